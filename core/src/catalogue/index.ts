@@ -1,0 +1,41 @@
+import type { Kind, Model } from '../rig/model';
+import { entry } from '../rig/rig';
+import { cameras, picturePaths } from './cameras';
+import { lifts, microphones, shapers } from './microphones';
+import { captures, computers, hubs, outlets, switchers } from './picture-desks';
+import { interfaces, mixers, soundSundries } from './sound-desks';
+
+export * from './cables';
+
+/** Every device class, in the order of the chain. Figures are typical; a user copies a class and types the data sheet over it. */
+export const CATALOGUE: readonly Model[] = [
+  ...cameras, ...picturePaths, ...switchers, ...captures, ...microphones, ...lifts, ...shapers, ...interfaces, ...mixers, ...soundSundries,
+  ...computers, ...hubs, ...outlets,
+];
+
+const byId: Readonly<Record<string, Model>> = Object.fromEntries(CATALOGUE.map((model) => [model.classId ?? model.name, model]));
+
+/** A device class by id. @throws RangeError for an id the catalogue does not have */
+export const classById = (id: string): Model => {
+  const model = entry(byId, id);
+  if (!model) throw new RangeError(`the catalogue has no class "${id}"`);
+  return model;
+};
+
+/** Words people search by that are not in the class's own text. */
+const KIND_WORDS: Readonly<Partial<Record<Kind, string>>> = {
+  microphone: 'mic voice', wireless: 'mic radio', interface: 'audio preamp usb', capture: 'grabber hdmi usb', switcher: 'vision mixer', mixer: 'desk console',
+  computer: 'pc', stream: 'live broadcast', recording: 'file', call: 'caller remote guest', display: 'screen', phone: 'mobile', booster: 'gain lift',
+};
+
+/**
+ * Classes that match every word of a query, best first: those with the words in the name before those with them elsewhere.
+ * An empty query gives the whole catalogue in its order.
+ */
+export const searchCatalogue = (query: string): readonly Model[] => {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+  const text = (model: Model) => `${model.name} ${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''} ${model.about}`.toLowerCase();
+  const inName = (model: Model) => words.every((word) => model.name.toLowerCase().includes(word));
+  const found = CATALOGUE.filter((model) => words.every((word) => text(model).includes(word)));
+  return [...found.filter(inName), ...found.filter((model) => !inName(model))];
+};

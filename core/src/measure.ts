@@ -1,0 +1,25 @@
+import { usbPass, type UsbTree } from './computer';
+import { compile, trace, type Graph, type Traced } from './graph';
+import { picturePass, type PictureFigures } from './picture';
+import type { Rig } from './rig';
+import { soundPass, type SoundFigures } from './sound';
+import { timePass, type Delay } from './time';
+
+/** The rig with every figure computed, before anything is judged. Arrays are by stage index. */
+export interface Measured {
+  readonly rig: Rig;
+  readonly graph: Graph;
+  readonly traced: Traced;
+  readonly picture: readonly (PictureFigures | undefined)[];
+  readonly sound: readonly (SoundFigures | undefined)[];
+  readonly delay: readonly Delay[];
+  readonly usb: UsbTree;
+}
+
+/** Runs the passes in their order: graph, picture, sound, time, computer. @param rig consistent */
+export const measure = (rig: Rig): Measured => {
+  const graph = compile(rig);
+  const traced = trace(graph);
+  const picture = picturePass(traced);
+  return { rig, graph, traced, picture, sound: soundPass(rig, graph, traced), delay: timePass(traced, picture), usb: usbPass(traced, picture) };
+};

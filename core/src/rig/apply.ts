@@ -1,0 +1,242 @@
+import { current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { CABLES } from '../catalogue/cables';
+import { isDeepEqual } from './deepEqual';
+import type { Change, Command, SimpleCommand } from './commands';
+import { inconsistencies } from './consistency';
+import { setFigure } from './figures';
+import { mate, portAt, takesMany } from './mating';
+import { refusals } from './refusal';
+import { entry, MAX_DEVICES, MAX_LINKS, rigSchema, type End, type Rig } from './rig';
+import { settingProblem } from './settings';
+
+enablePatches();
+
+type DraftRig = Draft<Rig>;
+
+/** The next place in a collection's order. */
+const nextOrder = (collection: Readonly<Record<string, { order: number }>>): number => {
+  let last = -1;
+  for (const id in collection) last = Math.max(last, entry(collection, id)?.order ?? -1);
+  return last + 1;
+};
+
+const mustHave = <T>(item: T | undefined, refusal: Error): T => {
+  if (item === undefined) throw refusal;
+  return item;
+};
+
+const deviceIn = (rig: DraftRig, id: string) => mustHave(entry(rig.devices, id), refusals.noDevice(id));
+
+const checkOwners = (rig: DraftRig, personId: string | null, placeId: string | null): void => {
+  if (personId !== null && !entry(rig.people, personId)) throw refusals.noPerson(personId);
+  if (placeId !== null && !entry(rig.places, placeId)) throw refusals.noPlace(placeId);
+};
+
+const isHeld = (rig: DraftRig, end: End): boolean => {
+  for (const id in rig.links) {
+    const link = rig.links[id];
+    if (!link) continue;
+    if ((link.from.deviceId === end.deviceId && link.from.portId === end.portId) || (link.to.deviceId === end.deviceId && link.to.portId === end.portId))
+      return true;
+  }
+  return false;
+};
+
+const connect = (rig: DraftRig, command: Extract<SimpleCommand, { type: 'connect' }>): void => {
+  if (entry(rig.links, command.linkId)) throw refusals.idTaken(command.linkId);
+  if (Object.keys(rig.links).length >= MAX_LINKS) throw refusals.tooMany('connections', MAX_LINKS);
+  const fromDevice = deviceIn(rig, command.from.deviceId);
+  const toDevice = deviceIn(rig, command.to.deviceId);
+  const from = mustHave(portAt(rig, command.from), refusals.noPort(fromDevice.name, command.from.portId));
+  const to = mustHave(portAt(rig, command.to), refusals.noPort(toDevice.name, command.to.portId));
+  if (command.from.deviceId === command.to.deviceId) throw refusals.itself(fromDevice.name);
+  const fromName = `${fromDevice.name}, ${from.name}`;
+  const toName = `${toDevice.name}, ${to.name}`;
+  const mating = mate(from, to);
+  if (!mating.can) throw refusals.cannotJoin(fromName, toName, mating.why);
+  if (!mating.cables.includes(command.cable.kind)) throw refusals.cableMisfit(CABLES[command.cable.kind].name);
+  if (!takesMany(from) && isHeld(rig, command.from)) throw refusals.portHeld(fromDevice.name, from.name);
+  if (!takesMany(to) && isHeld(rig, command.to)) throw refusals.portHeld(toDevice.name, to.name);
+  const [sending, receiving] = mating.flipped ? [command.to, command.from] : [command.from, command.to];
+  rig.links[command.linkId] = { from: { ...sending }, to: { ...receiving }, cable: { ...command.cable } };
+};
+
+const removeDevice = (rig: DraftRig, deviceId: string): void => {
+  deviceIn(rig, deviceId);
+  for (const id of Object.keys(rig.links)) {
+    const link = rig.links[id];
+    if (link?.from.deviceId === deviceId || link?.to.deviceId === deviceId) delete rig.links[id];
+  }
+  delete rig.devices[deviceId];
+};
+
+const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
+  switch (command.type) {
+    case 'renameRig':
+      rig.name = command.name;
+      return;
+    case 'writeNotes':
+      rig.notes = command.notes;
+      return;
+    case 'setHouseRules':
+      Object.assign(rig.houseRules, command.rules);
+      return;
+    case 'addPerson':
+      if (entry(rig.people, command.personId)) throw refusals.idTaken(command.personId);
+      rig.people[command.personId] = { ...command.person, order: nextOrder(rig.people) };
+      return;
+    case 'changePerson':
+      Object.assign(mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId)), command.person);
+      return;
+    case 'removePerson':
+      mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId));
+      for (const device of Object.values(rig.devices)) if (device.personId === command.personId) device.personId = null;
+      delete rig.people[command.personId];
+      return;
+    case 'addPlace':
+      if (entry(rig.places, command.placeId)) throw refusals.idTaken(command.placeId);
+      rig.places[command.placeId] = { ...command.place, order: nextOrder(rig.places) };
+      return;
+    case 'renamePlace':
+      mustHave(entry(rig.places, command.placeId), refusals.noPlace(command.placeId)).name = command.name;
+      return;
+    case 'removePlace':
+      mustHave(entry(rig.places, command.placeId), refusals.noPlace(command.placeId));
+      for (const device of Object.values(rig.devices)) if (device.placeId === command.placeId) device.placeId = null;
+      delete rig.places[command.placeId];
+      return;
+    case 'addDevice': {
+      if (entry(rig.devices, command.deviceId)) throw refusals.idTaken(command.deviceId);
+      if (Object.keys(rig.devices).length >= MAX_DEVICES) throw refusals.tooMany('devices', MAX_DEVICES);
+      checkOwners(rig, command.personId, command.placeId);
+      for (const [control, value] of Object.entries(command.settings)) {
+        const problem = settingProblem(command.model, control, value);
+        if (problem) throw refusals.badSetting(command.name, problem);
+      }
+      const { name, model, settings, personId, placeId } = command;
+      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, order: nextOrder(rig.devices) };
+      return;
+    }
+    case 'removeDevice':
+      removeDevice(rig, command.deviceId);
+      return;
+    case 'renameDevice':
+      deviceIn(rig, command.deviceId).name = command.name;
+      return;
+    case 'assignDevice': {
+      const device = deviceIn(rig, command.deviceId);
+      checkOwners(rig, command.personId, command.placeId);
+      device.personId = command.personId;
+      device.placeId = command.placeId;
+      return;
+    }
+    case 'setControl': {
+      const device = deviceIn(rig, command.deviceId);
+      const problem = settingProblem(device.model, command.control, command.value);
+      if (problem) throw refusals.badSetting(device.name, problem);
+      device.settings[command.control] = command.value;
+      return;
+    }
+    case 'setFigure': {
+      const device = deviceIn(rig, command.deviceId);
+      device.model = setFigure(device.name, current(device.model), command.path, command.value);
+      return;
+    }
+    case 'connect':
+      connect(rig, command);
+      return;
+    case 'disconnect':
+      mustHave(entry(rig.links, command.linkId), refusals.noLink(command.linkId));
+      delete rig.links[command.linkId];
+      return;
+    case 'setCable': {
+      const link = mustHave(entry(rig.links, command.linkId), refusals.noLink(command.linkId));
+      const from = portAt(rig, link.from);
+      const to = portAt(rig, link.to);
+      const mating = from && to && mate(from, to);
+      if (!mating?.can || !mating.cables.includes(command.cable.kind)) throw refusals.cableMisfit(CABLES[command.cable.kind].name);
+      link.cable = { ...command.cable };
+      return;
+    }
+    default:
+      return exhausted(command);
+  }
+};
+
+const exhausted = (never: never): never => {
+  throw new TypeError(`unhandled ${JSON.stringify(never)}`);
+};
+
+/** A JSON object to be walked by path; what stands there is checked by the schema afterwards. */
+type Branch = Record<string, unknown>;
+const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Puts changes back into a copy of the document, refusing where the present state is not the one they started from. */
+const revertChanges = (rig: Rig, changes: readonly Change[]): Rig => {
+  const copy: unknown = structuredClone(rig);
+  for (const change of changes) {
+    const where = change.path.join('.');
+    let branch: unknown = copy;
+    for (const key of change.path.slice(0, -1)) branch = isBranch(branch) && Object.hasOwn(branch, key) ? branch[key] : undefined;
+    const key = change.path.at(-1) ?? '';
+    if (!isBranch(branch)) throw refusals.changedSince(where);
+    const present = Object.hasOwn(branch, key) ? branch[key] : undefined;
+    if (!isDeepEqual(present, change.before)) throw refusals.changedSince(where);
+    if (change.after === undefined) delete branch[key];
+    else Object.defineProperty(branch, key, { value: change.after, writable: true, enumerable: true, configurable: true });
+  }
+  const parsed = rigSchema.safeParse(copy);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    throw refusals.wouldBreak(issue?.path.join('.') ?? 'the document', issue?.message ?? 'unknown');
+  }
+  const problem = inconsistencies(parsed.data)[0];
+  if (problem) throw refusals.wouldBreak(problem.path.join('.'), problem.says);
+  return parsed.data;
+};
+
+/** Pairs immer's patches with their inverses: each path once, with what stood there before and after. */
+const pairUp = (patches: readonly Patch[], inverse: readonly Patch[]): Change[] => {
+  const byPath = new Map<string, { path: string[]; before?: unknown; after?: unknown }>();
+  const at = (patch: Patch) => {
+    const path = patch.path.map(String);
+    const key = JSON.stringify(path);
+    const change = byPath.get(key) ?? { path };
+    byPath.set(key, change);
+    return change;
+  };
+  for (const patch of patches) {
+    const change = at(patch);
+    if (patch.op !== 'remove') change.after = patch.value;
+  }
+  for (const patch of inverse) {
+    const change = at(patch);
+    if (patch.op !== 'remove') change.before = patch.value;
+  }
+  return [...byPath.values()].filter((change) => !isDeepEqual(change.before, change.after)) as Change[];
+};
+
+export interface Applied {
+  readonly rig: Rig;
+  /** What the command changed, enough to take it back */
+  readonly changes: readonly Change[];
+}
+
+/**
+ * The one function that changes a rig. Pure: the rig given is never touched.
+ * @param command already parsed by `commandSchema`
+ * @throws Refusal when the command would make the rig inconsistent; then nothing has happened
+ */
+export const applyTracked = (rig: Rig, command: Command): Applied => {
+  if (command.type === 'revert') {
+    return { rig: revertChanges(rig, command.changes), changes: command.changes };
+  }
+  const [next, patches, inverse] = produceWithPatches(rig, (draft) => {
+    if (command.type === 'batch') for (const part of command.commands) applySimple(draft, part);
+    else applySimple(draft, command);
+  });
+  return { rig: next, changes: pairUp(patches, inverse) };
+};
+
+/** `applyTracked` without the changes. @throws Refusal */
+export const apply = (rig: Rig, command: Command): Rig => applyTracked(rig, command).rig;

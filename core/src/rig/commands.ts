@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from './ids';
+import { modelSchema } from './model';
+import { endSchema, houseRulesSchema, personSchema, placeSchema, runSchema, settingSchema } from './rig';
+
+const personFields = personSchema.omit({ order: true });
+const placeFields = placeSchema.omit({ order: true });
+
+/** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
+const simpleCommands = [
+  z.strictObject({ type: z.literal('renameRig'), name: nameSchema }),
+  z.strictObject({ type: z.literal('writeNotes'), notes: z.string().max(20_000) }),
+  z.strictObject({ type: z.literal('setHouseRules'), rules: houseRulesSchema.partial() }),
+  z.strictObject({ type: z.literal('addPerson'), personId: idSchema, person: personFields }),
+  z.strictObject({ type: z.literal('changePerson'), personId: idSchema, person: personFields.partial() }),
+  z.strictObject({ type: z.literal('removePerson'), personId: idSchema }),
+  z.strictObject({ type: z.literal('addPlace'), placeId: idSchema, place: placeFields }),
+  z.strictObject({ type: z.literal('renamePlace'), placeId: idSchema, name: nameSchema }),
+  z.strictObject({ type: z.literal('removePlace'), placeId: idSchema }),
+  z.strictObject({
+    type: z.literal('addDevice'), deviceId: idSchema, name: nameSchema, model: modelSchema,
+    settings: z.record(idSchema, settingSchema), personId: idSchema.nullable(), placeId: idSchema.nullable(),
+  }),
+  z.strictObject({ type: z.literal('removeDevice'), deviceId: idSchema }),
+  z.strictObject({ type: z.literal('renameDevice'), deviceId: idSchema, name: nameSchema }),
+  z.strictObject({ type: z.literal('assignDevice'), deviceId: idSchema, personId: idSchema.nullable(), placeId: idSchema.nullable() }),
+  z.strictObject({ type: z.literal('setControl'), deviceId: idSchema, control: idSchema, value: settingSchema }),
+  z.strictObject({
+    /** Types a data-sheet figure over the typical one: `ports.in-1.inputOhms` */
+    type: z.literal('setFigure'), deviceId: idSchema, path: z.string().max(200), value: z.number().nullable(),
+  }),
+  z.strictObject({ type: z.literal('connect'), linkId: idSchema, from: endSchema, to: endSchema, cable: runSchema }),
+  z.strictObject({ type: z.literal('disconnect'), linkId: idSchema }),
+  z.strictObject({ type: z.literal('setCable'), linkId: idSchema, cable: runSchema }),
+] as const;
+
+const simpleCommandSchema = z.discriminatedUnion('type', simpleCommands);
+export type SimpleCommand = z.infer<typeof simpleCommandSchema>;
+
+/** One place in the document that a command changed, with what stood there and what stands there now. Absent = not there. */
+export const changeSchema = z.strictObject({
+  path: z.array(z.string().max(200)).min(1).max(12),
+  before: z.json().optional(),
+  after: z.json().optional(),
+});
+export type Change = z.infer<typeof changeSchema>;
+
+/** Everything that can change a rig. */
+export const commandSchema = z.discriminatedUnion('type', [
+  ...simpleCommands,
+  /** Several changes that belong together: all or none, one line of history. */
+  z.strictObject({ type: z.literal('batch'), label: z.string().min(1).max(200), commands: z.array(simpleCommandSchema).min(1).max(500) }),
+  /** Undo or redo of an earlier entry of the log: puts back what stood there, unless someone has changed it since. */
+  z.strictObject({
+    type: z.literal('revert'), does: z.enum(['undo', 'redo']), entryId: z.string().min(1).max(64), label: z.string().min(1).max(400),
+    changes: z.array(changeSchema).min(1).max(5000),
+  }),
+]);
+export type Command = z.infer<typeof commandSchema>;

@@ -1,0 +1,63 @@
+import { classById, type CableId } from '../catalogue';
+import { apply } from './apply';
+import type { SimpleCommand } from './commands';
+import type { ControlValue } from './model';
+import { mate, portAt } from './mating';
+import { blankRig, DEFAULT_SPEECH, type End, type Rig } from './rig';
+
+interface DraftDevice {
+  readonly name?: string;
+  readonly person?: string;
+  readonly place?: string;
+  readonly settings?: Readonly<Record<string, ControlValue>>;
+}
+
+const endOf = (text: string): End => {
+  const [deviceId = '', portId = ''] = text.split('.');
+  return { deviceId, portId };
+};
+
+/**
+ * Writes a rig in code, through the same commands as everyone else, so a draft that could not be built by hand cannot be built here.
+ * Used by starting points, the demo, tests and benchmarks. @throws Refusal, RangeError
+ */
+export class RigDraft {
+  private rig: Rig;
+
+  constructor(name: string) {
+    this.rig = blankRig(name);
+  }
+
+  do(command: SimpleCommand): this {
+    this.rig = apply(this.rig, command);
+    return this;
+  }
+
+  /** @param speechDbSpl dB SPL at 1 m @param crestDb dB */
+  person(personId: string, name: string, more: { where?: 'on site' | 'remote'; speechDbSpl?: number; crestDb?: number } = {}): this {
+    return this.do({ type: 'addPerson', personId, person: { name, where: 'on site', ...DEFAULT_SPEECH, ...more } });
+  }
+
+  place(placeId: string, name: string): this {
+    return this.do({ type: 'addPlace', placeId, place: { name } });
+  }
+
+  device(deviceId: string, classId: string, { name, person = undefined, place = undefined, settings = {} }: DraftDevice = {}): this {
+    const model = classById(classId);
+    return this.do({ type: 'addDevice', deviceId, name: name ?? model.name, model, settings: { ...settings }, personId: person ?? null, placeId: place ?? null });
+  }
+
+  /** Joins `device.port` to `device.port` with the cable offered first, or the one named. @param lengthM m */
+  link(from: string, to: string, lengthM = 2, kind?: CableId): this {
+    const [a, b] = [endOf(from), endOf(to)];
+    const [portA, portB] = [portAt(this.rig, a), portAt(this.rig, b)];
+    const mating = portA && portB ? mate(portA, portB) : undefined;
+    const first = mating?.can ? mating.cables[0] : undefined;
+    const linkId = `${a.deviceId}-${a.portId}-to-${b.deviceId}`.slice(0, 48).replace(/-+$/, '');
+    return this.do({ type: 'connect', linkId, from: a, to: b, cable: { kind: kind ?? first ?? 'balanced', lengthM: first === 'inside' ? 0 : lengthM } });
+  }
+
+  build(): Rig {
+    return this.rig;
+  }
+}

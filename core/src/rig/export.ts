@@ -1,0 +1,67 @@
+import Papa from 'papaparse';
+import { digraph, toDot } from 'ts-graphviz';
+import { z } from 'zod';
+import { CABLES } from '../catalogue/cables';
+import { portAt } from './mating';
+import { entry, inOrder, rigSchema, type End, type Rig } from './rig';
+
+const sorted = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, item]) => [key, sorted(item)]),
+  );
+};
+
+/** The rig as JSON, keys sorted: the same rig gives the same bytes, and importing it gives the same rig. */
+export const rigToJson = (rig: Rig): string => `${JSON.stringify(sorted(rig), null, 2)}\n`;
+
+/** The published JSON Schema of the document, from the same description the types come from. */
+export const rigJsonSchema = (): unknown => ({
+  $id: 'https://echo-loom.invalid/rig.schema.json',
+  title: 'Echo Loom rig',
+  ...z.toJSONSchema(rigSchema, { io: 'input', unrepresentable: 'throw' }),
+});
+
+const deviceOrder = (rig: Rig, end: End): number => entry(rig.devices, end.deviceId)?.order ?? 0;
+
+/** Links in the order a person would plug them: by sending device, then by its port. */
+export const patchOrder = (rig: Rig): [string, Rig['links'][string]][] =>
+  Object.entries(rig.links).sort(
+    ([idA, a], [idB, b]) =>
+      deviceOrder(rig, a.from) - deviceOrder(rig, b.from) || a.from.portId.localeCompare(b.from.portId, 'en', { numeric: true }) || (idA < idB ? -1 : 1),
+  );
+
+/** The patch sheet: one line a cable. Cells that a spreadsheet would run as a formula are quoted as text. */
+export const patchSheetCsv = (rig: Rig): string => {
+  const rows = patchOrder(rig)
+    .filter(([, link]) => link.cable.kind !== 'inside')
+    .map(([, link], index) => ({
+      'Cable': index + 1,
+      'From device': entry(rig.devices, link.from.deviceId)?.name ?? link.from.deviceId,
+      'From port': portAt(rig, link.from)?.name ?? link.from.portId,
+      'To device': entry(rig.devices, link.to.deviceId)?.name ?? link.to.deviceId,
+      'To port': portAt(rig, link.to)?.name ?? link.to.portId,
+      'Cable kind': CABLES[link.cable.kind].name,
+      'Length m': link.cable.lengthM,
+    }));
+  const columns = ['Cable', 'From device', 'From port', 'To device', 'To port', 'Cable kind', 'Length m'];
+  return `${Papa.unparse({ fields: columns, data: rows.map((row) => Object.values(row)) }, { escapeFormulae: true })}\r\n`;
+};
+
+/** The rig as a graph in the DOT language: devices as nodes, links as edges named by their ports. */
+export const rigToDot = (rig: Rig): string =>
+  toDot(
+    digraph('rig', { rankdir: 'LR' }, (graph) => {
+      for (const [id, device] of inOrder(rig.devices)) graph.node(id, { label: device.name, shape: 'box' });
+      for (const [id, link] of patchOrder(rig))
+        graph.edge([link.from.deviceId, link.to.deviceId], {
+          id,
+          taillabel: portAt(rig, link.from)?.name ?? link.from.portId,
+          headlabel: portAt(rig, link.to)?.name ?? link.to.portId,
+          label: link.cable.kind === 'inside' ? '' : `${link.cable.lengthM} m`,
+        });
+    }),
+  );

@@ -1,0 +1,57 @@
+import type { Change, Command } from './commands';
+
+/** One line of a rig's log. */
+export interface LogEntry {
+  /** Given by whoever made it; the same entry sent twice counts once */
+  readonly id: string;
+  readonly author: string;
+  readonly command: Command;
+  readonly changes: readonly Change[];
+  readonly says: string;
+}
+
+/** What one author can take back and do again, the next one last. */
+export interface UndoState<Entry extends LogEntry = LogEntry> {
+  readonly undo: readonly Entry[];
+  readonly redo: readonly Entry[];
+}
+
+/**
+ * Reads from the log what an author can undo and redo. A new edit empties the redo list; only own edits are taken back.
+ * @param entries the whole log, oldest first
+ */
+export const undoState = <Entry extends LogEntry>(entries: readonly Entry[], author: string): UndoState<Entry> => {
+  const undo: Entry[] = [];
+  let redo: Entry[] = [];
+  for (const item of entries) {
+    if (item.author !== author) continue;
+    const { command } = item;
+    if (command.type !== 'revert') {
+      undo.push(item);
+      redo = [];
+      continue;
+    }
+    const from = command.does === 'undo' ? undo : redo;
+    const to = command.does === 'undo' ? redo : undo;
+    const index = from.findLastIndex((candidate) => candidate.id === command.entryId);
+    const [moved] = index < 0 ? [] : from.splice(index, 1);
+    if (moved) to.push(moved);
+  }
+  return { undo, redo };
+};
+
+/** The command that takes an entry back, or does it again. */
+export const revertOf = (item: LogEntry, does: 'undo' | 'redo'): Extract<Command, { type: 'revert' }> => ({
+  type: 'revert',
+  does,
+  entryId: item.id,
+  label: item.says,
+  changes:
+    does === 'redo'
+      ? item.changes.map((change) => ({ ...change }))
+      : [...item.changes].reverse().map(({ path, before, after }) => ({
+          path: [...path],
+          ...(after === undefined ? {} : { before: after }),
+          ...(before === undefined ? {} : { after: before }),
+        })),
+});

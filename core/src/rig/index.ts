@@ -1,0 +1,15 @@
+export * from './ids';
+export * from './model';
+export * from './rig';
+export * from './settings';
+export * from './mating';
+export * from './refusal';
+export * from './commands';
+export * from './apply';
+export * from './sentences';
+export * from './history';
+export * from './upgrade';
+export * from './import';
+export * from './export';
+export { figureAt } from './figures';
+export { isDeepEqual } from './deepEqual';

@@ -1,0 +1,314 @@
+import { z } from 'zod';
+import { FORMAT_PATTERN } from '../units';
+import { idSchema, nameSchema } from './ids';
+
+/**
+ * A device model is data: ports, inner routes from port to port, and the controls a person can turn. A camera, a booster, a hub
+ * and a computer differ only in what is written here. A figure that is `null` is unknown and stays unknown.
+ */
+
+const positive = z.number().positive().max(1e9);
+const decibels = z.number().min(-300).max(300);
+
+/** What a device is, for search and for the step of the chain it stands in. */
+export const KINDS = [
+  'camera', 'webcam', 'phone', 'microphone', 'instrument', 'direct-box', 'booster', 'preamp', 'channel-processor', 'mixer', 'stage-box',
+  'interface', 'headphone-amplifier', 'headphones', 'loudspeaker', 'capture', 'splitter', 'selector', 'converter', 'switcher', 'computer',
+  'hub', 'encoder', 'recorder', 'display', 'prompter', 'call', 'stream', 'recording', 'player', 'wireless',
+] as const;
+export const kindSchema = z.enum(KINDS);
+export type Kind = z.infer<typeof kindSchema>;
+
+/** Steps of the chain, left to right on the loom. */
+export const STEPS = ['source', 'lift', 'shape', 'combine', 'take in', 'make', 'deliver', 'hear and see'] as const;
+export const stepSchema = z.enum(STEPS);
+export type Step = z.infer<typeof stepSchema>;
+
+export const CONNECTORS = [
+  'xlr', 'jack', 'combo', 'mini-jack', 'phono', 'speaker', 'hdmi', 'mini-hdmi', 'micro-hdmi', 'bnc', 'usb-a', 'usb-b', 'usb-c', 'rj45',
+  'optical', 'software',
+] as const;
+export const connectorSchema = z.enum(CONNECTORS);
+export type Connector = z.infer<typeof connectorSchema>;
+
+/** Nominal level an analogue port is made for. Professional line is +4 dBu, consumer line −10 dBV. */
+export const nominalSchema = z.enum(['microphone', 'instrument', 'line', 'consumer line', 'headphone', 'loudspeaker']);
+export type Nominal = z.infer<typeof nominalSchema>;
+
+const formatText = z.string().regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60 or 1920x1080p60000/1001');
+
+/** Which control decides something, by its id in `controls`. */
+const controlRef = idSchema;
+
+const microphoneSourceSchema = z.strictObject({
+  type: z.literal('microphone'),
+  /** mV/Pa at 1 kHz */
+  sensitivityMvPerPa: positive.nullable(),
+  /** Equivalent noise of an active capsule, dB(A) SPL; null for a passive one, whose noise is the thermal noise of its source resistance. */
+  selfNoiseDbaSpl: decibels.nullable(),
+  /** Sound pressure at which the capsule distorts, dB SPL */
+  maxSpl: decibels.nullable(),
+  /** Control with the distance from mouth to capsule, m */
+  distanceControl: controlRef,
+});
+const lineSourceSchema = z.strictObject({
+  type: z.literal('line'),
+  /** RMS level at the output, dBu */
+  levelDbu: decibels.nullable(),
+  crestDb: decibels,
+  /** Noise at the output, dBu */
+  noiseDbu: decibels.nullable(),
+});
+const digitalSourceSchema = z.strictObject({
+  type: z.literal('digital'),
+  levelDbfs: decibels.nullable(),
+  crestDb: decibels,
+  noiseDbfs: decibels.nullable(),
+});
+export const soundSourceSchema = z.discriminatedUnion('type', [microphoneSourceSchema, lineSourceSchema, digitalSourceSchema]);
+export type SoundSource = z.infer<typeof soundSourceSchema>;
+
+export const pictureSourceSchema = z.strictObject({
+  /** Control whose value is the format sent */
+  formatControl: controlRef,
+  /** Switch that takes overlays off the output; true = always clean, false = never */
+  clean: z.union([z.boolean(), controlRef]),
+  /** Switch that turns copy protection on; true = always protected, false = never */
+  copyProtected: z.union([z.boolean(), controlRef]),
+  /** Bits per pixel when it leaves by USB, by the value of the encoding control; null where it does not leave by USB */
+  encodingControl: controlRef.nullable(),
+});
+export type PictureSource = z.infer<typeof pictureSourceSchema>;
+
+const portBase = {
+  name: nameSchema,
+  direction: z.enum(['in', 'out', 'both']),
+  connector: connectorSchema,
+  /** What begins here. */
+  emits: z.strictObject({ picture: pictureSourceSchema.optional(), sound: soundSourceSchema.optional() }).optional(),
+  /** What ends here, and whether a rig without it is useless. */
+  ends: z.strictObject({ picture: z.enum(['needed', 'welcome']).optional(), sound: z.enum(['needed', 'welcome']).optional() }).optional(),
+};
+
+export const analoguePortSchema = z.strictObject({
+  ...portBase,
+  family: z.literal('analogue'),
+  nominal: nominalSchema,
+  balanced: z.boolean(),
+  /** Output: source resistance, Ω */
+  sourceOhms: z.number().min(0).max(1e9).nullable().optional(),
+  /** Output: level at which it clips, dBu */
+  maxOutDbu: decibels.nullable().optional(),
+  /** Input: input resistance, Ω */
+  inputOhms: positive.nullable().optional(),
+  /** Input: highest level with gain at its minimum and the pad off, dBu; at a converter this reads 0 dBFS */
+  maxInDbu: decibels.nullable().optional(),
+  /** Output that needs phantom power: current drawn, mA */
+  phantomNeedMa: z.number().min(0).max(14).optional(),
+  /** Output that phantom power can damage */
+  phantomHarms: z.boolean().optional(),
+  /** Input that supplies phantom power: its switch, and the current it can give, mA */
+  phantomSupply: z.strictObject({ control: controlRef, maxMa: positive }).optional(),
+});
+
+export const digitalPortSchema = z.strictObject({
+  ...portBase,
+  family: z.literal('digital sound'),
+  channels: z.number().int().min(1).max(1024),
+  rateHz: z.number().int().min(8000).max(768_000),
+});
+
+export const picturePortSchema = z.strictObject({
+  ...portBase,
+  family: z.literal('picture'),
+  standard: z.enum(['hdmi', 'sdi']),
+  /** Highest load the port carries, Gb/s */
+  maxPayloadGbps: positive,
+  /** Input: formats accepted; a port without a list takes whatever its payload carries */
+  accepts: z.array(formatText).min(1).max(64).optional(),
+  /** Whether sound travels with the picture */
+  carriesSound: z.boolean(),
+});
+
+export const usbPortSchema = z.strictObject({
+  ...portBase,
+  family: z.literal('usb'),
+  /** `host` is the side of the computer or of a hub's sockets, `device` the side of what is plugged in */
+  role: z.enum(['host', 'device']),
+  /** Signalling rate, Gb/s: 0.48, 5, 10 */
+  gbps: z.union([z.literal(0.48), z.literal(5), z.literal(10)]),
+  /** Host ports with the same controller share its bandwidth */
+  controller: idSchema.optional(),
+});
+
+export const networkPortSchema = z.strictObject({
+  ...portBase,
+  family: z.literal('network'),
+  gbps: positive,
+});
+
+/** A way in or out of a program on a computer: nothing to plug, nothing to measure. */
+export const softwarePortSchema = z.strictObject({ ...portBase, family: z.literal('software') });
+
+export const portSchema = z.discriminatedUnion('family', [
+  analoguePortSchema, digitalPortSchema, picturePortSchema, usbPortSchema, networkPortSchema, softwarePortSchema,
+]);
+export type Port = z.infer<typeof portSchema>;
+export type PortFamily = Port['family'];
+export type AnaloguePort = z.infer<typeof analoguePortSchema>;
+export type PicturePort = z.infer<typeof picturePortSchema>;
+export type UsbPort = z.infer<typeof usbPortSchema>;
+
+const fixedOrControl = z.union([z.strictObject({ db: decibels }), z.strictObject({ control: controlRef })]);
+
+export const soundRouteSchema = z.strictObject({
+  gain: fixedOrControl.optional(),
+  /** Attenuator switched in before the gain */
+  pad: z.strictObject({ control: controlRef, db: z.number().min(-60).max(0) }).optional(),
+  /** Equivalent input noise with 150 Ω, by gain; one entry = at maximum gain only. dBu */
+  ein: z.array(z.strictObject({ gainDb: decibels, dbu: decibels })).max(16).optional(),
+  /** Own noise referred to the input, thermal noise of the source not contained, dBu */
+  ownNoiseDbu: decibels.nullable().optional(),
+  /** Noise added at the output whatever the gain, dBu */
+  outputNoiseDbu: decibels.nullable().optional(),
+  /** Analogue to digital: dynamic range, dB(A) below full scale */
+  toDigital: z.strictObject({ dynamicRangeDba: positive.nullable() }).optional(),
+  /** Digital to analogue: level of 0 dBFS at the output, dBu */
+  toAnalogue: z.strictObject({ fullScaleDbu: decibels.nullable(), dynamicRangeDba: positive.nullable() }).optional(),
+  /** Compressor by its static curve. Thresholds in dBu in an analogue path, dBFS in a digital one */
+  compressor: z
+    .strictObject({ inSwitch: controlRef, thresholdControl: controlRef, ratioControl: controlRef, makeUpControl: controlRef })
+    .optional(),
+  /** Lets phantom power from the far side through to the near side */
+  passesPhantom: z.boolean().optional(),
+});
+
+export const pictureRouteSchema = z.discriminatedUnion('does', [
+  z.strictObject({ does: z.literal('pass') }),
+  /** Everything leaves in the format of one control; without a scaler nothing else may enter */
+  z.strictObject({ does: z.literal('house format'), formatControl: controlRef, scaler: z.boolean() }),
+  /** Picture to USB: the format control may say `as received` */
+  z.strictObject({ does: z.literal('capture'), formatControl: controlRef, encodingControl: controlRef }),
+]);
+
+export const routeSchema = z
+  .strictObject({
+    /** In-ports and out-ports: every `from` leads to every `to` */
+    from: z.array(idSchema).min(1).max(256),
+    to: z.array(idSchema).min(1).max(256),
+    sound: soundRouteSchema.optional(),
+    picture: pictureRouteSchema.optional(),
+    /** Typical delay; null = unknown */
+    delay: z
+      .union([z.strictObject({ ms: z.number().min(0).max(60_000) }), z.strictObject({ frames: z.number().min(0).max(1000) })])
+      .nullable(),
+    /** Open only while this control has this value */
+    when: z.strictObject({ control: controlRef, is: z.union([z.boolean(), z.string().max(60)]) }).optional(),
+  })
+  .refine((route) => route.sound || route.picture, { message: 'expected a route to carry sound, picture or both' });
+export type Route = z.infer<typeof routeSchema>;
+export type SoundRoute = z.infer<typeof soundRouteSchema>;
+export type PictureRoute = z.infer<typeof pictureRouteSchema>;
+
+export const controlSchema = z.discriminatedUnion('type', [
+  z
+    .strictObject({
+      type: z.literal('gain'), label: nameSchema, minDb: decibels, maxDb: decibels, stepDb: z.number().positive().max(60), initial: decibels,
+    })
+    .refine((c) => c.minDb <= c.initial && c.initial <= c.maxDb, { message: 'expected minDb ≤ initial ≤ maxDb' }),
+  z.strictObject({ type: z.literal('switch'), label: nameSchema, initial: z.boolean() }),
+  z
+    .strictObject({
+      type: z.literal('choice'), label: nameSchema,
+      options: z.array(z.strictObject({ value: z.string().min(1).max(60), label: nameSchema })).min(1).max(64),
+      initial: z.string(),
+    })
+    .refine((c) => c.options.some((o) => o.value === c.initial), { message: 'expected initial to be one of the options' }),
+  z
+    .strictObject({
+      type: z.literal('amount'), label: nameSchema, unit: z.string().max(12), min: z.number(), max: z.number(), step: z.number().positive(),
+      initial: z.number(),
+    })
+    .refine((c) => c.min <= c.initial && c.initial <= c.max, { message: 'expected min ≤ initial ≤ max' }),
+]);
+export type Control = z.infer<typeof controlSchema>;
+export type ControlValue = number | boolean | string;
+
+export const modelSchema = z
+  .strictObject({
+    /** The catalogue class it was copied from; null for one described from nothing */
+    classId: idSchema.nullable(),
+    name: nameSchema,
+    kind: kindSchema,
+    step: stepSchema,
+    about: z.string().max(400),
+    ports: z.record(idSchema, portSchema),
+    routes: z.record(idSchema, routeSchema),
+    controls: z.record(idSchema, controlSchema),
+    /** Paths of the figures taken from a data sheet or measured; every other figure is typical of the class */
+    stated: z.array(z.string().max(200)).max(500),
+    /** Usual range of a typical figure across devices of the class, by its path */
+    spread: z.record(z.string().max(200), z.tuple([z.number(), z.number()])),
+  })
+  .superRefine((model, context) => {
+    const say = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+    const needsControl = (path: (string | number)[], id: string, type: Control['type']) => {
+      const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
+      if (!control) say(path, `expected a control of this model; there is no "${id}"`);
+      else if (control.type !== type) say(path, `expected a control of type ${type}; "${id}" is ${control.type}`);
+    };
+    for (const [portId, port] of Object.entries(model.ports)) {
+      const at = ['ports', portId];
+      if (port.emits?.picture) {
+        needsControl([...at, 'emits', 'picture', 'formatControl'], port.emits.picture.formatControl, 'choice');
+        if (typeof port.emits.picture.clean === 'string') needsControl([...at, 'emits', 'picture', 'clean'], port.emits.picture.clean, 'switch');
+        if (typeof port.emits.picture.copyProtected === 'string')
+          needsControl([...at, 'emits', 'picture', 'copyProtected'], port.emits.picture.copyProtected, 'switch');
+        if (port.emits.picture.encodingControl) needsControl([...at, 'emits', 'picture', 'encodingControl'], port.emits.picture.encodingControl, 'choice');
+      }
+      if (port.emits?.sound?.type === 'microphone')
+        needsControl([...at, 'emits', 'sound', 'distanceControl'], port.emits.sound.distanceControl, 'amount');
+      if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
+    }
+    for (const [routeId, route] of Object.entries(model.routes)) {
+      const at = ['routes', routeId];
+      for (const [end, side] of [['from', 'out'], ['to', 'in']] as const)
+        route[end].forEach((portId, index) => {
+          const port = Object.hasOwn(model.ports, portId) ? model.ports[portId] : undefined;
+          if (!port) say([...at, end, index], `expected a port of this model; there is no "${portId}"`);
+          else if (port.direction === side) say([...at, end, index], `"${portId}" points the other way`);
+        });
+      if (route.sound?.gain && 'control' in route.sound.gain) needsControl([...at, 'sound', 'gain', 'control'], route.sound.gain.control, 'gain');
+      if (route.sound?.pad) needsControl([...at, 'sound', 'pad', 'control'], route.sound.pad.control, 'switch');
+      const compressor = route.sound?.compressor;
+      if (compressor) {
+        needsControl([...at, 'sound', 'compressor', 'inSwitch'], compressor.inSwitch, 'switch');
+        for (const key of ['thresholdControl', 'ratioControl', 'makeUpControl'] as const)
+          needsControl([...at, 'sound', 'compressor', key], compressor[key], 'amount');
+      }
+      if (route.picture && route.picture.does !== 'pass') needsControl([...at, 'picture', 'formatControl'], route.picture.formatControl, 'choice');
+      if (route.picture?.does === 'capture') needsControl([...at, 'picture', 'encodingControl'], route.picture.encodingControl, 'choice');
+      if (route.when && !Object.hasOwn(model.controls, route.when.control))
+        say([...at, 'when', 'control'], `expected a control of this model; there is no "${route.when.control}"`);
+    }
+    // A control that names formats must offer formats: the picture pass reads its value as one.
+    const formatControls = new Set<string>();
+    for (const port of Object.values(model.ports)) if (port.emits?.picture) formatControls.add(port.emits.picture.formatControl);
+    for (const route of Object.values(model.routes)) if (route.picture && route.picture.does !== 'pass') formatControls.add(route.picture.formatControl);
+    for (const id of formatControls) {
+      const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
+      if (control?.type !== 'choice') continue;
+      control.options.forEach((option, index) => {
+        if (option.value !== AS_RECEIVED && !FORMAT_PATTERN.test(option.value))
+          say(['controls', id, 'options', index, 'value'], 'expected a picture format such as 1920x1080p60');
+      });
+    }
+  });
+/** A device model. `modelSchema` checks what one field cannot say: that routes name ports and controls that exist. */
+export type Model = z.infer<typeof modelSchema>;
+
+/** Value of a capture format control that passes on whatever arrives. */
+export const AS_RECEIVED = 'as received';
+
+/** Bits per pixel on USB by the value of an encoding control. 1.6 is typical of frame-by-frame compression at about 10:1. */
+export const ENCODING_BITS_PER_PIXEL: Readonly<Record<string, number>> = { 'raw 16': 16, 'raw 12': 12, compressed: 1.6 };

@@ -1,0 +1,24 @@
+/** A command that cannot be applied, with the reason in plain words. The rig is untouched. */
+export class Refusal extends Error {
+  override readonly name = 'Refusal';
+}
+
+/** Every reason a command is refused, in one place: what is wrong, and what the reader can do. */
+export const refusals = {
+  noDevice: (id: string) => new Refusal(`There is no device "${id}" in this rig; it may have been removed.`),
+  noLink: (id: string) => new Refusal(`There is no connection "${id}" in this rig; it may have been removed.`),
+  noPerson: (id: string) => new Refusal(`There is no person "${id}" in this rig; add them first.`),
+  noPlace: (id: string) => new Refusal(`There is no place "${id}" in this rig; add it first.`),
+  noPort: (device: string, port: string) => new Refusal(`${device} has no port "${port}".`),
+  idTaken: (id: string) => new Refusal(`"${id}" is already in this rig; use another id.`),
+  tooMany: (what: string, limit: number) => new Refusal(`A rig holds at most ${limit} ${what}.`),
+  cannotJoin: (from: string, to: string, why: string) => new Refusal(`${from} cannot be connected to ${to}: ${why}.`),
+  portHeld: (device: string, port: string) => new Refusal(`${device}, ${port} already has a cable in it; remove that first.`),
+  itself: (device: string) => new Refusal(`${device} cannot be connected to itself.`),
+  cableMisfit: (cable: string) => new Refusal(`${cable} does not fit these two ports.`),
+  badSetting: (device: string, why: string) => new Refusal(`${device}: ${why}.`),
+  badFigure: (device: string, path: string, why: string) => new Refusal(`${device}: ${path} cannot be set: ${why}.`),
+  changedSince: (where: string) => new Refusal(`This cannot be taken back: ${where} has been changed since.`),
+  wouldBreak: (where: string, why: string) => new Refusal(`This would leave the rig inconsistent at ${where}: ${why}.`),
+  emptyBatch: () => new Refusal('There is nothing to do in this step.'),
+};

@@ -1,0 +1,92 @@
+import { CABLES } from '../catalogue/cables';
+import type { Command, SimpleCommand } from './commands';
+import type { ControlValue } from './model';
+import { portAt } from './mating';
+import { entry, type End, type Rig } from './rig';
+
+const deviceName = (rig: Rig, id: string): string => entry(rig.devices, id)?.name ?? `“${id}”`;
+const endName = (rig: Rig, end: End): string => `${deviceName(rig, end.deviceId)} (${portAt(rig, end)?.name ?? end.portId})`;
+
+const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
+  const device = entry(rig.devices, deviceId);
+  const control = device && entry(device.model.controls, controlId);
+  if (typeof value === 'boolean') return value ? 'on' : 'off';
+  if (control?.type === 'gain') return `${value} dB`;
+  if (control?.type === 'amount') return `${value} ${control.unit}`.trim();
+  if (control?.type === 'choice') return control.options.find((option) => option.value === value)?.label ?? String(value);
+  return String(value);
+};
+
+const RULE_NAMES: Readonly<Record<string, string>> = {
+  recordingLevel: 'recording level', headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning',
+};
+
+const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
+  switch (command.type) {
+    case 'renameRig':
+      return `Renamed the rig to ${command.name}.`;
+    case 'writeNotes':
+      return 'Wrote the notes.';
+    case 'setHouseRules':
+      return `Set the house rule${Object.keys(command.rules).length === 1 ? '' : 's'} for ${Object.entries(command.rules)
+        .map(([rule, value]) => `${RULE_NAMES[rule] ?? rule} to ${value}`)
+        .join(' and ')}.`;
+    case 'addPerson':
+      return `Added ${command.person.name} to the people.`;
+    case 'changePerson':
+      return `Changed what is known of ${entry(rig.people, command.personId)?.name ?? command.personId}.`;
+    case 'removePerson':
+      return `Removed ${entry(rig.people, command.personId)?.name ?? command.personId} from the people.`;
+    case 'addPlace':
+      return `Added the place ${command.place.name}.`;
+    case 'renamePlace':
+      return `Renamed the place ${entry(rig.places, command.placeId)?.name ?? command.placeId} to ${command.name}.`;
+    case 'removePlace':
+      return `Removed the place ${entry(rig.places, command.placeId)?.name ?? command.placeId}.`;
+    case 'addDevice':
+      return command.name === command.model.name ? `Added ${command.name}.` : `Added ${command.name}, a ${command.model.name}.`;
+    case 'removeDevice':
+      return `Removed ${deviceName(rig, command.deviceId)} and its cables.`;
+    case 'renameDevice':
+      return `Renamed ${deviceName(rig, command.deviceId)} to ${command.name}.`;
+    case 'assignDevice': {
+      const owners = [
+        command.personId === null ? null : (entry(rig.people, command.personId)?.name ?? command.personId),
+        command.placeId === null ? null : (entry(rig.places, command.placeId)?.name ?? command.placeId),
+      ].filter((name) => name !== null);
+      return owners.length ? `Gave ${deviceName(rig, command.deviceId)} to ${owners.join(', ')}.` : `Took ${deviceName(rig, command.deviceId)} out of its group.`;
+    }
+    case 'setControl': {
+      const device = entry(rig.devices, command.deviceId);
+      const control = device && entry(device.model.controls, command.control);
+      return `Set ${control?.label ?? command.control} of ${deviceName(rig, command.deviceId)} to ${valueName(rig, command.deviceId, command.control, command.value)}.`;
+    }
+    case 'setFigure':
+      return `Set ${command.path} of ${deviceName(rig, command.deviceId)} to ${command.value === null ? 'unknown' : command.value}, from its data sheet.`;
+    case 'connect':
+      return `Connected ${endName(rig, command.from)} to ${endName(rig, command.to)}${command.cable.kind === 'inside' ? '' : ` with ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}`}.`;
+    case 'disconnect': {
+      const link = entry(rig.links, command.linkId);
+      return link ? `Disconnected ${endName(rig, link.from)} from ${endName(rig, link.to)}.` : 'Disconnected a cable.';
+    }
+    case 'setCable': {
+      const link = entry(rig.links, command.linkId);
+      return `Made the cable${link ? ` from ${endName(rig, link.from)} to ${endName(rig, link.to)}` : ''} ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}.`;
+    }
+  }
+};
+
+/**
+ * A command as a sentence of the rig's history.
+ * @param rig as it stood before the command
+ */
+export const sentence = (rig: Rig, command: Command): string => {
+  switch (command.type) {
+    case 'batch':
+      return `${command.label}.`.replace(/\.\.$/, '.');
+    case 'revert':
+      return `${command.does === 'undo' ? 'Took back' : 'Did again'}: ${command.label}`;
+    default:
+      return simpleSentence(rig, command);
+  }
+};

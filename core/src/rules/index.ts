@@ -1,0 +1,48 @@
+import { branchFull } from './computer/branch-full';
+import { captureOnHub } from './computer/capture-on-hub';
+import { controllerFull } from './computer/controller-full';
+import { usbReach } from './computer/reach';
+import { compressed } from './picture/compressed';
+import { copyProtection } from './picture/copy-protection';
+import { formatRefused } from './picture/format-refused';
+import { interlaced } from './picture/interlaced';
+import { linkOverload } from './picture/link-overload';
+import { overlays } from './picture/overlays';
+import { rateNearMiss } from './picture/rate-near-miss';
+import { pictureReach } from './picture/reach';
+import { smallSocket } from './picture/small-socket';
+import type { Rule } from './rule';
+import { destinationEmpty } from './signal/destination-empty';
+import { sourceLost } from './signal/source-lost';
+import { unconnected } from './signal/unconnected';
+import { waysCut } from './signal/ways-cut';
+import { clips } from './sound/clips';
+import { gainHot } from './sound/gain-hot';
+import { gainLow } from './sound/gain-low';
+import { gainShort } from './sound/gain-short';
+import { headroomThin } from './sound/headroom-thin';
+import { lineIntoMicrophone } from './sound/line-into-microphone';
+import { lineMismatch } from './sound/line-mismatch';
+import { loading } from './sound/loading';
+import { loudspeakerOpen } from './sound/loudspeaker-open';
+import { microphoneIntoLine } from './sound/microphone-into-line';
+import { mixMinus } from './sound/mix-minus';
+import { noise } from './sound/noise';
+import { phantomBlocked } from './sound/phantom-blocked';
+import { phantomHarms } from './sound/phantom-harms';
+import { phantomMissing } from './sound/phantom-missing';
+import { phantomOverload } from './sound/phantom-overload';
+import { soundReach } from './sound/reach';
+import { unknownFigure } from './sound/unknown-figure';
+
+/** Every rule. A new one is a file of its own and a line here; a test checks that no file is forgotten. */
+export const RULES: readonly Rule[] = [
+  destinationEmpty, sourceLost, unconnected, waysCut,
+  phantomMissing, phantomBlocked, phantomHarms, phantomOverload, microphoneIntoLine, lineIntoMicrophone, lineMismatch, loading,
+  gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen,
+  linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
+  branchFull, controllerFull, captureOnHub, usbReach,
+];
+
+export const ruleByCode: ReadonlyMap<string, Rule> = new Map(RULES.map((rule) => [rule.code, rule]));
+export * from './rule';

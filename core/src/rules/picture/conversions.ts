@@ -1,0 +1,26 @@
+import type { Stage } from '../../graph';
+import type { Measured } from '../../measure';
+import type { Format } from '../../units';
+
+/** A place where a device takes one format and sends another. */
+export interface Conversion {
+  readonly stage: Stage;
+  readonly from: Format;
+  readonly to: Format;
+}
+
+/** Every change of format on the way of a picture, once for each source and device. */
+export const conversions = (measured: Measured): Conversion[] => {
+  const seen = new Set<string>();
+  const found: Conversion[] = [];
+  for (const stage of measured.traced.stages) {
+    if (stage.signal !== 'picture' || stage.via.by !== 'route' || !stage.parent) continue;
+    const from = measured.picture[stage.parent.index]?.format;
+    const to = measured.picture[stage.index]?.format;
+    const key = `${stage.parent.at.index} ${stage.at.device.id}`;
+    if (!from || !to || from === to || seen.has(key)) continue;
+    seen.add(key);
+    found.push({ stage, from, to });
+  }
+  return found;
+};

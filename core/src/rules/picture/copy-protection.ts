@@ -1,0 +1,27 @@
+import { stageOf } from '../places';
+import type { Rule } from '../rule';
+import { sourcesOnAir } from './flags';
+import { sourceSwitch } from './formats';
+
+const CODE = 'picture.copy-protection';
+
+export const copyProtection: Rule = {
+  code: CODE,
+  area: 'picture',
+  looksFor: 'A console, player or computer with copy protection on, on its way through capture.',
+  why: 'A capture device or switcher shows black where the picture should be.',
+  remedy: 'Switch protection off at the source where its maker and the content allow it.',
+  source: 'handbook 3-picture, copy-protected sources',
+  find: (measured) =>
+    sourcesOnAir(measured, (figures) => figures.copyProtected)
+      .filter(({ endIsScreen }) => !endIsScreen)
+      .map(({ source, end }) => ({
+        code: CODE, area: 'picture', level: 'stop', about: { deviceId: source.at.device.id, portId: source.at.id, linkId: source.at.links[0]?.id, stage: source.index },
+        title: 'Copy protection blacks it out',
+        says: `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch protection off at the source, where the content allows it.`,
+      })),
+  fixes: (measured, { about }) => {
+    const source = stageOf(measured, about.stage);
+    return source ? sourceSwitch(source, source.at.port.emits?.picture?.copyProtected, false, `Switch protection off on ${source.at.device.device.name}`) : [];
+  },
+};

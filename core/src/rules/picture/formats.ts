@@ -1,0 +1,68 @@
+import type { Stage } from '../../graph';
+import { stagesOf } from '../../graph';
+import type { Measured } from '../../measure';
+import { AS_RECEIVED, choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
+import { framesPerSecond, parseFormat, type Format } from '../../units';
+import { measure } from '../../measure';
+import { sourceOf } from '../places';
+import type { Finding, Fix } from '../rule';
+
+/** The control with which a source's format is chosen, and the formats it offers. */
+export const formatChoice = (source: Stage): { control: string; options: Extract<Control, { type: 'choice' }>['options']; value: string | undefined } | null => {
+  const picture = source.at.port.emits?.picture;
+  const { device } = source.at.device;
+  const control = picture && entry(device.model.controls, picture.formatControl);
+  return picture && control?.type === 'choice' ? { control: picture.formatControl, options: control.options, value: choiceSetting(device, picture.formatControl) } : null;
+};
+
+const weight = (format: Format): number => format.width * format.height * framesPerSecond(format);
+
+/** Options of a choice of formats, best picture first, at most as heavy as the present one. */
+const lighterFormats = (options: readonly { value: string; label: string }[], present: string | undefined): { value: string; label: string }[] => {
+  const limit = present === undefined || present === AS_RECEIVED ? Infinity : weight(parseFormat(present));
+  return options
+    .filter(({ value }) => value !== present && value !== AS_RECEIVED && weight(parseFormat(value)) <= limit)
+    .sort((a, b) => weight(parseFormat(b.value)) - weight(parseFormat(a.value)));
+};
+
+/**
+ * A fix that sets a source to the best format with which a finding goes away, found by trying them in turn.
+ * @param find the rule's own search
+ */
+export const workingFormat = (measured: Measured, finding: Finding, source: Stage, find: (measured: Measured) => Finding[]): Fix[] => {
+  const choice = formatChoice(source);
+  if (!choice) return [];
+  const { id, device } = source.at.device;
+  for (const option of lighterFormats(choice.options, choice.value)) {
+    const command = { type: 'setControl', deviceId: id, control: choice.control, value: option.value } as const;
+    const remains = find(measure(apply(measured.rig, command))).some((other) => other.about.linkId === finding.about.linkId && other.about.deviceId === finding.about.deviceId);
+    if (!remains) return [{ label: `Set ${device.name} to ${option.label}`, command }];
+  }
+  return [];
+};
+
+/** The stage where a picture is stopped, once for each link or device. */
+export const stoppedAt = (measured: Measured, kinds: readonly string[]): Stage[] => {
+  const seen = new Set<string>();
+  return measured.traced.stages.filter((stage) => {
+    const { stop } = measured.picture[stage.index] ?? {};
+    if (!stop || !kinds.includes(stop.by) || (stage.parent && measured.picture[stage.parent.index]?.stop)) return false;
+    const key = stage.via.by === 'link' ? stage.via.link.id : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+};
+
+export const aboutStage = (stage: Stage) => {
+  const near = stage.via.by === 'link' ? stage : (stage.parent ?? stage);
+  return { deviceId: near.at.device.id, portId: near.at.id, linkId: near.via.by === 'link' ? near.via.link.id : undefined, stage: stage.index };
+};
+
+/** A fix that flips a switch of the source, where the source has one. */
+export const sourceSwitch = (stage: Stage, control: boolean | string | undefined, value: boolean, label: string): Fix[] =>
+  typeof control === 'string' && settingOf(sourceOf(stage).at.device.device, control) !== value
+    ? [{ label, command: { type: 'setControl', deviceId: sourceOf(stage).at.device.id, control, value } }]
+    : [];
+
+export { sourceOf, stagesOf };

@@ -1,0 +1,56 @@
+import { explainReach } from '../explain/picture';
+import type { LinkEdge } from '../graph';
+import type { Measured } from '../measure';
+import type { PortFamily } from '../rig';
+import { cable, cableName, nameOf, otherCables } from './places';
+import { reachM } from '../catalogue/cables';
+import type { Area, Finding, Fix, Rule } from './rule';
+
+/** Heaviest load on each link. @returns Gb/s; 0 for sound and for links that carry nothing yet */
+export const linkLoads = (measured: Measured): ReadonlyMap<string, number> => {
+  const loads = new Map<string, number>();
+  for (const stage of measured.traced.stages) {
+    if (stage.via.by !== 'link') continue;
+    const gbps = measured.picture[stage.index]?.payloadGbps ?? 0;
+    loads.set(stage.via.link.id, Math.max(loads.get(stage.via.link.id) ?? 0, gbps));
+  }
+  return loads;
+};
+
+/** A cable that would carry the load over the length, and its reach. */
+const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] =>
+  otherCables(edge)
+    .filter((id) => reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM && (cable(id).maxGbps ?? Infinity) >= Math.min(gbps, cable(edge.link.cable.kind).maxGbps ?? Infinity))
+    .slice(0, 1)
+    .map((id) => ({ label: `Use ${cable(id).name}`, command: { type: 'setCable', linkId: edge.id, cable: { kind: id, lengthM: edge.link.cable.lengthM } } }));
+
+/** The rule of reach for one family of cables: warn from the house share, stop beyond. */
+export const reachRule = (area: Area, code: string, families: readonly PortFamily[], texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>): Rule => ({
+  code, area, ...texts,
+  find: (measured) => {
+    const loads = linkLoads(measured);
+    const findings: Finding[] = [];
+    for (const edge of measured.graph.links.values()) {
+      if (!families.includes(edge.from.port.family)) continue;
+      const reach = reachM(cable(edge.link.cable.kind), loads.get(edge.id) ?? 0);
+      const { lengthM } = edge.link.cable;
+      if (reach === 0 || lengthM <= reach * measured.rig.houseRules.reachWarnShare) continue;
+      const beyond = lengthM > reach;
+      findings.push({
+        code, area, level: beyond ? 'stop' : 'warn', about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
+        title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
+        says: `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} m and its reach here is ${reach} m. ${beyond ? 'It will fail or drop out. Use a cable that goes farther, or a converter.' : 'It works until a plug ages. Shorten it or use a cable that goes farther.'}`,
+        houseRule: 'reachWarnShare',
+      });
+    }
+    return findings;
+  },
+  sums: (measured, { about }) => {
+    const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
+    return edge ? explainReach(measured, edge, linkLoads(measured).get(edge.id) ?? 0) : [];
+  },
+  fixes: (measured, { about }) => {
+    const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
+    return edge ? longerCable(edge, linkLoads(measured).get(edge.id) ?? 0, measured.rig.houseRules.reachWarnShare) : [];
+  },
+});

@@ -1,0 +1,24 @@
+import type { Rule } from '../rule';
+
+const CODE = 'signal.source-lost';
+
+export const sourceLost: Rule = {
+  code: CODE,
+  area: 'signal',
+  looksFor: 'A source that is plugged in and reaches no destination.',
+  why: 'It works, and nobody will see or hear it.',
+  remedy: 'Connect the device it ends at to something that records, streams or shows it.',
+  source: 'design: threads',
+  find: (measured) => {
+    const arrives = new Set(measured.traced.threads.map((thread) => `${thread.signal} ${thread.source.device.id}`));
+    return measured.traced.lost
+      .filter(({ source, signal }) => source.links.length > 0 && !arrives.has(`${signal} ${source.device.id}`))
+      .map(({ source, signal }) => {
+        const { name } = source.device.device;
+        return {
+          code: CODE, area: 'signal', level: 'warn', about: { deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id }, title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
+          says: `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ${source.links[0]?.to.device.device.name ?? 'it'} onward.`,
+        };
+      });
+  },
+};

@@ -1,0 +1,22 @@
+import type { Rule } from '../rule';
+
+const CODE = 'signal.unconnected';
+
+export const unconnected: Rule = {
+  code: CODE,
+  area: 'signal',
+  looksFor: 'A device with no cable in it.',
+  why: 'It was added and never plugged in, or is left over.',
+  remedy: 'Connect it or remove it.',
+  source: 'design: graph',
+  find: (measured) =>
+    [...measured.graph.devices.values()]
+      .filter((node) => [...node.ports.values()].every(({ links }) => links.length === 0))
+      .map((node) => ({
+        code: CODE, area: 'signal', level: 'note', about: { deviceId: node.id }, title: 'Not connected', says: `${node.device.name} is connected to nothing. Connect it or remove it.`,
+      })),
+  fixes: (measured, { about }) => {
+    const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+    return node ? [{ label: `Remove ${node.device.name}`, command: { type: 'removeDevice', deviceId: node.id } }] : [];
+  },
+};

@@ -1,0 +1,22 @@
+import { figure } from '../../explain/sum';
+import { nameOf, sourceOf } from '../places';
+import type { Rule } from '../rule';
+import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
+
+export const clips: Rule = {
+  code: 'sound.clips',
+  area: 'sound',
+  looksFor: 'A stage whose ceiling the peaks of a voice pass.',
+  why: 'Clipping is heard as a crackle on every loud word and cannot be taken out again.',
+  remedy: 'Lower the gain before that stage, switch a pad in, or move the microphone away.',
+  source: 'handbook 2-sound, setting the gains',
+  find: (measured) =>
+    tightest(measured, (headroom) => headroom < 0).map((tight) => ({
+      code: 'sound.clips', area: 'sound', level: 'stop', about: aboutTight(tight),
+      title: `Clips by ${figure(-tight.headroom)} dB`,
+      says: `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. Lower the gain, switch a pad in, or move the microphone away.`,
+      houseRule: 'headroomDb',
+    })),
+  sums: headroomSums,
+  fixes: lowerGain,
+};

@@ -1,0 +1,35 @@
+import { explainGainNeeded, explainHeadroom, explainLevel } from '../../explain/sound';
+import { figure } from '../../explain/sum';
+import { sourceOf, stageOf } from '../places';
+import type { Rule } from '../rule';
+import { turnUp } from './gain-low';
+import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB } from './level';
+
+export const gainHot: Rule = {
+  code: 'sound.gain-hot',
+  area: 'sound',
+  looksFor: 'A microphone recorded more than 3 dB over the house level.',
+  why: 'The next laugh reaches the ceiling, and a clipped recording cannot be mended.',
+  remedy: 'Turn the gain down to what the sum asks for.',
+  source: 'handbook 2-sound, setting the gains',
+  find: (measured) =>
+    converterLevels(measured)
+      .filter((level) => level.missingDb < -LEVEL_TOLERANCE_DB)
+      .map((level) => ({
+        code: 'sound.gain-hot', area: 'sound', level: 'warn',
+        about: { deviceId: level.stage.at.device.id, portId: level.stage.parent?.at.id, stage: level.stage.index },
+        title: `${figure(-level.missingDb)} dB over the house level`,
+        says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(-level.missingDb)} dB over the house level. A laugh will clip. Turn the gain down.`,
+        houseRule: 'recordingLevel',
+      })),
+  sums: (measured, { about }) => {
+    const stage = stageOf(measured, about.stage);
+    return stage ? [...explainGainNeeded(measured, stage), ...explainHeadroom(measured, stage), ...explainLevel(measured, stage)] : [];
+  },
+  fixes: (measured, { about }) => {
+    const level = converterLevelAt(measured, about.stage);
+    const commands = level ? turnUp(level) : [];
+    const label = `Turn the gain down for ${level ? sourceOf(level.stage).at.device.device.name : 'this voice'}`;
+    return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
+  },
+};

@@ -1,0 +1,51 @@
+import { explainGainNeeded, explainLevel } from '../../explain/sound';
+import { figure } from '../../explain/sum';
+import type { Measured } from '../../measure';
+import type { SimpleCommand } from '../../rig';
+import { nameOf, sourceOf, stageOf, steppedGain } from '../places';
+import type { Rule } from '../rule';
+import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB, type ConverterLevel } from './level';
+
+/** Turns up the gain nearest the converter first, then those before it, until the missing level is made up. */
+export const turnUp = (level: ConverterLevel): SimpleCommand[] => {
+  let missing = level.missingDb;
+  const commands: SimpleCommand[] = [];
+  for (const { stage, gain, control } of level.gains) {
+    const value = steppedGain(gain.gainDb + missing, gain);
+    if (value === gain.gainDb) continue;
+    missing -= value - gain.gainDb;
+    commands.push({ type: 'setControl', deviceId: stage.at.device.id, control, value });
+  }
+  return commands;
+};
+
+const reachable = (level: ConverterLevel): boolean => level.missingDb - level.spareDb < 1 && level.gains.length > 0;
+
+const findOff = (measured: Measured, isOff: (level: ConverterLevel) => boolean) => converterLevels(measured).filter((level) => isOff(level) && reachable(level));
+
+export const gainLow: Rule = {
+  code: 'sound.gain-low',
+  area: 'sound',
+  looksFor: 'A microphone recorded more than 3 dB under the house level although its gains could still be turned up.',
+  why: 'A quiet recording is raised later together with its noise.',
+  remedy: 'Set the gain the sum asks for.',
+  source: 'handbook 2-sound, setting the gains',
+  find: (measured) =>
+    findOff(measured, (level) => level.missingDb > LEVEL_TOLERANCE_DB).map((level) => ({
+      code: 'sound.gain-low', area: 'sound', level: 'warn',
+      about: { deviceId: level.stage.at.device.id, portId: level.stage.parent?.at.id, stage: level.stage.index },
+      title: `${figure(level.missingDb)} dB under the house level`,
+      says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(level.missingDb)} dB under the house level, and ${nameOf(level.stage.parent?.at ?? level.stage.at)} has gain to spare. Turn it up.`,
+      houseRule: 'recordingLevel',
+    })),
+  sums: (measured, { about }) => {
+    const stage = stageOf(measured, about.stage);
+    return stage ? [...explainGainNeeded(measured, stage), ...explainLevel(measured, stage)] : [];
+  },
+  fixes: (measured, { about }) => {
+    const level = converterLevelAt(measured, about.stage);
+    const commands = level ? turnUp(level) : [];
+    const label = `Set the gain for ${level ? sourceOf(level.stage).at.device.device.name : 'this voice'}`;
+    return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
+  },
+};

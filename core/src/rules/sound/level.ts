@@ -1,0 +1,54 @@
+import type { Stage } from '../../graph';
+import { measure, type Measured } from '../../measure';
+import { apply, levelTarget, type SimpleCommand } from '../../rig';
+import { adjustableGains, isConversion, sourceOf, stagesWhere, steppedGain, type AdjustableGain } from '../places';
+import type { Fix } from '../rule';
+
+/** How far the average may stray from the house level before it is worth a word. @unit dB */
+export const LEVEL_TOLERANCE_DB = 3;
+
+/** A voice at its converter, against the house level. */
+export interface ConverterLevel {
+  readonly stage: Stage;
+  readonly levelDbfs: number;
+  /** Positive: too quiet. @unit dB */
+  readonly missingDb: number;
+  /** What the gains on the way could still add. @unit dB */
+  readonly spareDb: number;
+  /** Gains on the way, the nearest to the converter first */
+  readonly gains: readonly AdjustableGain[];
+}
+
+/** Every microphone thread where it becomes digital. */
+export const converterLevels = (measured: Measured): ConverterLevel[] => {
+  const { averageDbfs } = levelTarget(measured.rig.houseRules);
+  return stagesWhere(measured, 'sound', isConversion).flatMap((stage) => {
+    const levelDbfs = measured.sound[stage.index]?.levelDb;
+    if (levelDbfs === null || levelDbfs === undefined) return [];
+    const gains = adjustableGains(stage);
+    const spareDb = gains.reduce((sum, { gain }) => sum + gain.maxDb - gain.gainDb, 0);
+    return [{ stage, levelDbfs, missingDb: averageDbfs - levelDbfs, spareDb, gains }];
+  });
+};
+
+/** The converter a finding speaks of, found again by its stage. */
+export const converterLevelAt = (measured: Measured, stageIndex: number | undefined): ConverterLevel | undefined =>
+  converterLevels(measured).find((level) => level.stage.index === stageIndex);
+
+/** The same converter in another analysis: same source, same device. */
+const sameConverter = (measured: Measured, stage: Stage): ConverterLevel | undefined =>
+  converterLevels(measured).find((level) => sourceOf(level.stage).at.device.id === sourceOf(stage).at.device.id && level.stage.at.device.id === stage.at.device.id);
+
+/**
+ * An edit with the converter's gain set for it, found by trying the edit and reading what gain the thread then needs.
+ * @param stage the conversion, in the analysis before the edit
+ * @returns the edit as it is where the level cannot be told afterwards
+ */
+export const withGain = (measured: Measured, stage: Stage, commands: SimpleCommand[], label: string): Fix => {
+  const after = sameConverter(measure(apply(measured.rig, { type: 'batch', label, commands })), stage);
+  const [last] = after?.gains ?? [];
+  if (!after || !last) return { label, command: { type: 'batch', label, commands } };
+  const value = steppedGain(last.gain.gainDb + after.missingDb, last.gain);
+  const set: SimpleCommand[] = value === last.gain.gainDb ? [] : [{ type: 'setControl', deviceId: last.stage.at.device.id, control: last.control, value }];
+  return { label, command: { type: 'batch', label, commands: [...commands, ...set] } };
+};

@@ -1,0 +1,26 @@
+import type { Rule } from '../rule';
+
+export const loudspeakerOpen: Rule = {
+  code: 'sound.loudspeaker-open',
+  area: 'sound',
+  looksFor: 'A caller heard over a loudspeaker while microphones in the room go back to a caller.',
+  why: 'The microphones pick the caller up and send them back to themself.',
+  remedy: 'Give everyone headphones, or mute the loudspeaker while microphones are open.',
+  source: 'handbook 2-sound, hearing',
+  find: (measured) => {
+    const sound = measured.traced.threads.filter((thread) => thread.signal === 'sound');
+    const toCaller = sound.find((thread) => thread.source.port.emits?.sound?.type === 'microphone' && thread.end.device.device.model.kind === 'call');
+    const loudspeakers = sound.filter((thread) => thread.source.device.device.model.kind === 'call' && thread.end.device.device.model.kind === 'loudspeaker');
+    if (!toCaller) return [];
+    return loudspeakers.map((thread) => ({
+      code: 'sound.loudspeaker-open', area: 'sound', level: 'stop', about: { deviceId: thread.end.device.id, portId: thread.end.id },
+      title: 'Open loudspeaker with open microphones',
+      says: `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, and ${toCaller.source.device.device.name} sends the room back to ${toCaller.end.device.device.name}: they will hear themself. Use headphones, or mute the loudspeaker while microphones are open.`,
+    }));
+  },
+  fixes: (measured, { about }) => {
+    const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+    const edge = node && [...node.ports.values()].flatMap((port) => port.links)[0];
+    return node && edge ? [{ label: `Disconnect ${node.device.name}`, command: { type: 'disconnect', linkId: edge.id } }] : [];
+  },
+};

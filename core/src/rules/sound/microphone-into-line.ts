@@ -1,0 +1,33 @@
+import { explainLevel } from '../../explain/sound';
+import { firstCable, nameOf, replug } from '../places';
+import type { Rule } from '../rule';
+import { aboutJoint, analogueJoints, freeInput } from './joints';
+
+export const microphoneIntoLine: Rule = {
+  code: 'sound.microphone-into-line',
+  area: 'sound',
+  looksFor: 'A microphone plugged into a line input.',
+  why: 'A line input has no gain for it: what little arrives is buried in hiss.',
+  remedy: 'Use a microphone input, or put a preamp between.',
+  source: 'handbook 2-sound, line joints',
+  find: (measured) =>
+    analogueJoints(measured)
+      .filter(({ out, input }) => out.nominal === 'microphone' && (input.nominal === 'line' || input.nominal === 'consumer line'))
+      .map(({ edge }) => ({
+        code: 'sound.microphone-into-line', area: 'sound', level: 'stop', about: aboutJoint(edge),
+        title: 'Microphone into a line input',
+        says: `${nameOf(edge.from)} goes into ${nameOf(edge.to)}, a line input without the gain a microphone needs. It will hardly be heard. Use a microphone input or put a preamp between.`,
+      })),
+  sums: (measured, { about }) => {
+    const stage = measured.traced.stages.find(({ via }) => via.by === 'link' && via.link.id === about.linkId);
+    return stage ? explainLevel(measured, stage) : [];
+  },
+  fixes: (measured, { about }) => {
+    const joint = analogueJoints(measured).find(({ edge }) => edge.id === about.linkId);
+    const input = joint && freeInput(joint.edge, (nominal) => nominal === 'microphone');
+    const cableId = joint && input && firstCable(joint.edge.from, input);
+    return joint && input && cableId
+      ? [{ label: `Use ${nameOf(input)}`, command: { type: 'batch', label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(input)}`, commands: replug(joint.edge, input, cableId) } }]
+      : [];
+  },
+};

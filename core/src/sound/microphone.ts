@@ -1,0 +1,47 @@
+import type { PortNode } from '../graph';
+import { entry, numberSetting, type Person, type Rig, type SoundSource } from '../rig';
+import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../units';
+import { aWeightedNoise, unweightedNoise, type SoundFigures } from './figures';
+
+/** Closer than this the level no longer rises by the distance law. @unit m @source handbook 2-sound */
+const NEAREST_M = 0.03;
+
+type MicrophoneSource = Extract<SoundSource, { type: 'microphone' }>;
+
+/**
+ * Sound pressure of a voice at a distance on axis: `L(1 m) − 20·log10(d / 1 m)`, held constant below 3 cm.
+ * @param atOneMetreDbSpl dB SPL @param distanceM above 0 @source handbook 2-sound
+ */
+export const splAt = (atOneMetreDbSpl: number, distanceM: number): number => atOneMetreDbSpl - 20 * Math.log10(Math.max(distanceM, NEAREST_M));
+
+/**
+ * Open-circuit output of a microphone: `sens · 10^((L − 94)/20)`.
+ * @param sensitivityMvPerPa mV/Pa, above 0 @param spl dB SPL @returns dBu
+ */
+export const microphoneDbu = (sensitivityMvPerPa: number, spl: number): number =>
+  voltsToDbu((sensitivityMvPerPa / 1000) * 10 ** ((spl - ONE_PASCAL_DB_SPL) / 20));
+
+/** Whose voice a microphone is set up for, and how far away. */
+export const voiceOf = (rig: Rig, node: PortNode, source: MicrophoneSource): { person: Person | undefined; distanceM: number | undefined } => ({
+  person: node.device.device.personId === null ? undefined : entry(rig.people, node.device.device.personId),
+  distanceM: numberSetting(node.device.device, source.distanceControl),
+});
+
+const sourceOhms = ({ port }: PortNode): number | null => (port.family === 'analogue' ? (port.sourceOhms ?? null) : null);
+
+/** What a microphone gives at its output, unloaded. */
+export const microphoneFigures = (rig: Rig, node: PortNode, source: MicrophoneSource): SoundFigures => {
+  const { name } = node.device.device;
+  const { person, distanceM } = voiceOf(rig, node, source);
+  const crestDb = person?.crestDb ?? 14;
+  const silent = (unknown: string): SoundFigures => ({ unit: 'dBu', levelDb: null, crestDb, noise: null, ceilingDb: null, unknown });
+  if (source.sensitivityMvPerPa === null) return silent(`the sensitivity of ${name}`);
+  const ohms = sourceOhms(node);
+  const noise =
+    source.selfNoiseDbaSpl !== null ? aWeightedNoise(microphoneDbu(source.sensitivityMvPerPa, source.selfNoiseDbaSpl))
+    : ohms !== null && ohms > 0 ? unweightedNoise(thermalNoiseDbu(ohms))
+    : null;
+  const ceilingDb = source.maxSpl === null ? null : microphoneDbu(source.sensitivityMvPerPa, source.maxSpl);
+  if (!person || distanceM === undefined) return { ...silent(`who speaks into ${name}`), noise, ceilingDb };
+  return { unit: 'dBu', levelDb: microphoneDbu(source.sensitivityMvPerPa, splAt(person.speechDbSpl, distanceM)), crestDb, noise, ceilingDb, unknown: null };
+};

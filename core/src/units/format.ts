@@ -1,0 +1,93 @@
+import { rate, rateName, rateToHz, type Rate } from './rate';
+
+/** A picture format. Written in documents as `1920x1080p60` or `1920x1080p60000/1001`. */
+export interface Format {
+  /** @unit pixels @min 1 */
+  readonly width: number;
+  /** @unit pixels @min 1 */
+  readonly height: number;
+  /** Progressive, or interlaced (then the rate counts fields). */
+  readonly scan: 'p' | 'i';
+  readonly rate: Rate;
+}
+
+export const FORMAT_PATTERN = /^([1-9]\d{1,4})x([1-9]\d{1,4})([pi])([1-9]\d{0,6})(?:\/([1-9]\d{0,4}))?$/;
+
+const parsed = new Map<string, Format>();
+/** Only the catalogue's few dozen formats and a user's own ever get here; the bound keeps a hostile file from growing it. */
+const PARSED_LIMIT = 1000;
+
+/** @throws RangeError for text that is not a format; documents have been checked before */
+export const parseFormat = (text: string): Format => {
+  const known = parsed.get(text);
+  if (known) return known;
+  const match = FORMAT_PATTERN.exec(text);
+  if (!match) throw new RangeError(`"${text}" is not a picture format; write it like 1920x1080p60 or 1920x1080p60000/1001`);
+  const format: Format = {
+    width: Number(match[1]),
+    height: Number(match[2]),
+    scan: match[3] === 'i' ? 'i' : 'p',
+    rate: rate(Number(match[4]), Number(match[5] ?? 1)),
+  };
+  if (parsed.size < PARSED_LIMIT) parsed.set(text, format);
+  return format;
+};
+
+/** As spoken: 1080p60, 2160p29.97; sizes that are not 16:9 are written in full. */
+export const formatName = ({ width, height, scan, rate: r }: Format): string =>
+  `${width * 9 === height * 16 ? height : `${width}×${height}`}${scan}${rateName(r)}`;
+
+/** Frames per second: half the field rate when interlaced. @unit Hz */
+export const framesPerSecond = (format: Format): number => rateToHz(format.rate) / (format.scan === 'i' ? 2 : 1);
+
+/** Pixels shown per second. */
+export const pixelsPerSecond = (format: Format): number => format.width * format.height * framesPerSecond(format);
+
+/** Total line and frame lengths, blanking included, of the broadcast sizes. @source SMPTE ST 274, ST 296, ST 2036-1; CTA-861 */
+const LINE_TOTALS: Readonly<Record<string, { lines: number; at60: number; at50: number; at24: number; at30?: number; at25?: number }>> = {
+  '1280x720': { lines: 750, at60: 1650, at50: 1980, at24: 4125, at30: 3300, at25: 3960 },
+  '1920x1080': { lines: 1125, at60: 2200, at50: 2640, at24: 2750 },
+  '3840x2160': { lines: 2250, at60: 4400, at50: 5280, at24: 5500 },
+};
+
+/**
+ * Pixel clock of a format on a cable, blanking included.
+ * @unit Hz
+ * @returns null for sizes whose blanking is not standard: then the link's load cannot be told
+ */
+export const pixelClockHz = (format: Format): number | null => {
+  const totals = LINE_TOTALS[`${format.width}x${format.height}`];
+  if (!totals) return null;
+  const hz = Math.round(rateToHz(format.rate));
+  const perLine =
+    hz === 24 ? totals.at24
+    : hz === 25 ? (totals.at25 ?? totals.at50)
+    : hz === 30 ? (totals.at30 ?? totals.at60)
+    : hz === 50 ? totals.at50
+    : hz === 60 ? totals.at60
+    : null;
+  if (perLine === null) return null;
+  return (perLine * totals.lines * rateToHz(format.rate)) / (format.scan === 'i' ? 2 : 1);
+};
+
+/** Bits per pixel on a consumer digital link at 8-bit RGB, and on a serial digital one at 10-bit 4:2:2. */
+const LINK_BITS_PER_PIXEL = { hdmi: 24, sdi: 20 } as const;
+export type PictureStandard = keyof typeof LINK_BITS_PER_PIXEL;
+
+/**
+ * Load of a format on a link of the given standard.
+ * @unit Gb/s
+ * @returns null where the pixel clock is unknown
+ * @source handbook 3-picture: 1080p60 3.564 Gb/s; SMPTE ST 424: 2.97 Gb/s
+ */
+export const linkPayloadGbps = (format: Format, standard: PictureStandard): number | null => {
+  const clock = pixelClockHz(format);
+  return clock === null ? null : (clock * LINK_BITS_PER_PIXEL[standard]) / 1e9;
+};
+
+/**
+ * Data rate of an unblanked picture stream.
+ * @param bitsPerPixel 16 or 12 uncompressed; less when compressed
+ * @unit MB/s (10⁶ bytes)
+ */
+export const streamMBps = (format: Format, bitsPerPixel: number): number => (pixelsPerSecond(format) * bitsPerPixel) / 8e6;

@@ -1,0 +1,4 @@
+export * from './decibel';
+export * from './noise';
+export * from './rate';
+export * from './format';
