@@ -1,6 +1,6 @@
 import { CABLE_IDS, cable, type CableId } from '../catalogue/cables';
 import type { Port } from './model';
-import type { End, Rig } from './rig';
+import type { CableRun, End, Rig } from './rig';
 import { entry } from './rig';
 
 /** Either the way round two ports are joined and the cables that fit, or the reason they cannot be. */
@@ -67,3 +67,17 @@ export const linkAt = (rig: Rig, end: End): string | undefined =>
     const link = rig.links[id];
     return link !== undefined && (sameEnd(link.from, end) || sameEnd(link.to, end));
   });
+
+/** Length of a new cable. @unit m */
+const USUAL_LENGTH_M = 2;
+
+/** The cable a person would reach for: the first that fits, for USB the class of the slower side, short enough to be safe. */
+export const suggestedCable = (a: Port, b: Port): CableRun | null => {
+  const mating = mate(a, b);
+  const [first] = mating.can ? mating.cables : [];
+  if (!first) return null;
+  if (first === 'inside') return { kind: first, lengthM: 0 };
+  if (a.family !== 'usb' || b.family !== 'usb') return { kind: first, lengthM: USUAL_LENGTH_M };
+  const gbps = Math.min(a.gbps, b.gbps);
+  return gbps >= 10 ? { kind: 'usb-10g', lengthM: 0.5 } : { kind: gbps >= 5 ? 'usb-5g' : 'usb-2', lengthM: USUAL_LENGTH_M };
+};

@@ -1,0 +1,1 @@
+export { HistoryView as default } from '@/features/history/HistoryView';

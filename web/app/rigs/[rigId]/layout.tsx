@@ -1,0 +1,32 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import type { ReactNode } from 'react';
+import { Frame } from '@/features/rig/Frame';
+import { RigProvider } from '@/features/rig/RigProvider';
+import { entriesAfter, findRig } from '@/server/rigs';
+
+interface Props {
+  readonly params: Promise<{ rigId: string }>;
+  readonly children: ReactNode;
+}
+
+export const generateMetadata = async ({ params }: Props): Promise<Metadata> => {
+  await connection();
+  return { title: (await findRig((await params).rigId))?.rig.name ?? 'No such rig' };
+};
+
+/** Opens the rig once for all its views: moving between them keeps edits that are not saved yet. */
+const RigLayout = async ({ params, children }: Props) => {
+  await connection();
+  const { rigId } = await params;
+  const found = await findRig(rigId);
+  if (!found) notFound();
+  const entries = (await entriesAfter(rigId, 0)).filter(({ revision }) => revision <= found.revision);
+  return (
+    <RigProvider rigId={rigId} saved={{ rig: found.rig, revision: found.revision, entries }}>
+      <Frame rigId={rigId}>{children}</Frame>
+    </RigProvider>
+  );
+};
+export default RigLayout;

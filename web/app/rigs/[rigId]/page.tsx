@@ -1,0 +1,1 @@
+export { LoomView as default } from '@/features/loom/LoomView';

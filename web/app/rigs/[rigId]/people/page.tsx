@@ -1,0 +1,1 @@
+export { PeopleView as default } from '@/features/people/PeopleView';

@@ -1,0 +1,1 @@
+export { ThreadsView as default } from '@/features/threads/ThreadsView';

@@ -1,0 +1,86 @@
+'use client';
+
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { AddDevice } from '@/features/menu/AddDevice';
+import { Connect } from '@/features/menu/Connect';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { SideSheet } from '@/features/sheet/SideSheet';
+import { layOut } from './layout';
+import { LoomBar } from './LoomBar';
+import { LoomChart } from './LoomChart';
+import { READINGS } from './readings';
+import { itemOf, sameItem, useLoomView, type Item } from './view';
+
+/** The home view of a rig: a chart to read, from source to destination, with its findings in their places. */
+export const LoomView = () => {
+  const { run } = useRigSession();
+  const analysis = useRig((state) => state.analysis);
+  const view = useLoomView();
+  const { selected, select, dialog, open } = view;
+  const [sheet, setSheet] = useState<{ open: boolean; opening: number }>({ open: false, opening: 0 });
+  const [connectFrom, setConnectFrom] = useState<{ deviceId: string | null; portId: string | null }>({ deviceId: null, portId: null });
+  const layout = useMemo(() => layOut(analysis, view.grouping, view.folded), [analysis, view.grouping, view.folded]);
+  const chart = useRef<HTMLDivElement>(null);
+
+  const shown: Item | null = selected && (selected.kind === 'device' ? analysis.graph.devices.has(selected.id) : analysis.graph.links.has(selected.id)) ? selected : null;
+  const openSheet = (item: Item) => {
+    select(item);
+    setSheet(({ opening }) => ({ open: true, opening: opening + 1 }));
+  };
+  const closeSheet = () => {
+    setSheet(({ opening }) => ({ open: false, opening }));
+    const key = shown && `${shown.kind}:${shown.id}`;
+    if (key) requestAnimationFrame(() => chart.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(key)}"]`)?.focus());
+  };
+  const connect = (deviceId: string | null, portId: string | null) => {
+    setConnectFrom({ deviceId, portId });
+    open('connect');
+  };
+  const stepFinding = (by: 1 | -1) => {
+    const items = analysis.findings.map((finding) => itemOf(analysis, finding)).filter((item): item is Item => item !== null);
+    const distinct = items.filter((item, index) => items.findIndex((other) => sameItem(item, other)) === index);
+    const here = distinct.findIndex((item) => sameItem(item, shown));
+    const next = distinct[here < 0 ? (by === 1 ? 0 : distinct.length - 1) : (here + by + distinct.length) % distinct.length];
+    if (next) {
+      select(next);
+      setSheet(({ opening }) => ({ open: true, opening }));
+    }
+  };
+  const remove = () => {
+    if (!shown) return;
+    if (run(shown.kind === 'device' ? { type: 'removeDevice', deviceId: shown.id } : { type: 'disconnect', linkId: shown.id })) select(null);
+  };
+
+  useHotkeys('a', () => open('add'), { preventDefault: true });
+  useHotkeys('c', () => connect(shown?.kind === 'device' ? shown.id : null, null), { preventDefault: true });
+  useHotkeys('delete', remove);
+  useHotkeys(['[', 'bracketleft'], () => stepFinding(-1), { useKey: true });
+  useHotkeys([']', 'bracketright'], () => stepFinding(1), { useKey: true });
+  useHotkeys('1,2,3,4,5', (event) => {
+    const reading = READINGS[Number(event.key) - 1];
+    if (reading) view.setReading(reading);
+  });
+
+  const isEmpty = analysis.graph.devices.size === 0;
+  return (
+    <>
+      <LoomBar grouping={layout.grouping} onConnect={() => connect(shown?.kind === 'device' ? shown.id : null, null)} onStep={stepFinding} hasFindings={analysis.findings.length > 0} />
+      <Flex flex="1" minH="0" position="relative" ref={chart}>
+        {isEmpty ? (
+          <Box m="auto" textAlign="center" maxW="42ch" p="6">
+            <Text fontWeight="600" fontSize="lg">This rig is empty.</Text>
+            <Text mt="1" mb="4">Begin with what makes the picture or the sound: a camera, a microphone. Then connect it onward until it reaches a stream or a recording.</Text>
+            <Button bg="madder" color="madder.ink" onClick={() => open('add')}>Add a device</Button>
+          </Box>
+        ) : (
+          <LoomChart analysis={analysis} layout={layout} reading={view.reading} onOpen={openSheet} />
+        )}
+        {sheet.open && shown && <SideSheet analysis={analysis} item={shown} opening={sheet.opening} onClose={closeSheet} onConnect={(portId) => connect(shown.kind === 'device' ? shown.id : null, portId)} />}
+      </Flex>
+      {dialog === 'add' && <AddDevice rig={analysis.rig} onClose={() => open(null)} />}
+      {dialog === 'connect' && <Connect analysis={analysis} deviceId={connectFrom.deviceId} portId={connectFrom.portId} onClose={() => { open(null); setConnectFrom({ deviceId: null, portId: null }); }} />}
+    </>
+  );
+};

@@ -1,0 +1,75 @@
+import { figure, formatName, headroomDb, CABLES, type Analysis, type Stage } from '@echo-loom/core';
+
+/** What the figure on each thread says. */
+export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable'] as const;
+export type Reading = (typeof READINGS)[number];
+
+/** Stages that arrive over each link, by link. */
+export const stagesByLink = (analysis: Analysis): ReadonlyMap<string, readonly Stage[]> => {
+  const byLink = new Map<string, Stage[]>();
+  for (const stage of analysis.traced.stages) {
+    if (stage.via.by !== 'link') continue;
+    const stages = byLink.get(stage.via.link.id) ?? [];
+    stages.push(stage);
+    byLink.set(stage.via.link.id, stages);
+  }
+  return byLink;
+};
+
+const range = (values: readonly number[]): string | null => {
+  if (values.length === 0) return null;
+  const low = Math.min(...values);
+  const high = Math.max(...values);
+  return figure(low) === figure(high) ? figure(low) : `${figure(low, 0)}…${figure(high, 0)}`;
+};
+
+const known = (values: readonly (number | null | undefined)[]): number[] => values.filter((value): value is number => value !== null && value !== undefined);
+
+const formatReading = (analysis: Analysis, stages: readonly Stage[]): string | null => {
+  const formats = new Set(stages.flatMap((stage) => {
+    const picture = analysis.picture[stage.index];
+    return picture ? [picture.format ? formatName(picture.format) : 'none'] : [];
+  }));
+  if (formats.size > 0) return formats.size === 1 ? ([...formats][0] ?? null) : `${formats.size} formats`;
+  const port = stages[0]?.at.port;
+  if (port?.family === 'analogue') return port.nominal === 'microphone' ? 'mic' : port.nominal === 'headphone' ? 'phones' : 'line';
+  return stages.length > 0 ? 'sound' : null;
+};
+
+/** Unit of a reading, said once above the chart. */
+export const READING_UNITS: Readonly<Record<Reading, string>> = {
+  Format: 'size, scan and rate', Level: 'dBu on analogue threads, dBFS on digital ones', Headroom: 'dB from the peaks to the ceiling', Delay: 'ms from the source; ≥ where some of it is not known', Cable: 'length in m',
+};
+
+/**
+ * The text on a thread for one reading.
+ * @returns null where the reading has nothing to say there
+ */
+export const readingText = (analysis: Analysis, reading: Reading, linkId: string, stages: readonly Stage[]): string | null => {
+  switch (reading) {
+    case 'Format':
+      return formatReading(analysis, stages);
+    case 'Level': {
+      const sound = stages.filter((stage) => stage.signal === 'sound');
+      if (sound.length === 0) return null;
+      return range(known(sound.map((stage) => analysis.sound[stage.index]?.levelDb))) ?? '?';
+    }
+    case 'Headroom': {
+      const values = known(stages.map((stage) => {
+        const sound = analysis.sound[stage.index];
+        return sound ? headroomDb(sound) : null;
+      }));
+      return values.length === 0 ? null : figure(Math.min(...values));
+    }
+    case 'Delay': {
+      const delays = stages.flatMap((stage) => analysis.delay[stage.index] ?? []);
+      if (delays.length === 0) return null;
+      const longest = Math.max(...delays.map((delay) => delay.knownMs));
+      return `${delays.some((delay) => delay.unknown > 0) ? '≥ ' : ''}${figure(longest, longest >= 100 ? 0 : 1)}`;
+    }
+    case 'Cable': {
+      const link = analysis.graph.links.get(linkId)?.link;
+      return link && CABLES[link.cable.kind].family !== 'software' ? `${link.cable.lengthM} m` : null;
+    }
+  }
+};

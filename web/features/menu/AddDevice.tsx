@@ -1,0 +1,56 @@
+'use client';
+
+import { CATALOGUE, classById, freeId, type Rig } from '@echo-loom/core';
+import { useRef, useState } from 'react';
+import { useLoomView } from '@/features/loom/view';
+import { useRigSession } from '@/features/rig/RigProvider';
+import { Modal } from '@/ui/Modal';
+import { PickList, type PickGroup } from '@/ui/PickList';
+
+const STEP_HEADINGS = { 'source': 'Sources', 'lift': 'Lift', 'shape': 'Shape', 'combine': 'Combine', 'take in': 'Take in', 'make': 'Make', 'deliver': 'Deliver', 'hear and see': 'Hear and see' } as const;
+
+const KIND_WORDS: Readonly<Record<string, string>> = {
+  microphone: 'mic voice', wireless: 'mic radio', interface: 'audio preamp usb', capture: 'grabber hdmi usb', switcher: 'vision mixer', mixer: 'desk console', computer: 'pc machine',
+  stream: 'live broadcast', recording: 'file', call: 'caller remote guest', display: 'screen', phone: 'mobile', booster: 'gain lift',
+};
+
+const GROUPS: readonly PickGroup[] = Object.entries(STEP_HEADINGS).map(([step, heading]) => ({
+  heading,
+  items: CATALOGUE.filter((model) => model.step === step).map((model) => ({
+    key: model.classId ?? model.name, label: model.name, about: model.about, words: `${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''}`,
+  })),
+}));
+
+/** A name nobody in the rig has yet: "Webcam, 1080p", "Webcam, 1080p 2". */
+const freshName = (rig: Rig, name: string): string => {
+  const taken = new Set(Object.values(rig.devices).map((device) => device.name));
+  for (let n = 1; ; n++) {
+    const candidate = n === 1 ? name : `${name} ${n}`;
+    if (!taken.has(candidate)) return candidate;
+  }
+};
+
+interface Props {
+  readonly rig: Rig;
+  readonly onClose: () => void;
+}
+
+/** The catalogue: search, pick, and the device is in the rig, selected and ready to be connected. */
+export const AddDevice = ({ rig, onClose }: Props) => {
+  const { run } = useRigSession();
+  const select = useLoomView((view) => view.select);
+  const [query, setQuery] = useState('');
+  const input = useRef<HTMLInputElement>(null);
+  const add = (classId: string) => {
+    const model = classById(classId);
+    const deviceId = freeId(classId, rig.devices);
+    if (!run({ type: 'addDevice', deviceId, name: freshName(rig, model.name), model, settings: {}, personId: null, placeId: null })) return;
+    select({ kind: 'device', id: deviceId });
+    onClose();
+  };
+  return (
+    <Modal open onClose={onClose} title="Add a device" focusFirst={input}>
+      <PickList label="Device classes" placeholder="Search: camera, quiet mic, capture, recording…" groups={GROUPS} empty="No class matches. Try a plainer word, such as camera or mic." query={query} onQuery={setQuery} onPick={add} inputRef={input} />
+    </Modal>
+  );
+};

@@ -1,0 +1,33 @@
+'use client';
+
+import { Box, Text } from '@chakra-ui/react';
+import { Modal } from '@/ui/Modal';
+
+/** Every key the loom answers to, as they are listed under `?`. */
+export const KEYS: readonly (readonly [string, string])[] = [
+  ['← → ↑ ↓', 'Walk along and across the threads'],
+  ['Enter', 'Open the side sheet of what is marked'],
+  ['Escape', 'Close the side sheet or the dialog'],
+  ['[ and ]', 'Previous and next finding'],
+  ['1 to 5', 'Choose the reading'],
+  ['a', 'Add a device'],
+  ['c', 'Connect the marked device'],
+  ['Delete', 'Remove what is marked'],
+  ['Ctrl + K', 'Everything by name'],
+  ['Ctrl + Z', 'Undo'],
+  ['Ctrl + Shift + Z', 'Redo'],
+  ['?', 'This list'],
+];
+
+export const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
+  <Modal open onClose={onClose} title="Keys" size="sm">
+    <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="5" rowGap="1.5">
+      {KEYS.map(([keys, does]) => (
+        <Box key={keys} display="contents">
+          <Text as="dt" className="figures" fontSize="13px" whiteSpace="nowrap">{keys}</Text>
+          <Text as="dd" fontSize="sm">{does}</Text>
+        </Box>
+      ))}
+    </Box>
+  </Modal>
+);

@@ -1,0 +1,38 @@
+'use client';
+
+import { Flex, Switch } from '@chakra-ui/react';
+import { settingOf, type Control, type ControlValue, type Device } from '@echo-loom/core';
+import { useRigSession } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
+
+interface Props {
+  readonly deviceId: string;
+  readonly device: Device;
+}
+
+/** Everything a person can turn on a device. */
+export const Controls = ({ deviceId, device }: Props) => {
+  const { run } = useRigSession();
+  const control = (id: string, control: Control) => {
+    const value = settingOf(device, id);
+    const set = (next: ControlValue | null) => next !== null && run({ type: 'setControl', deviceId, control: id, value: next });
+    switch (control.type) {
+      case 'gain':
+        return <NumberField key={id} label={control.label} value={typeof value === 'number' ? value : null} unit="dB" min={control.minDb} max={control.maxDb} step={control.stepDb} hint={` ${control.minDb} to ${control.maxDb}`} onCommit={set} />;
+      case 'amount':
+        return <NumberField key={id} label={control.label} value={typeof value === 'number' ? value : null} unit={control.unit} min={control.min} max={control.max} step={control.step} onCommit={set} />;
+      case 'choice':
+        return <ChoiceField key={id} label={control.label} value={String(value)} options={control.options} onChoose={set} />;
+      case 'switch':
+        return (
+          <Switch.Root key={id} checked={value === true} onCheckedChange={({ checked }) => set(checked)} justifyContent="space-between" width="full" minH="8">
+            <Switch.Label fontSize="sm" fontWeight="400">{control.label}</Switch.Label>
+            <Switch.HiddenInput />
+            <Switch.Control _checked={{ bg: 'madder' }}><Switch.Thumb /></Switch.Control>
+          </Switch.Root>
+        );
+    }
+  };
+  return <Flex direction="column" gap="1.5">{Object.entries(device.model.controls).sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })).map(([id, item]) => control(id, item))}</Flex>;
+};

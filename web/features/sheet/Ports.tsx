@@ -1,0 +1,42 @@
+'use client';
+
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import type { Analysis } from '@echo-loom/core';
+import { useLoomView } from '@/features/loom/view';
+
+interface Props {
+  readonly analysis: Analysis;
+  readonly deviceId: string;
+  readonly onConnect: (portId: string) => void;
+}
+
+/** The sockets of a device and what is in them. */
+export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
+  const select = useLoomView((view) => view.select);
+  const node = analysis.graph.devices.get(deviceId);
+  if (!node) return null;
+  return (
+    <Flex direction="column">
+      {[...node.ports.values()].map((port) => {
+        const links = port.links;
+        return (
+          <Flex key={port.id} justify="space-between" align="center" gap="2" borderBottomWidth="1px" borderColor="rule" py="0.5" minH="8" fontSize="sm">
+            <Text>{port.port.name}</Text>
+            <Flex gap="1" wrap="wrap" justify="end">
+              {links.map((edge) => {
+                const far = edge.from === port ? edge.to : edge.from;
+                return (
+                  <Button key={edge.id} size="xs" variant="plain" textDecoration="underline" px="1" color="ink" onClick={() => select({ kind: 'link', id: edge.id })}>
+                    {edge.from === port ? '→' : '←'} {far.device.device.name}
+                  </Button>
+                );
+              })}
+              {(links.length === 0 || port.port.family === 'software') && <Button size="xs" variant="outline" onClick={() => onConnect(port.id)} aria-label={`Connect ${port.port.name}`}>Connect</Button>}
+            </Flex>
+          </Flex>
+        );
+      })}
+      <Box />
+    </Flex>
+  );
+};

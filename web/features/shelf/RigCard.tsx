@@ -1,0 +1,52 @@
+'use client';
+
+import { Box, Flex, IconButton, Menu, Portal, Text } from '@chakra-ui/react';
+import type { Verdict } from '@echo-loom/core';
+import { Ellipsis } from 'lucide-react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { VerdictLine } from '@/ui/VerdictLine';
+
+interface Props {
+  readonly id: string;
+  readonly name: string;
+  readonly verdict: Verdict;
+  readonly devices: number;
+  /** When changed, in words */
+  readonly changed: string;
+  readonly picture: ReactNode;
+  readonly onRename: () => void;
+  readonly onDuplicate: () => void;
+  readonly onDelete: () => void;
+}
+
+const EXPORTS = [['json', 'Export the rig (JSON)'], ['csv', 'Export the patch sheet (CSV)'], ['dot', 'Export the graph (DOT)']] as const;
+
+/** A rig on the shelf. */
+export const RigCard = ({ id, name, verdict, devices, changed, picture, onRename, onDuplicate, onDelete }: Props) => (
+  <Box as="article" aria-label={name} borderWidth="1px" borderColor="rule" bg="paper.card" position="relative" _hover={{ borderColor: 'rule.strong' }}>
+    <Box asChild display="block" px="3" pt="3" pb="1">
+      <Link href={`/rigs/${id}`} prefetch={false}>
+        <Box height="104px" overflow="hidden">{picture}</Box>
+        <Text as="h2" fontWeight="600" fontSize="lg" mt="2" pr="9" truncate>{name}</Text>
+        <VerdictLine verdict={verdict} />
+      </Link>
+    </Box>
+    <Flex px="3" pb="2" justify="space-between" align="center" fontSize="sm" color="ink.soft">
+      <Text>{devices} {devices === 1 ? 'device' : 'devices'} · {changed}</Text>
+      <Menu.Root>
+        <Menu.Trigger asChild><IconButton size="xs" variant="ghost" aria-label={`More for ${name}`}><Ellipsis size={16} /></IconButton></Menu.Trigger>
+        <Portal>
+          <Menu.Positioner>
+            <Menu.Content>
+              <Menu.Item value="rename" onClick={onRename}>Rename</Menu.Item>
+              <Menu.Item value="duplicate" onClick={onDuplicate}>Duplicate</Menu.Item>
+              {EXPORTS.map(([as, label]) => <Menu.Item key={as} value={as} asChild><a href={`/api/rigs/${id}/export?as=${as}`} download>{label}</a></Menu.Item>)}
+              <Menu.Item value="delete" onClick={onDelete}>Delete</Menu.Item>
+            </Menu.Content>
+          </Menu.Positioner>
+        </Portal>
+      </Menu.Root>
+    </Flex>
+  </Box>
+);

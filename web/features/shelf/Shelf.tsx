@@ -1,0 +1,90 @@
+'use client';
+
+import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
+import type { Verdict } from '@echo-loom/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition, type ReactNode } from 'react';
+import { createRigAction, deleteRigAction, duplicateRigAction, renameRigAction, restoreRigAction } from '@/app/actions';
+import { ThemeButton } from '@/ui/ThemeButton';
+import { toaster } from '@/ui/toaster';
+import { ImportButton } from './ImportButton';
+import { RigCard } from './RigCard';
+import { RigNameDialog } from './RigNameDialog';
+
+export interface ShelfItem {
+  readonly id: string;
+  readonly name: string;
+  readonly verdict: Verdict;
+  readonly devices: number;
+  readonly changed: string;
+  readonly picture: ReactNode;
+}
+
+interface Props {
+  readonly items: readonly ShelfItem[];
+  readonly points: readonly { readonly id: string; readonly name: string; readonly about: string }[];
+}
+
+type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ShelfItem };
+
+/** The rigs, latest first: open one, make one, bring one in. */
+export const Shelf = ({ items, points }: Props) => {
+  const router = useRouter();
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const [, startTransition] = useTransition();
+  const act = (work: () => Promise<{ ok: boolean; says?: string }>, done?: () => void) =>
+    startTransition(async () => {
+      const answer = await work().catch(() => ({ ok: false, says: 'The server does not answer. Nothing was changed; try again in a moment.' }));
+      if (answer.ok) done?.();
+      else toaster.create({ title: answer.says ?? 'That did not work.', type: 'error', closable: true });
+      router.refresh();
+    });
+  const remove = (item: ShelfItem) =>
+    act(() => deleteRigAction(item.id), () =>
+      toaster.create({ title: `${item.name} is off the shelf.`, duration: 12_000, closable: true, action: { label: 'Undo', onClick: () => act(() => restoreRigAction(item.id)) } }));
+
+  return (
+    <Box maxW="1180px" mx="auto" px="5" py="4">
+      <Flex align="center" gap="3" mb="5" wrap="wrap">
+        <Heading as="h1" size="xl">Echo Loom</Heading>
+        <Text color="ink.soft" display={{ base: 'none', md: 'block' }}>Every picture and sound of the studio, from source to destination, computed.</Text>
+        <Flex ml="auto" gap="2" align="center">
+          <ThemeButton />
+          <ImportButton />
+          <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
+        </Flex>
+      </Flex>
+      <Box as="main">
+        {items.length === 0 && (
+          <Box borderWidth="1px" borderColor="rule" bg="paper.card" p="8" textAlign="center">
+            <Text fontWeight="600" fontSize="lg">The shelf is empty.</Text>
+            <Text mt="1" mb="4">A rig is one studio: its cameras, microphones and everything between them and the audience. Start from a blank one, from a starting point, or import a file.</Text>
+            <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
+          </Box>
+        )}
+        <SimpleGrid columns={{ base: 1, sm: 2, lg: 3 }} gap="4">
+          {items.map((item) => (
+            <RigCard key={item.id} {...item} onRename={() => setAsking({ what: 'rename', item })} onDuplicate={() => act(() => duplicateRigAction(item.id))} onDelete={() => remove(item)} />
+          ))}
+        </SimpleGrid>
+      </Box>
+      {asking?.what === 'new' && (
+        <RigNameDialog title="New rig" submitLabel="Make it" initialName="" points={points} onClose={() => setAsking(null)} onSubmit={async (form) => {
+          const answer = await createRigAction(form).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
+          if (!answer.ok) return answer.says;
+          router.push(`/rigs/${answer.id}`);
+          return null;
+        }} />
+      )}
+      {asking?.what === 'rename' && (
+        <RigNameDialog title="Rename" submitLabel="Rename" initialName={asking.item.name} onClose={() => setAsking(null)} onSubmit={async ({ name }) => {
+          const answer = await renameRigAction({ id: asking.item.id, name }).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
+          if (!answer.ok) return answer.says;
+          setAsking(null);
+          router.refresh();
+          return null;
+        }} />
+      )}
+    </Box>
+  );
+};

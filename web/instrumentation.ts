@@ -1,0 +1,6 @@
+/** Runs once when the server starts, before it answers. */
+export const register = async (): Promise<void> => {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { migrateDatabase } = await import('./server/migrate');
+  await migrateDatabase();
+};

@@ -1,0 +1,23 @@
+import path from 'node:path';
+import type { NextConfig } from 'next';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+const config: NextConfig = {
+  transpilePackages: ['@echo-loom/core'],
+  turbopack: { root },
+  outputFileTracingRoot: root,
+  poweredByHeader: false,
+  reactStrictMode: true,
+  headers: async () => [
+    {
+      source: '/(.*)',
+      headers: [
+        { key: 'X-Content-Type-Options', value: 'nosniff' },
+        { key: 'X-Frame-Options', value: 'DENY' },
+        { key: 'Referrer-Policy', value: 'same-origin' },
+      ],
+    },
+  ],
+};
+export default config;

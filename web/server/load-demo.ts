@@ -1,0 +1,27 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { importRig } from '@echo-loom/core';
+import { drizzle } from 'drizzle-orm/postgres-js';
+import postgres from 'postgres';
+import { databaseUrl } from './database';
+import { migrateDatabase } from './migrate';
+import { rigs } from './schema';
+
+/** Rigs of the demo, the last one loaded standing first on the shelf. Run by bin/demo; a rig that was ever loaded is left as it is. */
+const DEMO = ['night-tide', 'second-firing'] as const;
+
+const load = async (): Promise<void> => {
+  await migrateDatabase(path.join(import.meta.dirname, 'migrations'));
+  const client = postgres(databaseUrl(), { max: 1, onnotice: () => undefined });
+  try {
+    for (const name of DEMO) {
+      const imported = importRig(await readFile(path.join(import.meta.dirname, '../../demo', `${name}.rig.json`)));
+      if (!imported.ok) throw new Error(`demo/${name}.rig.json: ${imported.problems.map(({ path: at, says }) => `${at}: ${says}`).join('; ')}`);
+      await drizzle(client).insert(rigs).values({ id: name, document: imported.rig }).onConflictDoNothing();
+    }
+  } finally {
+    await client.end();
+  }
+};
+
+await load();

@@ -1,0 +1,35 @@
+import type { Change, Command, Rig } from '@echo-loom/core';
+import { index, integer, json, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+
+/** One row a rig: the document as it stands and how many commands made it so. */
+export const rigs = pgTable(
+  'rigs',
+  {
+    id: text('id').primaryKey(),
+    document: json('document').$type<Rig>().notNull(),
+    revision: integer('revision').notNull().default(0),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+    /** Set when the rig was taken off the shelf; it can be put back */
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+  },
+  (table) => [index('rigs_by_change').on(table.changedAt)],
+);
+
+/** The command log: entry n of a rig took it from revision n − 1 to n. */
+export const entries = pgTable(
+  'entries',
+  {
+    rigId: text('rig_id')
+      .notNull()
+      .references(() => rigs.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    entryId: text('entry_id').notNull(),
+    author: text('author').notNull(),
+    command: json('command').$type<Command>().notNull(),
+    changes: json('changes').$type<readonly Change[]>().notNull(),
+    says: text('says').notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.rigId, table.revision] }), uniqueIndex('entries_once').on(table.rigId, table.entryId)],
+);

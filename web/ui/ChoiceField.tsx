@@ -1,0 +1,24 @@
+'use client';
+
+import { Field, NativeSelect } from '@chakra-ui/react';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly onChoose: (value: string) => void;
+  readonly width?: string;
+}
+
+/** One of several, by the browser's own list: works with every keyboard and on every tablet. */
+export const ChoiceField = ({ label, value, options, onChoose, width = '190px' }: Props) => (
+  <Field.Root orientation="horizontal" justifyContent="space-between" gap="3">
+    <Field.Label fontSize="sm" flex="1" fontWeight="400">{label}</Field.Label>
+    <NativeSelect.Root size="sm" width={width}>
+      <NativeSelect.Field value={value} onChange={(event) => onChoose(event.target.value)}>
+        {options.map((option) => <option key={option.value} value={option.value}>{option.label}</option>)}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  </Field.Root>
+);

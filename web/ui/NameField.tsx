@@ -1,0 +1,30 @@
+'use client';
+
+import { Field, Input } from '@chakra-ui/react';
+import { useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onCommit: (name: string) => void;
+  readonly hideLabel?: boolean;
+}
+
+/** A name that can be typed over. Takes effect on Enter or when the field is left; an empty one puts back what was there. */
+export const NameField = ({ label, value, onCommit, hideLabel = false }: Props) => {
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = () => {
+    const name = draft?.trim();
+    setDraft(null);
+    if (name && name !== value) onCommit(name);
+  };
+  return (
+    <Field.Root>
+      <Field.Label fontSize="sm" srOnly={hideLabel}>{label}</Field.Label>
+      <Input size="sm" maxLength={80} value={draft ?? value} onChange={(event) => setDraft(event.target.value)} onBlur={commit} onKeyDown={(event) => {
+        if (event.key === 'Enter') commit();
+        if (event.key === 'Escape') setDraft(null);
+      }} />
+    </Field.Root>
+  );
+};
