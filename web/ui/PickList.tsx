@@ -43,7 +43,7 @@ export const PickList = ({ label, placeholder, groups, empty, query, onQuery, on
   const found = groups.map((group) => ({ ...group, items: group.items.filter((item) => matches(item, query)) })).filter((group) => group.items.length > 0);
   return (
     <Command label={label} shouldFilter={false} loop>
-      <Command.Input ref={inputRef} className={styles.input} placeholder={placeholder} value={query} onValueChange={onQuery} />
+      <Command.Input autoFocus ref={inputRef} className={styles.input} placeholder={placeholder} value={query} onValueChange={onQuery} />
       <Command.List className={styles.list} tabIndex={-1}>
         {found.length === 0 && <Command.Empty>{empty}</Command.Empty>}
         {found.map((group) => (

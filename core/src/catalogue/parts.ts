@@ -88,8 +88,6 @@ export const route = (from: string | readonly string[], to: string | readonly st
   from: [from].flat(), to: [to].flat(), delay, ...carries,
 });
 export const AT_ONCE = { ms: 0 } as const;
-export const pass = (from: string | readonly string[], to: string | readonly string[], delay: Route['delay'] = AT_ONCE): Route =>
-  route(from, to, delay, { sound: {}, picture: { does: 'pass' } });
 
 /** A microphone preamp into a converter: gain control, EIN, dynamic range. */
 export const preampToDigital = (gainControl: string, einDbu: number, maxGainDb: number, dynamicRangeDba: number, pad?: string): SoundRoute => ({

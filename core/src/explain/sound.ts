@@ -131,12 +131,12 @@ export const boosterVerdict = (measured: Measured, stage: Stage): string | null 
   const microphone = source.at.device.device.name;
   const limitDb = bare.levelDb - bare.noise.statedDb;
   const booster = stages.find((at) => at.at.device.device.model.kind === 'booster');
-  const near = `${(limitDb - snr).toFixed(1)} dB under the ${limitDb.toFixed(1)} dB that ${microphone}'s own resistance allows`;
-  if (booster) return `${booster.at.device.device.name} brings the gain. The ratio is ${near}; no amplifier can pass that limit.`;
+  const near = `within ${(limitDb - snr).toFixed(1)} dB of the ${limitDb.toFixed(1)} dB that ${microphone}'s own resistance allows`;
+  if (booster) return `${booster.at.device.device.name} brings the gain. The ratio stands ${near}; no amplifier can pass that limit.`;
   const wins = boostedSnr - snr;
   return wins < 1
-    ? `A booster would bring gain but change the noise by only ${wins.toFixed(1)} dB: this chain is already ${near}.`
-    : `A booster would lower the hiss by about ${wins.toFixed(0)} dB: the preamp, not the microphone, makes most of it. The ratio is ${near}.`;
+    ? `A booster would bring gain but change the noise by only ${wins.toFixed(1)} dB: this chain already stands ${near}.`
+    : `A booster would lower the hiss by about ${wins.toFixed(0)} dB: the preamp, not the microphone, makes most of it. The ratio stands ${near}.`;
 };
 
 /** The signal-to-noise ratio at a stage, with who makes the noise. */

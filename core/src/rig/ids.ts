@@ -13,7 +13,7 @@ export const nameSchema = z
   .trim()
   .min(1, 'expected a name')
   .max(80)
-  .regex(/^[^\u0000-\u001f\u007f]*$/, 'expected text without control characters');
+  .regex(/^\P{Cc}*$/u, 'expected text without control characters');
 
 /**
  * The first free id of the form `stem`, `stem-2`, `stem-3` …: deterministic, so that the same fix proposes the same command twice.

@@ -1,4 +1,4 @@
-import { cable, CABLES, STOCK_LENGTHS_M, type CableId } from '../catalogue/cables';
+import { cable, CABLES, type CableId } from '../catalogue/cables';
 import { classById } from '../catalogue';
 import type { LinkEdge, PortNode, Stage } from '../graph';
 import { stagesOf } from '../graph';
@@ -61,9 +61,6 @@ export const steppedGain = (wantedDb: number, gain: GainSetting): number => {
   return Math.min(gain.maxDb, Math.max(gain.minDb, Number(stepped.toFixed(4))));
 };
 
-/** The link into or out of a port that holds one. */
-export const linkInto = (node: PortNode): LinkEdge | undefined => node.links.find((edge) => edge.to === node);
-
 export const disconnect = (edge: LinkEdge): SimpleCommand => ({ type: 'disconnect', linkId: edge.id });
 
 const NEW_CABLE_M = 1;
@@ -101,9 +98,6 @@ export const replug = (edge: LinkEdge, to: PortNode, cableId: CableId = edge.lin
   disconnect(edge),
   { type: 'connect', linkId: edge.id, from: edge.link.from, to: { deviceId: to.device.id, portId: to.id }, cable: { kind: cableId, lengthM: edge.link.cable.lengthM } },
 ];
-
-/** The shortest length sold that still covers a run. @unit m */
-export const stockLengthAtLeast = (lengthM: number): number => STOCK_LENGTHS_M.find((stock) => stock >= lengthM) ?? lengthM;
 
 export const cableName = (edge: LinkEdge): string => CABLES[edge.link.cable.kind].name;
 /** Cable classes that would fit a link, other than the one it has. */

@@ -49,14 +49,17 @@ export const snrAWeightedDb = (figures: SoundFigures): number | null =>
 
 export const unweightedNoise = (db: number): Noise => ({ statedDb: db, aWeightedDb: db - A_WEIGHTING_ALLOWANCE_DB, weighting: 'unweighted' });
 export const aWeightedNoise = (db: number): Noise => ({ statedDb: db, aWeightedDb: db, weighting: 'A' });
+
+/** A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does not matter. @unit dB */
+const NEGLIGIBLE_DB = 20;
+
+const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {
+  if (a.weighting === b.weighting || a.statedDb - b.statedDb > NEGLIGIBLE_DB) return a.weighting;
+  return b.statedDb - a.statedDb > NEGLIGIBLE_DB ? b.weighting : 'mixed';
+};
+
 export const addNoise = (a: Noise, b: Noise | null): Noise =>
-  b === null
-    ? a
-    : {
-        statedDb: powerSumDb(a.statedDb, b.statedDb),
-        aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb),
-        weighting: a.weighting === b.weighting ? a.weighting : 'mixed',
-      };
+  b === null ? a : { statedDb: powerSumDb(a.statedDb, b.statedDb), aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb), weighting: jointWeighting(a, b) };
 export const shiftNoise = (noise: Noise, byDb: number): Noise => ({
   statedDb: noise.statedDb + byDb,
   aWeightedDb: noise.aWeightedDb + byDb,

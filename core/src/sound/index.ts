@@ -7,10 +7,9 @@ import { unpowered } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
 
 export * from './figures';
-export { splAt, microphoneDbu, voiceOf } from './microphone';
-export { curveOf, einAt, gainOf, inputCeilingDbu, ownNoise, padOf, type GainSetting } from './route';
-export { phantomAt, type Phantom } from './phantom';
-export { compressedDb, type StaticCurve } from './dynamics';
+export { splAt, voiceOf } from './microphone';
+export { gainOf, inputCeilingDbu, ownNoise, padOf, type GainSetting } from './route';
+export { phantomAt } from './phantom';
 
 const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
   const source = node.port.emits?.sound;

@@ -116,7 +116,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     if (at.folds) return <button key={at.key} type="button" className={classes.filter(Boolean).join(' ')} style={place} onClick={() => toggleFold(at.groupId ?? '')} aria-label={`Unfold ${label}`} tabIndex={-1}><span>{label}</span></button>;
     return (
       <button key={at.key} type="button" className={classes.filter(Boolean).join(' ')} style={place} title={at.name} {...itemProps(item, label)}>
-        <span>{label}</span>
+        {at.shape !== 'bar' && <span>{label}</span>}
       </button>
     );
   };
@@ -126,7 +126,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     const text = readingText(analysis, reading, strand.linkId, stages.get(strand.linkId) ?? []);
     const label = `${strand.fromPort} to ${strand.toPort}: ${reading.toLowerCase()} ${text ?? 'not known here'}`;
     return (
-      <button key={strand.linkId} type="button" className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`} style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH, height: strand.y1 % 1 === 0 ? 24 : 24 }} title={`${strand.fromPort} → ${strand.toPort}`} {...itemProps(item, label)}>
+      <button key={strand.linkId} type="button" className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`} style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH }} title={`${strand.fromPort} → ${strand.toPort}`} {...itemProps(item, label)}>
         {text === null ? <i /> : <span>{text}</span>}
       </button>
     );
@@ -153,6 +153,9 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
         ))}
         {visibleNodes.map(node)}
         <Strands strands={visibleStrands} width={layout.width} height={layout.height} selectedLink={selectedLink} layer="bridges" />
+        {visibleNodes.filter((at) => at.shape === 'bar').map((at) => (
+          <div key={at.key} className={styles.barLabel} style={{ left: at.x + 2, top: at.label?.y ?? at.y, width: at.width - 4, height: at.label?.height ?? at.height }} aria-hidden><span>{at.name}</span></div>
+        ))}
         {visibleStrands.map(readingOn)}
         {visibleNodes.filter((at) => at.shape !== 'return' && worst.has(`device:${at.deviceId}`)).map((at) => (
           <span key={at.key} className={styles.mark} style={{ left: at.x + at.width - 9, top: at.y - 7 }}><LevelMark level={worst.get(`device:${at.deviceId}`) ?? 'note'} label="" size={15} /></span>

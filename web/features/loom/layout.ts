@@ -6,14 +6,14 @@ import { rowsOf, type Grouping, type SourceRow } from './rows';
  * one thread passes, bars where several do. Pure; all lengths in px.
  */
 
-export const PEG_WIDTH = 108;
+export const PEG_WIDTH = 98;
 export const PEG_HEIGHT = 32;
-export const BAR_WIDTH = 46;
+export const BAR_WIDTH = 42;
 export const ROW_HEIGHT = 42;
 export const GROUP_HEIGHT = 30;
 /** Between columns: room for a reading and a bend, so that readings never meet pegs */
-export const GUTTER = 96;
-export const READING_WIDTH = 62;
+export const GUTTER = 82;
+export const READING_WIDTH = 58;
 const LANE_GAP = 18;
 const MARGIN = 16;
 const HEADER = 30;
@@ -29,6 +29,8 @@ export interface LoomNode {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+  /** Part of a bar that no bridge crosses, for its name */
+  readonly label?: { readonly y: number; readonly height: number };
   /** Sources a folded group stands for */
   readonly folds?: number;
   readonly groupId?: string;
@@ -247,7 +249,7 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
     };
     if (!known) place(device);
     const edges = outgoing(node);
-    openStrands({ ...device, column: column(node.id) }, edges, edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 16));
+    openStrands({ ...device, column: column(node.id) }, edges, edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22));
   }
 
   const columnsOfDevices = new Map<number, DeviceNode[]>();
@@ -269,12 +271,12 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
     }
     for (const { node, ys } of nodes.filter(({ ys }) => ys.length <= 1)) {
       const edges = outgoing(node);
-      const half = edges.length > 1 ? 18 : PEG_HEIGHT / 2;
+      const half = edges.length > 1 ? 22 : PEG_HEIGHT / 2;
       const wanted = ys[0] ?? rowsEnd + ROW_HEIGHT / 2;
       const middle = nearestFree(wanted, (candidate) => laneAt(at, 0).isFree(candidate - half - 3, candidate + half + 3) && passingAt(at).isFree(candidate - half, candidate + half), HEADER + ROW_HEIGHT / 2);
       const manyOut = edges.length > 2;
       const device: PlacedDevice = { node, key: node.id, column: at, shape: manyOut ? 'bar' : node.device.model.step === 'deliver' ? 'outlet' : 'peg', lane: 0, top: middle - half, bottom: middle + half };
-      const leave = manyOut ? exits(device, edges.length) : edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 16);
+      const leave = manyOut ? exits(device, edges.length) : edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22);
       device.top = Math.min(device.top, (leave[0] ?? Infinity) - 12);
       device.bottom = Math.max(device.bottom, (leave.at(-1) ?? -Infinity) + 12);
       place(device);
@@ -300,6 +302,20 @@ interface Draft {
 }
 
 const widthOf = (device: PlacedDevice): number => (device.shape === 'bar' ? BAR_WIDTH : PEG_WIDTH);
+
+/** The longest part of a bar between the bridges over it. */
+const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; height: number } => {
+  const cuts = strands.filter((strand) => strand.bridges.some(({ x }) => x === bar.x) && strand.y1 > bar.y && strand.y1 < bar.y + bar.height).map((strand) => strand.y1).sort((a, b) => a - b);
+  const edges = [bar.y, ...cuts, bar.y + bar.height];
+  let best = { y: bar.y, height: 0 };
+  edges.slice(1).forEach((end, index) => {
+    const start = edges[index] ?? bar.y;
+    const y = index === 0 ? start : start + 6;
+    const height = end - y - (index === cuts.length ? 0 : 14);
+    if (height > best.height) best = { y, height };
+  });
+  return best;
+};
 
 /** Gives every column its width and turns rows and lanes into positions. */
 const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn, rowsEnd }: Draft): LoomLayout => {
@@ -345,16 +361,17 @@ const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn, rowsE
     const x1 = from.x + from.width;
     const x2 = to.x;
     const y2 = to.shape === 'bar' ? strand.y : to.y + to.height / 2;
-    const bendX = Math.max(x1 + READING_WIDTH + 8, (columns[strand.toColumn]?.x ?? x2) - 26);
+    const bendX = Math.max(x1 + READING_WIDTH + 4, (columns[strand.toColumn]?.x ?? x2) - 22);
     const bridges: { x: number; width: number }[] = [];
     for (let at = from.column; at <= strand.toColumn; at++)
       for (const node of byColumn.get(at) ?? [])
         if (node !== from && node !== to && node.x >= x1 && node.x + node.width <= x2 && strand.y > node.y && strand.y < node.y + node.height) bridges.push({ x: node.x, width: node.width });
     return [{ linkId: edge.id, fromKey: from.key, toKey, family: edge.from.port.family, x1, y1: strand.y, x2, y2, bendX: Math.min(bendX, x2), bridges, fromPort: edge.from.port.name, toPort: edge.to.port.name }];
   });
+  const named = nodes.map((node): LoomNode => (node.shape === 'bar' ? { ...node, label: freePart(node, drawn) } : node));
   const bottom = nodes.reduce((lowest, node) => Math.max(lowest, node.y + node.height), rowsEnd);
   const bridged = drawn.reduce((sum, strand) => sum + strand.bridges.length, 0);
-  return { grouping, nodes, strands: drawn, groups, columns, width, height: bottom + MARGIN, bridged };
+  return { grouping, nodes: named, strands: drawn, groups, columns, width, height: bottom + MARGIN, bridged };
 };
 
 /**

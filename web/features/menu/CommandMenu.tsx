@@ -34,7 +34,7 @@ export const CommandMenu = ({ analysis, rigId, onClose }: Props) => {
   const [query, setQuery] = useState('');
   const input = useRef<HTMLInputElement>(null);
   const toLoom = () => router.push(`/rigs/${rigId}`);
-  const download = (as: string) => window.location.assign(`/api/rigs/${rigId}/export?as=${as}`);
+  const download = (as: string) => Object.assign(document.createElement('a'), { href: `/api/rigs/${rigId}/export?as=${as}`, download: '' }).click();
 
   const actions: Readonly<Record<string, readonly Action[]>> = {
     'Do': [

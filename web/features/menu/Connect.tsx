@@ -39,7 +39,6 @@ export const Connect = ({ analysis, deviceId, portId, onClose }: Props) => {
   const go = (next: () => void) => {
     setQuery('');
     next();
-    input.current?.focus();
   };
 
   const join = (key: string) => {

@@ -48,6 +48,8 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
       if (opened.store.getState().save.state !== 'saved') event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
+    // A session needs the browser's storage, so it can only be opened here.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
     setSession(opened);
     return () => {
       clearTimeout(timer);

@@ -1,5 +1,4 @@
 import type { Stage } from '../../graph';
-import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
 import { AS_RECEIVED, choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
 import { framesPerSecond, parseFormat, type Format } from '../../units';
@@ -64,5 +63,3 @@ export const sourceSwitch = (stage: Stage, control: boolean | string | undefined
   typeof control === 'string' && settingOf(sourceOf(stage).at.device.device, control) !== value
     ? [{ label, command: { type: 'setControl', deviceId: sourceOf(stage).at.device.id, control, value } }]
     : [];
-
-export { sourceOf, stagesOf };

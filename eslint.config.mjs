@@ -1,0 +1,34 @@
+import js from '@eslint/js';
+import next from 'eslint-config-next/core-web-vitals';
+import ts from 'typescript-eslint';
+
+const forWeb = (entries) => entries.map((entry) => ({ ...entry, files: ['web/**/*.{ts,tsx}'], settings: { ...entry.settings, next: { rootDir: 'web' }, react: { version: '19' } } }));
+
+export default ts.config(
+  { ignores: ['**/node_modules/', '**/.next/', '.local/', '**/next-env.d.ts', 'web/server/migrations/', 'test-results/', 'playwright-report/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...forWeb(next.filter((entry) => !entry.ignores || entry.rules)),
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'eqeqeq': 'error',
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  {
+    // The engine: no interface, no network, no database, no clock, no randomness.
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: ['react', 'react-dom', 'next', 'next/*', '@chakra-ui/*', 'drizzle-orm', 'postgres', 'node:*', 'fs', 'path', '@/*', '**/web/**'], message: 'core has no interface, no network, no files and no database.' }] }],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'core has no randomness.' }, { object: 'Date', property: 'now', message: 'core has no clock.' }],
+    },
+  },
+  { files: ['cli/**', 'bench/**', 'demo/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+);

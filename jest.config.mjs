@@ -1,0 +1,10 @@
+/** Core and server are tested in Node; the browser is Playwright's. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core/src', '<rootDir>/web', '<rootDir>/cli', '<rootDir>/demo'],
+  testMatch: ['**/*.test.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/web/.next'],
+  transform: { '^.+\\.[mc]?[jt]sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }] },
+  transformIgnorePatterns: ['/node_modules/(?!(ts-graphviz|@ts-graphviz|nanoid)/)'],
+  moduleNameMapper: { '^@echo-loom/core$': '<rootDir>/core/src/index.ts', '^@/(.*)$': '<rootDir>/web/$1' },
+};
