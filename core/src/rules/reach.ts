@@ -18,11 +18,14 @@ export const linkLoads = (measured: Measured): ReadonlyMap<string, number> => {
 };
 
 /** A cable that would carry the load over the length, and its reach. */
-const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] =>
-  otherCables(edge)
-    .filter((id) => reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM && (cable(id).maxGbps ?? Infinity) >= Math.min(gbps, cable(edge.link.cable.kind).maxGbps ?? Infinity))
+const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => {
+  // A USB cable of a lower class would slow the device down.
+  const neededGbps = edge.from.port.family === 'usb' ? (cable(edge.link.cable.kind).maxGbps ?? 0) : gbps;
+  return otherCables(edge)
+    .filter((id) => reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM && (cable(id).maxGbps ?? Infinity) >= neededGbps)
     .slice(0, 1)
     .map((id) => ({ label: `Use ${cable(id).name}`, command: { type: 'setCable', linkId: edge.id, cable: { kind: id, lengthM: edge.link.cable.lengthM } } }));
+};
 
 /** The rule of reach for one family of cables: warn from the house share, stop beyond. */
 export const reachRule = (area: Area, code: string, families: readonly PortFamily[], texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>): Rule => ({

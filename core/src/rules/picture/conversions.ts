@@ -1,6 +1,6 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
-import type { Format } from '../../units';
+import { formatName, type Format } from '../../units';
 
 /** A place where a device takes one format and sends another. */
 export interface Conversion {
@@ -9,7 +9,7 @@ export interface Conversion {
   readonly to: Format;
 }
 
-/** Every change of format on the way of a picture, once for each source and device. */
+/** Every change of format on the way of a picture, once for each input and format it leaves in. */
 export const conversions = (measured: Measured): Conversion[] => {
   const seen = new Set<string>();
   const found: Conversion[] = [];
@@ -17,8 +17,9 @@ export const conversions = (measured: Measured): Conversion[] => {
     if (stage.signal !== 'picture' || stage.via.by !== 'route' || !stage.parent) continue;
     const from = measured.picture[stage.parent.index]?.format;
     const to = measured.picture[stage.index]?.format;
-    const key = `${stage.parent.at.index} ${stage.at.device.id}`;
-    if (!from || !to || from === to || seen.has(key)) continue;
+    if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends)) continue;
+    const key = `${stage.parent.at.index} ${stage.at.device.id} ${formatName(to)}`;
+    if (seen.has(key)) continue;
     seen.add(key);
     found.push({ stage, from, to });
   }

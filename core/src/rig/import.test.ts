@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { importRig, type Imported } from './import';
+import { rigJsonSchema, rigToJson, patchSheetCsv, rigToDot } from './export';
+import { apply } from './apply';
+import { RigDraft } from './draft';
+
+const file = (name: string): string => readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`), 'utf8');
+const nightTide = file('night-tide');
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const read = (text: string): Imported => importRig(bytes(text));
+const problems = (imported: Imported): string[] => (imported.ok ? [] : imported.problems.map(({ path: at, says }) => `${at}: ${says}`));
+
+describe('importing a rig', () => {
+  it('gives back exactly what was exported', () => {
+    for (const name of ['night-tide', 'second-firing']) {
+      const imported = read(file(name));
+      expect(imported.ok && rigToJson(imported.rig)).toBe(file(name));
+    }
+  });
+  it('brings version 1 up to the present one: places become records', () => {
+    const old = JSON.parse(nightTide) as { version: number; places?: unknown; devices: Record<string, Record<string, unknown>> };
+    old.version = 1;
+    delete old.places;
+    for (const device of Object.values(old.devices)) {
+      if (device['placeId'] !== null) device['place'] = 'Kitchen table';
+      delete device['placeId'];
+    }
+    const imported = read(JSON.stringify(old));
+    expect(problems(imported)).toEqual([]);
+    expect(imported.ok && imported.rig.places).toEqual({ 'kitchen-table': { name: 'Kitchen table', order: 0 } });
+    expect(imported.ok && imported.rig.devices['host-mic']?.placeId).toBe('kitchen-table');
+  });
+  it.each<[string, string, RegExp]>([
+    ['an empty file', '', /^file: expected a rig; this file is empty/],
+    ['a file that is not JSON', '{"version": 2,}', /^file: line 1, column \d+: this is not JSON/],
+    ['a list', '[]', /^the document: /],
+    ['a newer version', nightTide.replace('"version": 2', '"version": 9'), /^version: this file is of version 9/],
+    ['a version that never was', nightTide.replace('"version": 2', '"version": 0'), /^version: expected a version from 1 to 2/],
+    ['a resistance of the wrong kind', nightTide.replace('"inputOhms": 3000', '"inputOhms": "3000"'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: /],
+    ['a negative resistance', nightTide.replace('"inputOhms": 3000', '"inputOhms": -1'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: .*(>|above|Too small)/],
+    ['a field nobody knows', nightTide.replace('"notes":', '"colour": "red", "notes":'), /^colour: there is no such field/],
+    ['a gain out of range', nightTide.replace('"gain-1": 54', '"gain-1": 99'), /^devices\.interface\.settings\.gain-1: Gain 1 goes from 0 to 54 dB; 99 is outside/],
+    ['a cable to a device that is not there', nightTide.replace('"deviceId": "tracks"', '"deviceId": "nowhere"'), /^links\.[a-z0-9-]+\.to\.deviceId: there is no device "nowhere"/],
+    ['the same id twice', nightTide.replace('"host-mic": {', '"host-mic": {}, "host-mic": {'), /^devices\.host-mic: this key or id stands here twice/],
+    ['a prototype key', nightTide.replace('"notes":', '"__proto__": {"x": 1}, "notes":'), /^__proto__: this key is not allowed/],
+    ['a constructor as an id', nightTide.replace('"host-mic": {', '"constructor": {'), /^devices\.constructor: this key is not allowed/],
+    ['nesting without end', '['.repeat(100_000), /^file: line 1, column 41: nested deeper than 40 levels/],
+  ])('refuses %s and says where', (_what, text, says) => expect(problems(read(text))[0]).toMatch(says));
+  it('refuses bytes that are not UTF-8, and UTF-16', () => {
+    expect(problems(importRig(new Uint8Array([0x7b, 0xff, 0x7d])))).toEqual(['file: expected UTF-8 text; some bytes are not']);
+    expect(problems(importRig(new Uint8Array([0xff, 0xfe, 0x7b, 0x00])))).toEqual(['file: expected UTF-8 text; this is UTF-16']);
+  });
+  it('refuses a file over 10 MB', () => expect(problems(importRig(new Uint8Array(10 * 1024 * 1024 + 1)))[0]).toMatch(/^file: expected at most 10 MB/));
+  it('names the plug that is one too many', () => {
+    const document = JSON.parse(nightTide) as { links: Record<string, unknown> };
+    document.links['twice'] = document.links['host-mic-out-to-interface'];
+    expect(problems(read(JSON.stringify(document)))[0]).toMatch(/^links\.[a-z-]+\.from: this port already holds link/);
+  });
+});
+
+/** Every path in a document with the value there. */
+const pathsOf = (value: unknown, at: (string | number)[] = []): (string | number)[][] =>
+  typeof value !== 'object' || value === null ? [at] : [at, ...Object.entries(value).flatMap(([key, item]) => pathsOf(item, [...at, Array.isArray(value) ? Number(key) : key]))];
+
+const edit = (document: unknown, at: readonly (string | number)[], change: (parent: Record<string, unknown>, key: string) => void): void => {
+  let parent = document as Record<string, unknown>;
+  for (const key of at.slice(0, -1)) parent = parent[String(key)] as Record<string, unknown>;
+  change(parent, String(at.at(-1)));
+};
+
+describe('2,000 broken files and more', () => {
+  const paths = pathsOf(JSON.parse(nightTide)).filter((at) => at.length > 0);
+  const junk = fc.oneof(fc.constant(null), fc.constant([]), fc.constant({}), fc.string(), fc.double(), fc.boolean(), fc.constant('__proto__'), fc.constant(1e308), fc.object({ maxDepth: 2 }));
+  const broken = fc.record({ at: fc.constantFrom(...paths), how: fc.constantFrom('replace', 'remove', 'add', 'rename'), value: junk, key: fc.constantFrom('constructor', 'toString', 'zz', 'Not An Id', '', 'hasOwnProperty') });
+  it('refuses each with a path or reads it as a sound rig, never throws, and changes nothing', () => {
+    let refused = 0;
+    const before = rigToJson(new RigDraft('Before').build());
+    const shelf = new RigDraft('Before').build();
+    fc.assert(fc.property(broken, ({ at, how, value, key }) => {
+      const document: unknown = JSON.parse(nightTide);
+      edit(document, at, (parent, last) => {
+        if (how === 'replace') parent[last] = value;
+        else if (how === 'remove') delete parent[last];
+        else if (how === 'add') parent[key] = value;
+        else {
+          parent[key] = parent[last];
+          delete parent[last];
+        }
+      });
+      const imported = read(JSON.stringify(document));
+      if (imported.ok) expect(read(rigToJson(imported.rig)).ok).toBe(true);
+      else {
+        refused++;
+        expect(imported.problems.length).toBeGreaterThan(0);
+        for (const problem of imported.problems) expect(problem.path.length * problem.says.length).toBeGreaterThan(0);
+      }
+    }), { numRuns: 1600 });
+    fc.assert(fc.property(fc.nat(nightTide.length - 1), fc.nat(200), fc.string({ maxLength: 8 }), (from, length, text) => {
+      const imported = read(nightTide.slice(0, from) + text + nightTide.slice(from + length));
+      if (!imported.ok) refused++;
+      else expect(read(rigToJson(imported.rig)).ok).toBe(true);
+    }), { numRuns: 1400 });
+    expect(refused).toBeGreaterThan(2000);
+    expect(Object.prototype).not.toHaveProperty('x');
+    expect(rigToJson(shelf)).toBe(before);
+  });
+});
+
+describe('exporting a rig', () => {
+  it('writes the patch sheet with formulas made harmless', () => {
+    const rig = apply(new RigDraft('Sheet').device('mic', 'mic-dynamic-stage').device('interface', 'interface-2', { name: 'Interface' }).link('mic.out', 'interface.mic-1', 3).build(), { type: 'renameDevice', deviceId: 'mic', name: '=HYPERLINK("x")' });
+    expect(patchSheetCsv(rig)).toBe('Cable,From device,From port,To device,To port,Cable kind,Length m\r\n1,"\'=HYPERLINK(""x"")",Output,Interface,Input 1,Balanced audio cable,3\r\n');
+  });
+  it('writes the graph with names that need quoting', () => {
+    const rig = new RigDraft('Graph').device('mic', 'mic-dynamic-stage', { name: 'The "good" one' }).device('interface', 'interface-2').link('mic.out', 'interface.mic-1', 3).build();
+    expect(rigToDot(rig)).toContain('label = "The \\"good\\" one"');
+    expect(rigToDot(rig)).toContain('"mic" -> "interface"');
+  });
+  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 2 } } }));
+});
