@@ -1,6 +1,7 @@
 /** Core and server are tested in Node; the browser is Playwright's. */
 export default {
   testEnvironment: 'node',
+  testTimeout: 60_000,
   roots: ['<rootDir>/core/src', '<rootDir>/web', '<rootDir>/cli', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],

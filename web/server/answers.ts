@@ -33,8 +33,8 @@ const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'CONNECT_TIMEOUT
 
 /** Whether an error means that the database is away, not that something is wrong with the request. */
 export const isDatabaseAway = (error: unknown): boolean => {
-  for (let at: unknown = error; at instanceof Error; at = at.cause) {
-    const { code } = at as Error & { code?: unknown };
+  for (let at: unknown = error; typeof at === 'object' && at !== null; at = 'cause' in at ? at.cause : null) {
+    const code = 'code' in at ? at.code : undefined;
     if (typeof code === 'string' && (CONNECTION_CODES.has(code) || code.startsWith('08'))) return true;
   }
   return false;

@@ -97,15 +97,17 @@ describe('saving', () => {
   });
 });
 
+/** Entry ids are never given twice, also after a reload. */
+let entryCount = 0;
+
 /** A browser's session whose door leads straight to the server's functions, with a line that can be cut. */
 const browser = async (id: string, author: string): Promise<{ session: RigSession; line: { cut: boolean; lostAnswers: number } }> => {
   const found = await findRig(id);
   if (!found) throw new Error('the rig is not there');
   const line = { cut: false, lostAnswers: 0 };
-  let n = 0;
   const door: SessionDoor = {
     author,
-    newId: () => `${author}-entry-${n++}`,
+    newId: () => `${author}-entry-${entryCount++}`,
     send: async (request) => {
       if (line.cut) throw new Error('The server does not answer.');
       const answer = await saveEntries(id, JSON.parse(JSON.stringify(request)) as typeof request);

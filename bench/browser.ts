@@ -1,0 +1,35 @@
+import { chromium } from '@playwright/test';
+import { rigToJson, type Rig } from '@echo-loom/core';
+import { Application } from '../e2e/application';
+
+/** From an edit in the real browser until its reading has been drawn, on one rig. Needs a build and a database. */
+export const editToReading = async (rig: Rig, loopMs: number): Promise<void> => {
+  const application = await Application.open(false);
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const answer = (await (await page.request.post(`${application.url}/api/rigs/import`, { data: Buffer.from(rigToJson(rig)), headers: { 'content-type': 'application/json' } })).json()) as { id: string };
+    await page.goto(`${application.url}/rigs/${answer.id}`);
+    await page.locator('[data-item="device:mic-1-0"]').click();
+    const field = page.getByLabel('Distance from the mouth');
+    const times: number[] = [];
+    for (let n = 0; n < 30; n++) {
+      await field.focus();
+      // The arrow key steps the distance; the reading beside the microphone must change.
+      times.push(await page.evaluate(async () => {
+        const reading = () => document.querySelector('[data-item="link:mic-1-0-out-to-desk-0"]')?.textContent ?? '';
+        const before = reading();
+        const start = performance.now();
+        document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+        while (reading() === before && performance.now() - start < 5000) await new Promise((done) => requestAnimationFrame(done));
+        return performance.now() - start;
+      }));
+    }
+    const sorted = times.slice(5).sort((a, b) => a - b);
+    const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
+    console.log(`edit to reading in the browser, ${Object.keys(rig.devices).length} devices: ${at(0.5).toFixed(0)} ms median, ${at(0.95).toFixed(0)} ms at the 95th percentile, ${(at(0.5) / loopMs).toFixed(2)} yardsticks`);
+  } finally {
+    await browser.close();
+    await application.kill();
+  }
+};
