@@ -13,20 +13,32 @@ export const nameOf = (node: PortNode): string => `${node.device.device.name}, $
 /** The stage a finding points at, in the analysis it came from. */
 export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined => (index === undefined ? undefined : traced.stages[index]);
 
-/** Stages of one signal that satisfy a test, each place in the rig once: many threads share the way through a device. */
-export const stagesWhere = (measured: Measured, signal: Stage['signal'], test: (stage: Stage) => boolean): Stage[] => {
-  const seen = new Set<string>();
-  const found: Stage[] = [];
-  for (const stage of measured.traced.stages) {
-    if (stage.signal !== signal || !test(stage)) continue;
-    const parent = stage.parent?.at.index ?? -1;
-    const key = `${sourceOf(stage).at.index} ${parent} ${stage.at.index}`;
+/** Places of an analysis, each once; kept as long as the analysis is, since most rules ask for them. */
+const distinctPlaces = new WeakMap<Measured['traced'], Readonly<Record<Stage['signal'], readonly Stage[]>>>();
+
+const placesOf = (measured: Measured): Readonly<Record<Stage['signal'], readonly Stage[]>> => {
+  const { traced, graph } = measured;
+  const known = distinctPlaces.get(traced);
+  if (known) return known;
+  const ports = graph.ports.length;
+  const roots = new Int32Array(traced.stages.length);
+  const seen = new Set<number>();
+  const places: Record<Stage['signal'], Stage[]> = { picture: [], sound: [] };
+  for (const stage of traced.stages) {
+    const root = stage.parent ? (roots[stage.parent.index] ?? 0) : stage.at.index;
+    roots[stage.index] = root;
+    // Source, last place and place as one number: at most 50,000³, well inside what a double counts exactly.
+    const key = ((root * ports + (stage.parent?.at.index ?? stage.at.index)) * ports + stage.at.index) * 2 + (stage.signal === 'sound' ? 1 : 0);
     if (seen.has(key)) continue;
     seen.add(key);
-    found.push(stage);
+    places[stage.signal].push(stage);
   }
-  return found;
+  distinctPlaces.set(traced, places);
+  return places;
 };
+
+/** Stages of one signal that satisfy a test, each place in the rig once: many threads share the way through a device. */
+export const stagesWhere = (measured: Measured, signal: Stage['signal'], test: (stage: Stage) => boolean): Stage[] => placesOf(measured)[signal].filter(test);
 
 export const sourceOf = (stage: Stage): Stage => {
   let at = stage;
