@@ -26,7 +26,7 @@ const connect = async (page: Page, device: string, port: string | null, far: str
     await expect(page.getByRole('dialog')).toContainText(`Connect ${device}, ${port}`);
   }
   await page.keyboard.type(far);
-  await expect(page.locator('[cmdk-item][data-selected="true"]')).toContainText(far.split(' ')[0] ?? far);
+  await expect(page.locator('[cmdk-item][data-selected="true"]')).toContainText(new RegExp(far.split(' ')[0] ?? far, 'i'));
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeHidden();
 };
