@@ -4,8 +4,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: '.local/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

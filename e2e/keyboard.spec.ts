@@ -37,7 +37,7 @@ test('a rig from blank with the keyboard alone: zero stops, reload, history, und
   await page.getByRole('button', { name: 'New rig' }).first().focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
-  await expect(page.getByLabel('Name')).toBeFocused();
+  await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
   await page.keyboard.type('By hand');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This rig is empty.')).toBeVisible();

@@ -68,7 +68,7 @@ test('an edit that was said to be saved survives kill -9, and PostgreSQL may sto
 test('the shelf: new from a starting point, duplicate, rename, delete with undo, export and import', async ({ page, demo }) => {
   await page.goto(demo.url);
   await page.getByRole('button', { name: 'New rig' }).click();
-  await page.getByLabel('Name').fill('Shelf test');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Shelf test');
   await page.getByText('Solo at a desk').click();
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/0');
@@ -80,7 +80,7 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await more('Shelf test', 'Duplicate');
   await expect(page.getByRole('article', { name: 'Shelf test copy' })).toBeVisible();
   await more('Shelf test copy', 'Rename');
-  await page.getByLabel('Name').fill('Renamed rig');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Renamed rig');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
   await expect(page.getByRole('article', { name: 'Renamed rig' })).toBeVisible();
   await more('Renamed rig', 'Delete');
@@ -93,6 +93,7 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await expect(page.getByRole('dialog', { name: 'Not imported' })).toContainText(/devices\.[a-z0-9-]+\.model\.ports\.[a-z0-9-]+\.inputOhms/);
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).last().click();
   await page.getByLabel('Rig file').setInputFiles({ name: 'second.json', mimeType: 'application/json', buffer: exported });
+  await page.waitForURL(/\/rigs\//);
   await expect(page.getByRole('heading', { name: 'Second Firing' })).toBeVisible();
   const again = await (await page.request.get(`${page.url().replace('/rigs/', '/api/rigs/')}/export?as=json`)).body();
   expect(again.equals(exported)).toBe(true);

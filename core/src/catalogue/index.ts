@@ -28,14 +28,5 @@ const KIND_WORDS: Readonly<Partial<Record<Kind, string>>> = {
   computer: 'pc', stream: 'live broadcast', recording: 'file', call: 'caller remote guest', display: 'screen', phone: 'mobile', booster: 'gain lift',
 };
 
-/**
- * Classes that match every word of a query, best first: those with the words in the name before those with them elsewhere.
- * An empty query gives the whole catalogue in its order.
- */
-export const searchCatalogue = (query: string): readonly Model[] => {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-  const text = (model: Model) => `${model.name} ${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''} ${model.about}`.toLowerCase();
-  const inName = (model: Model) => words.every((word) => model.name.toLowerCase().includes(word));
-  const found = CATALOGUE.filter((model) => words.every((word) => text(model).includes(word)));
-  return [...found.filter(inName), ...found.filter((model) => !inName(model))];
-};
+/** Words a class is found by besides its name and what is said about it. */
+export const searchWords = (model: Model): string => `${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''}`.trim();

@@ -1,11 +1,7 @@
 /** Level relative to √0.6 V RMS. @unit dBu */
 export type Dbu = number;
-/** Level relative to a full-scale sine, RMS against RMS. @unit dBFS @max 0 for a sine; peaks reach +3 */
-export type Dbfs = number;
 /** A ratio of levels. @unit dB */
 export type Decibels = number;
-/** Sound pressure level re 20 µPa. @unit dB SPL */
-export type DbSpl = number;
 
 /** 0 dBu in volts RMS. @source IEC 60027-3 */
 export const ZERO_DBU_VOLTS = Math.sqrt(0.6);
@@ -14,7 +10,6 @@ export const ONE_PASCAL_DB_SPL = 94;
 
 /** @param volts RMS, above 0 */
 export const voltsToDbu = (volts: number): Dbu => 20 * Math.log10(volts / ZERO_DBU_VOLTS);
-export const dbuToVolts = (levelDbu: Dbu): number => ZERO_DBU_VOLTS * 10 ** (levelDbu / 20);
 /** 0 dBV = 1 V RMS = +2.218 dBu. @source IEC 60027-3 */
 export const dbvToDbu = (levelDbv: number): Dbu => levelDbv + 20 * Math.log10(1 / ZERO_DBU_VOLTS);
 

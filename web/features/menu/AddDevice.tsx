@@ -1,6 +1,6 @@
 'use client';
 
-import { CATALOGUE, classById, freeId, type Rig } from '@echo-loom/core';
+import { CATALOGUE, classById, freeId, searchWords, type Rig } from '@echo-loom/core';
 import { useRef, useState } from 'react';
 import { useLoomView } from '@/features/loom/view';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -9,15 +9,10 @@ import { PickList, type PickGroup } from '@/ui/PickList';
 
 const STEP_HEADINGS = { 'source': 'Sources', 'lift': 'Lift', 'shape': 'Shape', 'combine': 'Combine', 'take in': 'Take in', 'make': 'Make', 'deliver': 'Deliver', 'hear and see': 'Hear and see' } as const;
 
-const KIND_WORDS: Readonly<Record<string, string>> = {
-  microphone: 'mic voice', wireless: 'mic radio', interface: 'audio preamp usb', capture: 'grabber hdmi usb', switcher: 'vision mixer', mixer: 'desk console', computer: 'pc machine',
-  stream: 'live broadcast', recording: 'file', call: 'caller remote guest', display: 'screen', phone: 'mobile', booster: 'gain lift',
-};
-
 const GROUPS: readonly PickGroup[] = Object.entries(STEP_HEADINGS).map(([step, heading]) => ({
   heading,
   items: CATALOGUE.filter((model) => model.step === step).map((model) => ({
-    key: model.classId ?? model.name, label: model.name, about: model.about, words: `${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''}`,
+    key: model.classId ?? model.name, label: model.name, about: model.about, words: searchWords(model),
   })),
 }));
 
