@@ -1,6 +1,6 @@
 import type { Model, PicturePort, Port, Route } from '../rig/model';
 import {
-  accepting, AT_ONCE, captureFormats, choice, deviceClass, each, encodings, formats, gain, hdmi, HD_30, HD_60, idsOf, lineIn, preampToDigital, route, sdi, software,
+  accepting, AT_ONCE, captureFormats, choice, deviceClass, each, encodings, formats, gain, hdmi, HD_30, HD_60, idsOf, lineOut, preampToDigital, route, sdi, software,
   UHD_30, UHD_60, usbDevice, usbHost, consumerIn, type FormatText, type Encoding,
 } from './parts';
 import type { UsbPort } from '../rig/model';
@@ -200,7 +200,7 @@ export const outlets: readonly Model[] = [
   }),
   deviceClass('converter-line', {
     name: 'Line level converter, −10 dBV to +4 dBu', kind: 'converter', step: 'lift', about: 'Lifts consumer line to professional line and balances it.',
-    ports: { in: consumerIn('Input', 10), out: { ...lineIn('Output'), direction: 'out', inputOhms: undefined, maxInDbu: undefined, sourceOhms: 150, maxOutDbu: 22 } },
+    ports: { in: consumerIn('Input', 10), out: lineOut('Output', 22) },
     routes: { lift: route('in', 'out', AT_ONCE, { sound: { gain: { db: 11.78 }, ownNoiseDbu: -100 } }) },
   }),
 ];
