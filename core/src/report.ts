@@ -4,7 +4,7 @@ import { stagesOf, type Stage } from './graph';
 import type { Command } from './rig';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from './sound';
 import { formatName } from './units';
-import { isConversion, stagesWhere } from './rules/places';
+import { conversions } from './rules/places';
 
 /** An analysis as plain JSON, for programs. */
 export interface Report {
@@ -64,7 +64,7 @@ export const report = (analysis: Analysis): Report => ({
       }),
     };
   }),
-  voices: stagesWhere(analysis, 'sound', isConversion).flatMap((stage) => {
+  voices: conversions(analysis).flatMap((stage) => {
     const figures = voiceFigures(analysis, stage);
     return figures ? [{ ...figures, converter: `${stage.at.device.id}.${stage.parent?.at.id ?? ''}` }] : [];
   }),

@@ -8,7 +8,7 @@ export interface PortNode {
   readonly device: DeviceNode;
   readonly id: string;
   readonly port: Port;
-  readonly links: LinkEdge[];
+  readonly links: readonly LinkEdge[];
   /** Routes that begin at this port */
   readonly routes: readonly RouteOfModel[];
 }
@@ -16,7 +16,13 @@ export interface PortNode {
 export interface DeviceNode {
   readonly id: string;
   readonly device: Device;
-  readonly ports: ReadonlyMap<string, PortNode>;
+  readonly ports: DevicePorts;
+}
+
+/** The ports of a device, by id and in the order of its model. */
+export interface DevicePorts<P extends PortNode = PortNode> {
+  get(portId: string): P | undefined;
+  values(): readonly P[];
 }
 
 export interface LinkEdge {
@@ -24,11 +30,17 @@ export interface LinkEdge {
   readonly link: Link;
   readonly from: PortNode;
   readonly to: PortNode;
+  /** This link as a way a signal takes: one object for every stage that arrives by it */
+  readonly via: { readonly by: 'link'; readonly link: LinkEdge };
 }
 
 export interface RouteOfModel {
   readonly id: string;
   readonly route: Route;
+  /** Carries sound and does nothing to it: no gain, noise, conversion or limit */
+  readonly isUnity: boolean;
+  /** This route as a way a signal takes: one object for every stage that leaves by it */
+  readonly via: { readonly by: 'route'; readonly route: RouteOfModel };
 }
 
 /** The rig with every reference resolved: ports, links and inner routes. */
@@ -40,6 +52,35 @@ export interface Graph {
 }
 
 const NO_ROUTES: readonly RouteOfModel[] = [];
+const NO_LINKS: readonly LinkEdge[] = [];
+
+const CHANGES_NOTHING = new Set(['passesPhantom']);
+
+class CompiledRoute implements RouteOfModel {
+  readonly via = { by: 'route', route: this } as const;
+  readonly isUnity: boolean;
+  constructor(readonly id: string, readonly route: Route) {
+    this.isUnity = route.sound !== undefined && Object.keys(route.sound).every((key) => CHANGES_NOTHING.has(key));
+  }
+}
+
+class CompiledLink implements LinkEdge {
+  readonly via = { by: 'link', link: this } as const;
+  constructor(readonly id: string, readonly link: Link, readonly from: PortNode, readonly to: PortNode) {}
+}
+
+/** Most ports of a rig hold no plug, so a port gets a list of its own with its first link. */
+class CompiledPort implements PortNode {
+  private plugs: LinkEdge[] | null = null;
+  constructor(readonly index: number, readonly device: DeviceNode, readonly id: string, readonly port: Port, readonly routes: readonly RouteOfModel[]) {}
+  get links(): readonly LinkEdge[] {
+    return this.plugs ?? NO_LINKS;
+  }
+  plug(edge: LinkEdge): void {
+    if (this.plugs) this.plugs.push(edge);
+    else this.plugs = [edge];
+  }
+}
 
 /** Routes by the port they begin at. Models are immutable and shared from edit to edit, so each is indexed once. */
 const routeIndex = new WeakMap<Model, ReadonlyMap<string, readonly RouteOfModel[]>>();
@@ -49,48 +90,85 @@ const routesByPort = (model: Model): ReadonlyMap<string, readonly RouteOfModel[]
   const index = new Map<string, RouteOfModel[]>();
   for (const id of Object.keys(model.routes).sort()) {
     const route = entry(model.routes, id);
-    for (const from of route?.from ?? []) {
-      const routes = index.get(from) ?? [];
-      if (route) routes.push({ id, route });
-      index.set(from, routes);
+    if (!route) continue;
+    const compiled = new CompiledRoute(id, route);
+    for (const from of route.from) {
+      const routes = index.get(from);
+      if (routes) routes.push(compiled);
+      else index.set(from, [compiled]);
     }
   }
   routeIndex.set(model, index);
   return index;
 };
 
+interface PortIndex {
+  readonly entries: readonly (readonly [string, Port])[];
+  /** Position of a port in `entries`, by its id */
+  readonly at: ReadonlyMap<string, number>;
+}
+const portIndexes = new WeakMap<Model, PortIndex>();
+const portsOf = (model: Model): PortIndex => {
+  const known = portIndexes.get(model);
+  if (known) return known;
+  const entries = Object.entries(model.ports);
+  const index = { entries, at: new Map(entries.map(([id], position) => [id, position])) };
+  portIndexes.set(model, index);
+  return index;
+};
+
+/** Looks ports up by the index of their model, so that no device needs one of its own. */
+class CompiledPorts implements DevicePorts<CompiledPort> {
+  readonly list: CompiledPort[] = [];
+  constructor(private readonly at: PortIndex['at']) {}
+  get(portId: string): CompiledPort | undefined {
+    const position = this.at.get(portId);
+    return position === undefined ? undefined : this.list[position];
+  }
+  values(): readonly CompiledPort[] {
+    return this.list;
+  }
+}
+
 /** Whether a route is open under the device's present settings. */
 export const isOpen = (device: Device, route: Route): boolean =>
   route.when === undefined || settingOf(device, route.when.control) === route.when.is;
 
+/** Links in the order of their ids. The collection is immutable and most edits leave it alone, so it is sorted once. */
+const sortedLinks = new WeakMap<Rig['links'], readonly (readonly [string, Link])[]>();
+const linksInOrder = (links: Rig['links']): readonly (readonly [string, Link])[] => {
+  const known = sortedLinks.get(links);
+  if (known) return known;
+  const sorted = Object.entries(links).sort(([a], [b]) => (a < b ? -1 : 1));
+  sortedLinks.set(links, sorted);
+  return sorted;
+};
+
 /** @param rig consistent: every link's ends exist */
 export const compile = (rig: Rig): Graph => {
-  const devices = new Map<string, DeviceNode>();
+  const devices = new Map<string, Omit<DeviceNode, 'ports'> & { readonly ports: CompiledPorts }>();
   const ports: PortNode[] = [];
   for (const [id, device] of inOrder(rig.devices)) {
-    const own = new Map<string, PortNode>();
-    const node: DeviceNode = { id, device, ports: own };
+    const index = portsOf(device.model);
     const routes = routesByPort(device.model);
-    for (const portId in device.model.ports) {
-      const port = entry(device.model.ports, portId);
-      if (!port) continue;
-      const portNode: PortNode = { index: ports.length, device: node, id: portId, port, links: [], routes: routes.get(portId) ?? NO_ROUTES };
-      own.set(portId, portNode);
+    const node = { id, device, ports: new CompiledPorts(index.at) };
+    for (const [portId, port] of index.entries) {
+      const portNode = new CompiledPort(ports.length, node, portId, port, routes.get(portId) ?? NO_ROUTES);
+      node.ports.list.push(portNode);
       ports.push(portNode);
     }
     devices.set(id, node);
   }
   const at = (end: End) => devices.get(end.deviceId)?.ports.get(end.portId);
   const links = new Map<string, LinkEdge>();
-  for (const id of Object.keys(rig.links).sort()) {
-    const link = entry(rig.links, id);
-    const from = link && at(link.from);
-    const to = link && at(link.to);
+  for (const [id, link] of linksInOrder(rig.links)) {
+    const from = at(link.from);
+    const to = at(link.to);
     if (!from || !to) continue;
-    const edge: LinkEdge = { id, link, from, to };
+    const edge = new CompiledLink(id, link, from, to);
     links.set(id, edge);
-    from.links.push(edge);
-    to.links.push(edge);
+    from.plug(edge);
+    to.plug(edge);
   }
   return { devices, ports, links };
 };

@@ -12,7 +12,9 @@ export interface Stage {
   readonly signal: Signal;
   readonly at: PortNode;
   readonly parent: Stage | null;
-  readonly via: { readonly by: 'source' } | { readonly by: 'link'; readonly link: LinkEdge } | { readonly by: 'route'; readonly route: RouteOfModel };
+  readonly via: { readonly by: 'source' } | LinkEdge['via'] | RouteOfModel['via'];
+  /** How many ways this source's signal has reached this port, this one counted */
+  readonly way: number;
 }
 
 /** One signal from its source to one destination. */
@@ -35,7 +37,7 @@ export interface Traced {
 }
 
 /** How many ways one source's signal is followed into the same port. More parallel ways than this are counted, not followed. */
-const WAYS_PER_PORT = 4;
+export const WAYS_PER_PORT = 4;
 
 const portCarries = ({ port }: PortNode, signal: Signal): boolean => {
   switch (port.family) {
@@ -51,11 +53,6 @@ const portCarries = ({ port }: PortNode, signal: Signal): boolean => {
   }
 };
 
-const isOnPath = (stage: Stage | null, port: PortNode): boolean => {
-  for (let at = stage; at; at = at.parent) if (at.at === port) return true;
-  return false;
-};
-
 /** The stages of a thread from its source to a stage. */
 export const stagesOf = (last: Stage): Stage[] => {
   const stages: Stage[] = [];
@@ -65,65 +62,96 @@ export const stagesOf = (last: Stage): Stage[] => {
 
 export const endName = (node: PortNode): string => `${node.device.id}.${node.id}`;
 
+/** Its name is needed for one thread in a hundred, and made when it is asked for. */
+class TracedThread implements Thread {
+  constructor(readonly signal: Signal, readonly source: PortNode, readonly end: PortNode, readonly last: Stage) {}
+  get id(): string {
+    return `${this.signal}:${endName(this.source)}>${endName(this.end)}${this.last.way > 1 ? `#${this.last.way}` : ''}`;
+  }
+}
+
+interface Exit {
+  readonly out: PortNode;
+  readonly via: RouteOfModel['via'];
+}
+
+/**
+ * The outputs a signal leaves by that has arrived at an in-port. An output with nothing in it counts only where the signal has no other way out,
+ * and then one for each route: there a producer asks what it would carry.
+ */
+const exitsOf = ({ routes, device }: PortNode, signal: Signal): readonly Exit[] => {
+  const exits: Exit[] = [];
+  for (const { route, via } of routes) {
+    if (!route[signal] || !isOpen(device.device, route)) continue;
+    for (const to of route.to) {
+      const out = device.ports.get(to);
+      if (out) exits.push({ out, via });
+    }
+  }
+  const wired = exits.filter(({ out }) => out.links.length > 0 || out.port.ends?.[signal] !== undefined);
+  return wired.length > 0 ? wired : exits.filter(({ via }, index) => exits[index - 1]?.via !== via);
+};
+
+const BY_SOURCE = { by: 'source' } as const;
+
 /** Walks every signal from every source through links and open routes to where it ends. */
 export const trace = (graph: Graph): Traced => {
   const stages: Stage[] = [];
   const threads: Thread[] = [];
   const lost: { signal: Signal; source: PortNode }[] = [];
   const cut = new Set<PortNode>();
+  /** By port: visits of the present source, the source that made them, and whether the way walked just now goes through it. */
   const visits = new Int32Array(graph.ports.length);
   const visitedBy = new Int32Array(graph.ports.length).fill(-1);
+  const isOnWay = new Uint8Array(graph.ports.length);
+  let root = 0;
+  let signal: Signal = 'picture';
+  let source: PortNode;
 
-  const follow = (source: PortNode, signal: Signal, root: number): void => {
-    const threadsBefore = threads.length;
-    const waysTo = new Map<PortNode, number>();
-    const step = (at: PortNode, parent: Stage | null, via: Stage['via']): void => {
-      if (visitedBy[at.index] !== root) {
-        visitedBy[at.index] = root;
-        visits[at.index] = 0;
-      }
-      const visit = (visits[at.index] ?? 0) + 1;
-      visits[at.index] = visit;
-      if (visit > WAYS_PER_PORT) {
-        cut.add(at);
-        return;
-      }
-      const stage: Stage = { index: stages.length, signal, at, parent, via };
-      stages.push(stage);
-      if (at.port.ends?.[signal]) end(stage);
-      if (via.by === 'link') arrive(stage);
-      else leave(stage);
-    };
-    const end = (stage: Stage): void => {
-      const way = (waysTo.get(stage.at) ?? 0) + 1;
-      waysTo.set(stage.at, way);
-      threads.push({ id: `${signal}:${endName(source)}>${endName(stage.at)}${way > 1 ? `#${way}` : ''}`, signal, source, end: stage.at, last: stage });
-    };
-    const arrive = (stage: Stage): void => {
-      for (const candidate of stage.at.routes) {
-        if (!candidate.route[signal] || !isOpen(stage.at.device.device, candidate.route)) continue;
-        for (const to of candidate.route.to) {
-          const out = stage.at.device.ports.get(to);
-          if (out && !isOnPath(stage, out)) step(out, stage, { by: 'route', route: candidate });
-        }
-      }
-    };
-    const leave = (stage: Stage): void => {
-      for (const link of stage.at.links) {
-        const far = link.from === stage.at ? link.to : link.from;
-        // Only USB and network sockets send both ways over one link.
-        if (link.from !== stage.at && stage.at.port.direction !== 'both') continue;
-        if (portCarries(stage.at, signal) && portCarries(far, signal) && !isOnPath(stage, far)) step(far, stage, { by: 'link', link });
-      }
-    };
-    step(source, null, { by: 'source' });
-    if (threads.length === threadsBefore) lost.push({ signal, source });
+  const step = (at: PortNode, parent: Stage | null, via: Stage['via']): void => {
+    const way = visitedBy[at.index] === root ? (visits[at.index] ?? 0) + 1 : 1;
+    visitedBy[at.index] = root;
+    visits[at.index] = way;
+    if (way > WAYS_PER_PORT) {
+      cut.add(at);
+      return;
+    }
+    const stage: Stage = { index: stages.length, signal, at, parent, via, way };
+    stages.push(stage);
+    if (at.port.ends?.[signal]) threads.push(new TracedThread(signal, source, at, stage));
+    isOnWay[at.index] = 1;
+    if (via.by === 'link') arrive(stage);
+    else leave(stage);
+    isOnWay[at.index] = 0;
+  };
+  /** Ways out of each in-port, found once however many sources come by. */
+  const exits: Record<Signal, (readonly Exit[] | undefined)[]> = { picture: new Array(graph.ports.length), sound: new Array(graph.ports.length) };
+  const arrive = (stage: Stage): void => {
+    const { index } = stage.at;
+    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal))) if (isOnWay[out.index] === 0) step(out, stage, via);
+  };
+  const leave = (stage: Stage): void => {
+    const { at } = stage;
+    if (at.links.length === 0 || !portCarries(at, signal)) return;
+    for (const link of at.links) {
+      // Only USB and network sockets send both ways over one link.
+      if (link.from !== at && at.port.direction !== 'both') continue;
+      const far = link.from === at ? link.to : link.from;
+      if (isOnWay[far.index] === 0 && portCarries(far, signal)) step(far, stage, link.via);
+    }
+  };
+  const follow = (from: PortNode, what: Signal): void => {
+    source = from;
+    signal = what;
+    const before = threads.length;
+    step(from, null, BY_SOURCE);
+    if (threads.length === before) lost.push({ signal, source });
+    root++;
   };
 
-  let root = 0;
   for (const node of graph.ports) {
-    if (node.port.emits?.picture) follow(node, 'picture', root++);
-    if (node.port.emits?.sound) follow(node, 'sound', root++);
+    if (node.port.emits?.picture) follow(node, 'picture');
+    if (node.port.emits?.sound) follow(node, 'sound');
   }
   return { stages, threads, lost, cut };
 };

@@ -1,7 +1,7 @@
 import { cable } from '../catalogue/cables';
 import type { PortNode, Stage, Traced } from '../graph';
 import { AS_RECEIVED, choiceSetting, ENCODING_BITS_PER_PIXEL, switchSetting, type Device } from '../rig';
-import { formatName, linkPayloadGbps, parseFormat, sameRate, streamMBps, type Format } from '../units';
+import { formatName, isSameFormat, linkPayloadGbps, parseFormat, streamMBps, type Format } from '../units';
 
 /** Why a picture gets no further than a stage. */
 export interface PictureStop {
@@ -58,13 +58,18 @@ const atSource = ({ device, port }: PortNode): PictureFigures | null => {
   };
 };
 
-const accepts = (node: PortNode, format: Format): boolean =>
-  node.port.family !== 'picture' ||
-  node.port.accepts === undefined ||
-  node.port.accepts.some((text) => {
-    const accepted = parseFormat(text);
-    return accepted.width === format.width && accepted.height === format.height && accepted.scan === format.scan && sameRate(accepted.rate, format.rate);
-  });
+/** The formats of a port's list. Models are immutable, so each list is read once. */
+const acceptedFormats = new WeakMap<readonly string[], readonly Format[]>();
+const formatsOf = (list: readonly string[]): readonly Format[] => {
+  const known = acceptedFormats.get(list);
+  if (known) return known;
+  const formats = list.map(parseFormat);
+  acceptedFormats.set(list, formats);
+  return formats;
+};
+
+const accepts = ({ port }: PortNode, format: Format): boolean =>
+  port.family !== 'picture' || port.accepts === undefined || formatsOf(port.accepts).some((accepted) => accepted === format || isSameFormat(accepted, format));
 
 /** What stops a format on a link, the narrowest place first. */
 const stopOnLink = (stage: Stage, format: Format, payloadGbps: number | null): PictureStop | null => {
@@ -83,9 +88,12 @@ const stopOnLink = (stage: Stage, format: Format, payloadGbps: number | null): P
   return accepts(to, format) ? null : { by: 'input', says: `${to.device.device.name}, ${to.port.name} does not take ${name}` };
 };
 
+/** The same figures where nothing changes: thousands of stages share them. */
+const withoutPayload = (before: PictureFigures): PictureFigures => (before.payloadGbps === null ? before : { ...before, payloadGbps: null });
+
 const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
   const { port } = stage.at;
-  if (before.format === null || port.family !== 'picture') return { ...before, payloadGbps: null };
+  if (before.format === null || port.family !== 'picture') return withoutPayload(before);
   const payloadGbps = linkPayloadGbps(before.format, port.standard);
   const stop = before.stop ?? stopOnLink(stage, before.format, payloadGbps);
   return { ...before, payloadGbps, stop };
@@ -96,19 +104,19 @@ const throughRoute = (before: PictureFigures, stage: Stage): PictureFigures => {
   const does = stage.via.route.route.picture;
   const device = stage.at.device.device;
   if (before.stop) return { ...before, format: null, payloadGbps: null };
-  if (does.does === 'pass' || before.format === null) return { ...before, payloadGbps: null };
+  if (does.does === 'pass' || before.format === null) return withoutPayload(before);
   const set = formatSetting(device, does.formatControl);
   if (does.does === 'capture') {
     const format = set ?? before.format;
     return { ...before, format, payloadGbps: null, ...stream(device, does.encodingControl, format) };
   }
   const house = set ?? before.format;
-  const same = house.width === before.format.width && house.height === before.format.height && house.scan === before.format.scan && sameRate(house.rate, before.format.rate);
-  if (!does.scaler && !same)
+  if (!does.scaler && !isSameFormat(house, before.format))
     return {
       ...before, format: null, payloadGbps: null,
       stop: { by: 'no scaler', says: `${device.name} runs at ${formatName(house)} and this input has no scaler for ${formatName(before.format)}` },
     };
+  if (before.format === house && before.streamMBps === null && before.encoding === null) return withoutPayload(before);
   // Inside a program the picture is no longer a stream on a cable.
   return { ...before, format: house, payloadGbps: null, streamMBps: null, encoding: null };
 };

@@ -1,7 +1,7 @@
 import { cable, CABLES, type CableId } from '../catalogue/cables';
 import { classById } from '../catalogue';
 import type { LinkEdge, PortNode, Stage } from '../graph';
-import { stagesOf } from '../graph';
+import { stagesOf, WAYS_PER_PORT } from '../graph';
 import type { Measured } from '../measure';
 import { freeId, mate, type Rig, type SimpleCommand } from '../rig';
 import { gainOf, type GainSetting } from '../sound';
@@ -13,29 +13,36 @@ export const nameOf = (node: PortNode): string => `${node.device.device.name}, $
 /** The stage a finding points at, in the analysis it came from. */
 export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined => (index === undefined ? undefined : traced.stages[index]);
 
-/** Places of an analysis, each once; kept as long as the analysis is, since most rules ask for them. */
-const distinctPlaces = new WeakMap<Measured['traced'], Readonly<Record<Stage['signal'], readonly Stage[]>>>();
+interface Places {
+  readonly picture: readonly Stage[];
+  readonly sound: readonly Stage[];
+  readonly conversions: readonly Stage[];
+}
 
-const placesOf = (measured: Measured): Readonly<Record<Stage['signal'], readonly Stage[]>> => {
+/** Places of an analysis, each once; kept as long as the analysis is, since most rules ask for them. */
+const distinctPlaces = new WeakMap<Measured['traced'], Places>();
+
+const placesOf = (measured: Measured): Places => {
   const { traced, graph } = measured;
   const known = distinctPlaces.get(traced);
   if (known) return known;
-  const ports = graph.ports.length;
-  const roots = new Int32Array(traced.stages.length);
-  const seen = new Set<number>();
+  // By port: where the present source's earlier ways to it came from. A first way begins the list anew.
+  const cameFrom = new Int32Array(graph.ports.length * WAYS_PER_PORT);
   const places: Record<Stage['signal'], Stage[]> = { picture: [], sound: [] };
   for (const stage of traced.stages) {
-    const root = stage.parent ? (roots[stage.parent.index] ?? 0) : stage.at.index;
-    roots[stage.index] = root;
-    // Source, last place and place as one number: at most 50,000³, well inside what a double counts exactly.
-    const key = ((root * ports + (stage.parent?.at.index ?? stage.at.index)) * ports + stage.at.index) * 2 + (stage.signal === 'sound' ? 1 : 0);
-    if (seen.has(key)) continue;
-    seen.add(key);
+    const first = stage.at.index * WAYS_PER_PORT;
+    const from = stage.parent?.at.index ?? -1;
+    cameFrom[first + stage.way - 1] = from;
+    if (stage.way > 1 && cameFrom.subarray(first, first + stage.way - 1).includes(from)) continue;
     places[stage.signal].push(stage);
   }
-  distinctPlaces.set(traced, places);
-  return places;
+  const found = { ...places, conversions: places.sound.filter(isConversion) };
+  distinctPlaces.set(traced, found);
+  return found;
 };
+
+/** Every place where an analogue signal becomes digital. */
+export const conversions = (measured: Measured): readonly Stage[] => placesOf(measured).conversions;
 
 /** Stages of one signal that satisfy a test, each place in the rig once: many threads share the way through a device. */
 export const stagesWhere = (measured: Measured, signal: Stage['signal'], test: (stage: Stage) => boolean): Stage[] => placesOf(measured)[signal].filter(test);

@@ -6,14 +6,21 @@ import { cable, cableName, nameOf, otherCables } from './places';
 import { reachM } from '../catalogue/cables';
 import type { Area, Finding, Fix, Rule } from './rule';
 
-/** Heaviest load on each link. @returns Gb/s; 0 for sound and for links that carry nothing yet */
-export const linkLoads = (measured: Measured): ReadonlyMap<string, number> => {
-  const loads = new Map<string, number>();
+/** Kept as long as the analysis is: the three rules of reach ask for them. */
+const loadsOf = new WeakMap<Measured['traced'], ReadonlyMap<LinkEdge, number>>();
+
+/** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
+const linkLoads = (measured: Measured): ReadonlyMap<LinkEdge, number> => {
+  const known = loadsOf.get(measured.traced);
+  if (known) return known;
+  const loads = new Map<LinkEdge, number>();
   for (const stage of measured.traced.stages) {
-    if (stage.via.by !== 'link') continue;
-    const gbps = measured.picture[stage.index]?.payloadGbps ?? 0;
-    loads.set(stage.via.link.id, Math.max(loads.get(stage.via.link.id) ?? 0, gbps));
+    const gbps = measured.picture[stage.index]?.payloadGbps;
+    if (!gbps || stage.via.by !== 'link') continue;
+    const { link } = stage.via;
+    if (gbps > (loads.get(link) ?? 0)) loads.set(link, gbps);
   }
+  loadsOf.set(measured.traced, loads);
   return loads;
 };
 
@@ -35,7 +42,7 @@ export const reachRule = (area: Area, code: string, families: readonly PortFamil
     const findings: Finding[] = [];
     for (const edge of measured.graph.links.values()) {
       if (!families.includes(edge.from.port.family)) continue;
-      const reach = reachM(cable(edge.link.cable.kind), loads.get(edge.id) ?? 0);
+      const reach = reachM(cable(edge.link.cable.kind), loads.get(edge) ?? 0);
       const { lengthM } = edge.link.cable;
       if (reach === 0 || lengthM <= reach * measured.rig.houseRules.reachWarnShare) continue;
       const beyond = lengthM > reach;
@@ -50,10 +57,10 @@ export const reachRule = (area: Area, code: string, families: readonly PortFamil
   },
   sums: (measured, { about }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
-    return edge ? explainReach(measured, edge, linkLoads(measured).get(edge.id) ?? 0) : [];
+    return edge ? explainReach(measured, edge, linkLoads(measured).get(edge) ?? 0) : [];
   },
   fixes: (measured, { about }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
-    return edge ? longerCable(edge, linkLoads(measured).get(edge.id) ?? 0, measured.rig.houseRules.reachWarnShare) : [];
+    return edge ? longerCable(edge, linkLoads(measured).get(edge) ?? 0, measured.rig.houseRules.reachWarnShare) : [];
   },
 });

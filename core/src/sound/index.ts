@@ -48,7 +48,7 @@ const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
   const { from, to } = stage.via.link;
   const ceilingDb = before.unit === 'dBu' ? inputCeilingDbu(stage.at) : 0;
   const loading = jointLoadingDb(from, to);
-  if (loading === undefined) return { ...before, ceilingDb };
+  if (loading === undefined) return before.ceilingDb === ceilingDb ? before : { ...before, ceilingDb };
   if (loading === null) {
     const missing = from.port.family === 'analogue' && (from.port.sourceOhms ?? null) === null ? from : to;
     return { ...before, ceilingDb, levelDb: null, noise: null, unknown: before.unknown ?? `the resistance of ${missing.device.device.name}, ${missing.port.name}` };
@@ -78,6 +78,9 @@ const figuresAt = (rig: Rig, figures: readonly (SoundFigures | undefined)[], sta
   const before = stage.parent ? figures[stage.parent.index] : undefined;
   if (!before || !stage.parent) return undefined;
   if (stage.via.by === 'link') return overLink(before, stage);
-  const { sound } = stage.via.route.route;
+  const { route, isUnity } = stage.via.route;
+  // Inside a computer most routes only pass sound on: thousands of stages share the figures of the first.
+  if (isUnity && before.unit === 'dBFS' && before.ceilingDb === 0) return before;
+  const { sound } = route;
   return sound ? throughRoute(before, stage.parent.at, stage.at, sound) : before;
 };

@@ -1,4 +1,4 @@
-import { rate, rateName, rateToHz, type Rate } from './rate';
+import { rate, rateName, rateToHz, sameRate, type Rate } from './rate';
 
 /** A picture format. Written in documents as `1920x1080p60` or `1920x1080p60000/1001`. */
 export interface Format {
@@ -37,6 +37,9 @@ export const parseFormat = (text: string): Format => {
 export const formatName = ({ width, height, scan, rate: r }: Format): string =>
   `${width * 9 === height * 16 ? height : `${width}×${height}`}${scan}${rateName(r)}`;
 
+/** Size, scan and exact rate all the same. */
+export const isSameFormat = (a: Format, b: Format): boolean => a === b || (a.width === b.width && a.height === b.height && a.scan === b.scan && sameRate(a.rate, b.rate));
+
 /** Frames per second: half the field rate when interlaced. @unit Hz */
 export const framesPerSecond = (format: Format): number => rateToHz(format.rate) / (format.scan === 'i' ? 2 : 1);
 
@@ -74,6 +77,9 @@ export const pixelClockHz = (format: Format): number | null => {
 const LINK_BITS_PER_PIXEL = { hdmi: 24, sdi: 20 } as const;
 export type PictureStandard = keyof typeof LINK_BITS_PER_PIXEL;
 
+/** `parseFormat` gives one object for one text, so each format's clock is worked out once. */
+const pixelClocks = new WeakMap<Format, number | null>();
+
 /**
  * Load of a format on a link of the given standard.
  * @unit Gb/s
@@ -81,7 +87,11 @@ export type PictureStandard = keyof typeof LINK_BITS_PER_PIXEL;
  * @source handbook 3-picture: 1080p60 3.564 Gb/s; SMPTE ST 424: 2.97 Gb/s
  */
 export const linkPayloadGbps = (format: Format, standard: PictureStandard): number | null => {
-  const clock = pixelClockHz(format);
+  let clock = pixelClocks.get(format);
+  if (clock === undefined) {
+    clock = pixelClockHz(format);
+    pixelClocks.set(format, clock);
+  }
   return clock === null ? null : (clock * LINK_BITS_PER_PIXEL[standard]) / 1e9;
 };
 

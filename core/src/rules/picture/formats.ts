@@ -4,6 +4,7 @@ import { AS_RECEIVED, choiceSetting, entry, settingOf, apply, type Control } fro
 import { framesPerSecond, parseFormat, type Format } from '../../units';
 import { measure } from '../../measure';
 import { sourceOf } from '../places';
+import type { PictureStop } from '../../picture';
 import type { Finding, Fix } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */
@@ -40,18 +41,30 @@ export const workingFormat = (measured: Measured, finding: Finding, source: Stag
   return [];
 };
 
-/** The stage where a picture is stopped, once for each link or device. */
-export const stoppedAt = (measured: Measured, kinds: readonly string[]): Stage[] => {
+/** Kept as long as the analysis is: several rules ask for them. */
+const stopsOf = new WeakMap<Measured['traced'], readonly Stage[]>();
+
+const allStops = (measured: Measured): readonly Stage[] => {
+  const known = stopsOf.get(measured.traced);
+  if (known) return known;
   const seen = new Set<string>();
-  return measured.traced.stages.filter((stage) => {
-    const { stop } = measured.picture[stage.index] ?? {};
-    if (!stop || !kinds.includes(stop.by) || (stage.parent && measured.picture[stage.parent.index]?.stop)) return false;
+  const stops = measured.traced.stages.filter((stage) => {
+    if (!measured.picture[stage.index]?.stop || (stage.parent && measured.picture[stage.parent.index]?.stop)) return false;
     const key = stage.via.by === 'link' ? stage.via.link.id : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;
   });
+  stopsOf.set(measured.traced, stops);
+  return stops;
 };
+
+/** The stage where a picture is stopped, once for each link or device. */
+export const stoppedAt = (measured: Measured, kinds: readonly PictureStop['by'][]): Stage[] =>
+  allStops(measured).filter((stage) => {
+    const stop = measured.picture[stage.index]?.stop;
+    return stop && kinds.includes(stop.by);
+  });
 
 export const aboutStage = (stage: Stage) => {
   const near = stage.via.by === 'link' ? stage : (stage.parent ?? stage);

@@ -4,21 +4,31 @@ import type { Finding, Rule } from '../rule';
 
 const CODE = 'signal.destination-empty';
 
-/** What a device must get, from any of its ports. */
-const needs = (node: DeviceNode, signal: Signal): boolean => [...node.ports.values()].some(({ port }) => port.ends?.[signal] === 'needed');
-const isPlugged = (node: DeviceNode): boolean => [...node.ports.values()].some(({ links }) => links.length > 0);
+const SIGNALS = ['picture', 'sound'] as const;
+
+/** Devices that some thread of a signal reaches with a picture or sound still in it. */
+const reached = ({ traced, picture }: Measured, signal: Signal): ReadonlySet<DeviceNode> => {
+  const devices = new Set<DeviceNode>();
+  for (const thread of traced.threads)
+    if (thread.signal === signal && (signal === 'sound' || picture[thread.last.index]?.format !== null)) devices.add(thread.end.device);
+  return devices;
+};
 
 const find = (measured: Measured): Finding[] => {
-  const reached = new Set<string>();
-  for (const thread of measured.traced.threads) {
-    const lost = thread.signal === 'picture' && measured.picture[thread.last.index]?.format === null;
-    if (!lost) reached.add(`${thread.signal} ${thread.end.device.id}`);
-  }
+  const arrives = { picture: reached(measured, 'picture'), sound: reached(measured, 'sound') };
   const findings: Finding[] = [];
   for (const node of measured.graph.devices.values())
-    for (const signal of ['picture', 'sound'] as const) {
-      if (!needs(node, signal) || !isPlugged(node) || reached.has(`${signal} ${node.id}`)) continue;
-      const portId = [...node.ports.values()].find(({ port }) => port.ends?.[signal])?.id;
+    for (const signal of SIGNALS) {
+      if (arrives[signal].has(node)) continue;
+      let portId: string | undefined;
+      let isNeeded = false;
+      let isPlugged = false;
+      for (const { id, port, links } of node.ports.values()) {
+        if (port.ends?.[signal]) portId ??= id;
+        isNeeded ||= port.ends?.[signal] === 'needed';
+        isPlugged ||= links.length > 0;
+      }
+      if (!isNeeded || !isPlugged) continue;
       findings.push({
         code: CODE, area: 'signal', level: 'stop', about: { deviceId: node.id, portId }, title: `No ${signal}`,
         says: `${node.device.name} gets no ${signal}: no ${signal === 'picture' ? 'camera or player' : 'microphone or other sound source'} reaches it. Connect one through what feeds ${node.device.name}.`,

@@ -1,3 +1,4 @@
+import type { DeviceNode } from '../../graph';
 import type { Rule } from '../rule';
 
 const CODE = 'signal.source-lost';
@@ -10,9 +11,13 @@ export const sourceLost: Rule = {
   remedy: 'Connect the device it ends at to something that records, streams or shows it.',
   source: 'design: threads',
   find: (measured) => {
-    const arrives = new Set(measured.traced.threads.map((thread) => `${thread.signal} ${thread.source.device.id}`));
-    return measured.traced.lost
-      .filter(({ source, signal }) => source.links.length > 0 && !arrives.has(`${signal} ${source.device.id}`))
+    const { lost, threads } = measured.traced;
+    const plugged = lost.filter(({ source }) => source.links.length > 0);
+    if (plugged.length === 0) return [];
+    const arrives = { picture: new Set<DeviceNode>(), sound: new Set<DeviceNode>() };
+    for (const { signal, source } of threads) arrives[signal].add(source.device);
+    return plugged
+      .filter(({ source, signal }) => !arrives[signal].has(source.device))
       .map(({ source, signal }) => {
         const { name } = source.device.device;
         return {

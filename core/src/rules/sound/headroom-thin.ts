@@ -11,8 +11,8 @@ export const headroomThin: Rule = {
   remedy: 'Lower the gain before that stage.',
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
-    tightest(measured, (headroom) => headroom < measured.rig.houseRules.headroomDb)
-      .filter(({ headroom }) => headroom >= 0)
+    tightest(measured)
+      .filter(({ headroom }) => headroom >= 0 && headroom < measured.rig.houseRules.headroomDb)
       .map((tight) => ({
         code: 'sound.headroom-thin', area: 'sound', level: 'warn', about: aboutTight(tight),
         title: `${figure(tight.headroom)} dB of headroom`,

@@ -1,8 +1,8 @@
 import { explainHeadroom, explainLevel } from '../../explain/sound';
-import type { Stage } from '../../graph';
+import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../measure';
 import { headroomDb } from '../../sound';
-import { adjustableGains, sourceOf, stageOf, stagesWhere, steppedGain } from '../places';
+import { adjustableGains, stageOf, steppedGain } from '../places';
 import type { Finding, Fix } from '../rule';
 
 export interface Tight {
@@ -10,20 +10,34 @@ export interface Tight {
   readonly headroom: number;
 }
 
-/** The tightest stage of each source where peaks come nearer to the ceiling than a limit, so that one cause is one finding. */
-export const tightest = (measured: Measured, isTight: (headroom: number) => boolean): Tight[] => {
-  const bySource = new Map<Stage, Tight>();
-  for (const stage of stagesWhere(measured, 'sound', () => true)) {
+/** Kept as long as the analysis is: clipping and thin headroom both ask for it. */
+const known = new WeakMap<Measured['traced'], readonly Tight[]>();
+
+/** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
+export const tightest = (measured: Measured): readonly Tight[] => {
+  const found = known.get(measured.traced) ?? findTightest(measured);
+  known.set(measured.traced, found);
+  return found;
+};
+
+/** What a listener's own volume does is not the signal's fault. */
+const isListening = ({ port }: PortNode): boolean => port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
+
+const findTightest = (measured: Measured): Tight[] => {
+  const tight: Tight[] = [];
+  let least: Tight | null = null;
+  // A source's stages stand together, the source first.
+  for (const stage of measured.traced.stages) {
+    if (stage.via.by === 'source') {
+      if (least) tight.push(least);
+      least = null;
+    }
     const figures = measured.sound[stage.index];
     const headroom = figures ? headroomDb(figures) : null;
-    if (headroom === null || !isTight(headroom)) continue;
-    // What a listener's own volume does is not the signal's fault.
-    if (stage.at.port.family === 'analogue' && (stage.at.port.nominal === 'headphone' || stage.at.port.nominal === 'loudspeaker')) continue;
-    const source = sourceOf(stage);
-    const known = bySource.get(source);
-    if (!known || headroom < known.headroom) bySource.set(source, { stage, headroom });
+    if (headroom !== null && headroom < (least?.headroom ?? Infinity) && !isListening(stage.at)) least = { stage, headroom };
   }
-  return [...bySource.values()];
+  if (least) tight.push(least);
+  return tight;
 };
 
 export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {

@@ -1,7 +1,7 @@
 import type { Stage } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import { apply, levelTarget, type SimpleCommand } from '../../rig';
-import { adjustableGains, isConversion, sourceOf, stagesWhere, steppedGain, type AdjustableGain } from '../places';
+import { adjustableGains, conversions, sourceOf, steppedGain, type AdjustableGain } from '../places';
 import type { Fix } from '../rule';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */
@@ -19,10 +19,19 @@ export interface ConverterLevel {
   readonly gains: readonly AdjustableGain[];
 }
 
+/** Kept as long as the analysis is: three rules ask for them. */
+const known = new WeakMap<Measured['traced'], readonly ConverterLevel[]>();
+
 /** Every microphone thread where it becomes digital. */
-export const converterLevels = (measured: Measured): ConverterLevel[] => {
+export const converterLevels = (measured: Measured): readonly ConverterLevel[] => {
+  const found = known.get(measured.traced) ?? findLevels(measured);
+  known.set(measured.traced, found);
+  return found;
+};
+
+const findLevels = (measured: Measured): ConverterLevel[] => {
   const { averageDbfs } = levelTarget(measured.rig.houseRules);
-  return stagesWhere(measured, 'sound', isConversion).flatMap((stage) => {
+  return conversions(measured).flatMap((stage) => {
     const levelDbfs = measured.sound[stage.index]?.levelDb;
     if (levelDbfs === null || levelDbfs === undefined) return [];
     const gains = adjustableGains(stage);

@@ -1,7 +1,7 @@
 import { boosterVerdict, explainSnr } from '../../explain/sound';
 import { figure } from '../../explain/sum';
 import { snrDb } from '../../sound';
-import { isConversion, sourceOf, stageOf, stagesWhere } from '../places';
+import { conversions, sourceOf, stageOf } from '../places';
 import type { Rule } from '../rule';
 
 export const noise: Rule = {
@@ -12,7 +12,7 @@ export const noise: Rule = {
   remedy: 'Move the microphone closer, use a more sensitive one, or a quieter preamp where the preamp makes the noise.',
   source: 'handbook 2-sound, worked A to C',
   find: (measured) =>
-    stagesWhere(measured, 'sound', isConversion).flatMap((stage) => {
+    conversions(measured).flatMap((stage) => {
       const figures = measured.sound[stage.index];
       const snr = figures ? snrDb(figures) : null;
       if (snr === null || snr >= measured.rig.houseRules.minimumSnrDb || sourceOf(stage).at.port.emits?.sound?.type !== 'microphone') return [];

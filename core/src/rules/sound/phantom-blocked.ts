@@ -10,7 +10,7 @@ import { phantomOutputs, switchOn } from './phantom';
 /** Takes the blocking device out, joins what it stood between, and switches phantom power on at the input. */
 const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | null => {
   const into = blocker.links[0];
-  const out = blocker.routes.flatMap(({ route }) => route.to).flatMap((to): LinkEdge[] => blocker.device.ports.get(to)?.links ?? [])[0];
+  const out = blocker.routes.flatMap(({ route }) => route.to).flatMap((to): readonly LinkEdge[] => blocker.device.ports.get(to)?.links ?? [])[0];
   if (!into || !out || out.to.port.family !== 'analogue') return null;
   const cableId = firstCable(into.from, out.to);
   if (!cableId) return null;
