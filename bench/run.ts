@@ -25,6 +25,9 @@ const ORDINARY_LOOP_MS = 2.4;
 /** The rig after one more edit: what a person waits for is the analysis after an edit, never of the very same rig again. */
 const edited = (rig: Rig, n: number): Rig => apply(rig, { type: 'setControl', deviceId: 'mic-1-0', control: 'distance', value: n % 2 ? 0.1 : 0.12 });
 
+/** Rounds before counting: until the functions are compiled. */
+const WARM_UP = 100;
+
 interface Timing {
   readonly ms: number;
   readonly loopMs: number;
@@ -34,8 +37,8 @@ interface Timing {
 const timeAnalysis = (rig: Rig, rounds: number): Timing => {
   const works: number[] = [];
   const loops: number[] = [];
-  for (let n = -8; n < rounds; n++) {
-    const next = edited(rig, n + 8);
+  for (let n = -WARM_UP; n < rounds; n++) {
+    const next = edited(rig, n + WARM_UP);
     const loop = clock(() => void plainLoop());
     const work = clock(() => void analyse(next));
     if (n < 0) continue;

@@ -47,7 +47,7 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
       monitor: route('usb', [...idsOf(draft.phones, 'phones'), ...idsOf(2, 'out')], CONVERSION_DELAY, {
         sound: { gain: { control: 'listen' }, toAnalogue: { fullScaleDbu: 16, dynamicRangeDba: 110 } },
       }),
-      ...each<Route>(draft.microphones, 'direct', (n) => route(`mic-${n}`, idsOf(draft.phones, 'phones'), { ms: 0.5 }, { sound: { gain: { control: `gain-${n}` } }, when: { control: 'direct', is: true } })),
+      ...each<Route>(draft.microphones, 'direct', (n) => route(`mic-${n}`, idsOf(draft.phones, 'phones'), { ms: 0.5 }, { sound: { gain: { control: `gain-${n}` }, ...(draft.pads ? { pad: { control: `pad-${n}`, db: -20 } } : {}) }, when: { control: 'direct', is: true } })),
     },
     controls: {
       ...each(draft.microphones, 'gain', (n) => gain(`Gain ${n}`, 0, draft.maxGainDb, 40)),

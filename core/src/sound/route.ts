@@ -55,13 +55,20 @@ export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null =
   return thresholdDb === undefined || ratio === undefined || makeUpDb === undefined ? null : { thresholdDb, ratio, makeUpDb };
 };
 
-/** Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`. @returns dBu; null when unknown */
+/**
+ * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`, the lowest of the ways on from it.
+ * @returns dBu; null when unknown
+ */
 export const inputCeilingDbu = (node: PortNode): number | null => {
   if (node.port.family !== 'analogue' || node.port.maxInDbu === undefined || node.port.maxInDbu === null) return null;
-  const sound = node.routes.find((candidate) => candidate.route.sound)?.route.sound;
-  if (!sound) return node.port.maxInDbu;
-  const gain = gainOf(node.device.device, sound);
-  return node.port.maxInDbu - padOf(node.device.device, sound) - (gain.gainDb - gain.minDb);
+  const { device } = node.device;
+  let least = Infinity;
+  for (const { route } of node.routes) {
+    if (!route.sound) continue;
+    const gain = gainOf(device, route.sound);
+    least = Math.min(least, node.port.maxInDbu - padOf(device, route.sound) - (gain.gainDb - gain.minDb));
+  }
+  return least === Infinity ? node.port.maxInDbu : least;
 };
 
 /** What an amplifying or attenuating route does to level, crest and noise, the unit staying the same. */
