@@ -1,16 +1,16 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { AddDevice } from '@/features/menu/AddDevice';
 import { Connect } from '@/features/menu/Connect';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { SideSheet } from '@/features/sheet/SideSheet';
-import { layOut } from './layout';
 import { LoomBar } from './LoomBar';
 import { LoomChart } from './LoomChart';
 import { READINGS } from './readings';
+import { useLayout } from './useLayout';
 import { itemOf, sameItem, useLoomView, type Item } from './view';
 
 /** The home view of a rig: a chart to read, from source to destination, with its findings in their places. */
@@ -21,7 +21,7 @@ export const LoomView = () => {
   const { selected, select, dialog, open } = view;
   const [sheet, setSheet] = useState<{ open: boolean; opening: number }>({ open: false, opening: 0 });
   const [connectFrom, setConnectFrom] = useState<{ deviceId: string | null; portId: string | null }>({ deviceId: null, portId: null });
-  const layout = useMemo(() => layOut(analysis, view.grouping, view.folded), [analysis, view.grouping, view.folded]);
+  const layout = useLayout(analysis, view.grouping, view.folded);
   const chart = useRef<HTMLDivElement>(null);
 
   const shown: Item | null = selected && (selected.kind === 'device' ? analysis.graph.devices.has(selected.id) : analysis.graph.links.has(selected.id)) ? selected : null;

@@ -2,6 +2,7 @@ import { analyse, apply, RigDraft, STARTING_POINTS, type Analysis, type Rig } fr
 import { nightTide, secondFiring } from '../../../demo/rigs';
 import { layOut, PEG_WIDTH, READING_WIDTH, type LoomLayout, type LoomNode } from './layout';
 import { rowsOf } from './rows';
+import { isLaidOutAlike } from './useLayout';
 import { walk } from './walk';
 
 const NOTHING_FOLDED: ReadonlySet<string> = new Set();
@@ -85,6 +86,14 @@ describe('the loom', () => {
     const rig = nightTide();
     const louder = apply(rig, { type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 30 });
     expect(laid(louder)).toEqual(laid(rig));
+  });
+  it('is kept for a new gain and made anew for a new name, owner or cable', () => {
+    const rig = nightTide();
+    expect(isLaidOutAlike(rig, apply(rig, { type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 30 }))).toBe(true);
+    expect(isLaidOutAlike(rig, apply(rig, { type: 'renameDevice', deviceId: 'phone', name: 'Tablet' }))).toBe(false);
+    expect(isLaidOutAlike(rig, apply(rig, { type: 'assignDevice', deviceId: 'phone', personId: 'host', placeId: null }))).toBe(false);
+    expect(isLaidOutAlike(rig, apply(rig, { type: 'disconnect', linkId: 'phone-usb-to-computer' }))).toBe(false);
+    expect(isLaidOutAlike(rig, apply(rig, { type: 'removeDevice', deviceId: 'host-phones' }))).toBe(false);
   });
   it('grows by rows, not by their square', () => {
     const many = (count: number): Rig => {
