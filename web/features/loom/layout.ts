@@ -6,16 +6,16 @@ import { rowsOf, type Grouping, type SourceRow } from './rows';
  * one thread passes, bars where several do. Pure; all lengths in px.
  */
 
-export const PEG_WIDTH = 98;
+export const PEG_WIDTH = 92;
 export const PEG_HEIGHT = 32;
-export const BAR_WIDTH = 42;
+export const BAR_WIDTH = 36;
 export const ROW_HEIGHT = 42;
 export const GROUP_HEIGHT = 30;
 /** Between columns: room for a reading and a bend, so that readings never meet pegs */
-export const GUTTER = 82;
-export const READING_WIDTH = 58;
+export const GUTTER = 69;
+export const READING_WIDTH = 56;
 const LANE_GAP = 18;
-const MARGIN = 16;
+const MARGIN = 12;
 const HEADER = 30;
 
 export interface LoomNode {
@@ -361,7 +361,7 @@ const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn, rowsE
     const x1 = from.x + from.width;
     const x2 = to.x;
     const y2 = to.shape === 'bar' ? strand.y : to.y + to.height / 2;
-    const bendX = Math.max(x1 + READING_WIDTH + 4, (columns[strand.toColumn]?.x ?? x2) - 22);
+    const bendX = Math.max(x1 + READING_WIDTH + 2, (columns[strand.toColumn]?.x ?? x2) - 18);
     const bridges: { x: number; width: number }[] = [];
     for (let at = from.column; at <= strand.toColumn; at++)
       for (const node of byColumn.get(at) ?? [])

@@ -60,6 +60,7 @@ export const Connect = ({ analysis, deviceId, portId, onClose }: Props) => {
 
   return (
     <Modal open onClose={onClose} title={step.title} focusFirst={input} footer={back ? <Button size="sm" variant="outline" onClick={back}>Back</Button> : undefined}>
+      {own && !step.groups.some(({ items }) => items.some(({ disabled }) => !disabled)) && <Text fontSize="sm" mb="2">Nothing in this rig has a free port for it. Free one, or add a device first (<kbd>a</kbd>).</Text>}
       <PickList key={step.title} label={step.title} placeholder={step.placeholder} groups={step.groups} empty={step.empty} query={query} onQuery={setQuery} onPick={step.pick} inputRef={input} />
       {own && <Text fontSize="xs" color="ink.soft" mt="2">The cable’s kind and length can be changed afterwards.</Text>}
     </Modal>

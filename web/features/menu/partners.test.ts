@@ -19,6 +19,12 @@ describe('choosing what to join', () => {
     expect(can?.items.map(({ label }) => label)).toContain('Switcher · Input 6');
     expect(cannot?.items.find(({ label }) => label === 'Switcher · Input 1')?.about).toBe('Cannot: it holds a cable already');
   });
+  it('names what only wants a free socket before what never fits', () => {
+    const reasons = partners(secondFiring(), 'switcher', 'programme')[0]?.items.map(({ about }) => about) ?? [];
+    const never = reasons.findIndex((about) => about !== 'Cannot: it holds a cable already');
+    expect(never).toBeGreaterThan(0);
+    expect(reasons.slice(never)).not.toContain('Cannot: it holds a cable already');
+  });
   it('does not offer a device its own ports', () => expect(partners(secondFiring(), 'switcher', 'programme').flatMap(({ items }) => items).some(({ label }) => label.startsWith('Switcher ·'))).toBe(false));
   it('names the cable it would use', () => expect(partners(nightTide(), 'interface', 'phones-1').flatMap(({ items }) => items).every(({ about }) => (about?.length ?? 0) > 0)).toBe(true));
   it('puts the next step of the chain first', () => {

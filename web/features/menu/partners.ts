@@ -14,6 +14,8 @@ export const ownPorts = (analysis: Analysis, deviceId: string): PickItem[] =>
 const KIND_ORDER = ['source', 'lift', 'shape', 'combine', 'take in', 'make', 'deliver', 'hear and see'];
 const distance = (a: PortNode, b: PortNode): number => Math.abs(KIND_ORDER.indexOf(a.device.device.model.step) - KIND_ORDER.indexOf(b.device.device.model.step));
 
+const HELD = 'Cannot: it holds a cable already';
+
 /** Every port of the rig as a partner for one: those that can be joined first, then the rest with the reason they cannot. */
 export const partnersOf = (analysis: Analysis, own: PortNode): PickGroup[] => {
   const can: { node: PortNode; item: PickItem }[] = [];
@@ -26,9 +28,11 @@ export const partnersOf = (analysis: Analysis, own: PortNode): PickGroup[] => {
       const held = node.links.length > 0 && node.port.family !== 'software';
       const cable = suggestedCable(own.port, node.port);
       if (mating.can && !held && cable) can.push({ node, item: { key: portKey(node), label, about: cable.kind === 'inside' ? 'inside the computer' : `${cable.lengthM} m of ${CABLES[cable.kind].name}` } });
-      else if (mating.can || node.port.family === own.port.family) cannot.push({ key: portKey(node), label, about: `Cannot: ${mating.can ? 'it holds a cable already' : mating.why}`, disabled: true });
+      else if (mating.can || node.port.family === own.port.family) cannot.push({ key: portKey(node), label, about: mating.can ? HELD : `Cannot: ${mating.why}`, disabled: true });
     }
   }
+  // What only wants a free socket is nearer to what was meant than what never fits.
+  cannot.sort((a, b) => Number(b.about === HELD) - Number(a.about === HELD));
   can.sort((a, b) => distance(own, a.node) - distance(own, b.node));
   return [
     ...(can.length ? [{ heading: 'Can be joined', items: can.map(({ item }) => item) }] : []),

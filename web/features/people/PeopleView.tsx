@@ -32,9 +32,11 @@ export const PeopleView = () => {
               <Box flex="1"><NameField label="Name" value={person.name} onCommit={(name) => run({ type: 'changePerson', personId, person: { name } })} /></Box>
               <Button size="sm" variant="outline" aria-label={`Remove ${person.name}`} onClick={() => run({ type: 'removePerson', personId })}>Remove</Button>
             </Flex>
+            <Flex direction="column" gap="1.5">
             <ChoiceField label="Where" value={person.where} options={[{ value: 'on site', label: 'On site' }, { value: 'remote', label: 'Remote' }]} onChoose={(where) => run({ type: 'changePerson', personId, person: { where: where === 'remote' ? 'remote' : 'on site' } })} />
             <NumberField label="Speech at 1 m" unit="dB" value={person.speechDbSpl} min={30} max={120} onCommit={(value) => value !== null && run({ type: 'changePerson', personId, person: { speechDbSpl: value } })} />
             <NumberField label="Crest, peak over average" unit="dB" value={person.crestDb} min={0} max={40} onCommit={(value) => value !== null && run({ type: 'changePerson', personId, person: { crestDb: value } })} />
+            </Flex>
           </Box>
         ))}
         <Button size="sm" bg="madder" color="madder.ink" onClick={() => run({ type: 'addPerson', personId: freeId('person', rig.people), person: { name: `Person ${people.length + 1}`, where: 'on site', ...DEFAULT_SPEECH } })}>Add a person</Button>
