@@ -1,6 +1,6 @@
 import { RULES, type Area } from '@echo-loom/core';
 
-const AREAS: Readonly<Record<Area, string>> = { signal: 'Signal', sound: 'Sound', picture: 'Picture', computer: 'Computer and USB' };
+const AREAS: Readonly<Record<Area, string>> = { brief: 'Brief and house rules', signal: 'Signal', sound: 'Sound', picture: 'Picture', computer: 'Computer and USB' };
 
 /** The rule reference as Markdown, from the rules themselves. */
 export const ruleReference = (): string =>

@@ -1,17 +1,18 @@
 'use server';
 
-import { blankRig, nameSchema, STARTING_POINTS, type Command } from '@echo-loom/core';
+import { answersSchema, blankRig, build, nameSchema, type Command } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { isDatabaseAway } from '@/server/answers';
+import { currencySchema, setCurrency } from '@/server/studio';
 import { createRig, findRig, saveEntries, setDeleted } from '@/server/rigs';
 
 /** What an action answers: what was asked for, or why not, in words for the screen. */
 export type ActionAnswer<T> = ({ readonly ok: true } & T) | { readonly ok: false; readonly says: string };
 
 const rigId = z.string().regex(/^[\w-]{1,40}$/);
-const newRig = z.strictObject({ name: nameSchema, from: z.enum(['blank', ...STARTING_POINTS.map((point) => point.id)]) });
+const newRig = z.strictObject({ name: nameSchema });
 const rename = z.strictObject({ id: rigId, name: nameSchema });
 
 const refuse = (says: string): { readonly ok: false; readonly says: string } => ({ ok: false, says });
@@ -33,9 +34,20 @@ const acting = async <In, Out>(schema: z.ZodType<In>, argument: unknown, act: (i
 const gone = refuse('There is no such rig; it may have been deleted.');
 
 export const createRigAction = async (argument: unknown): Promise<ActionAnswer<{ id: string }>> =>
-  acting(newRig, argument, async ({ name, from }) => {
-    const point = STARTING_POINTS.find((candidate) => candidate.id === from);
-    return { ok: true, id: await createRig(point ? point.make(name) : blankRig(name)) };
+  acting(newRig, argument, async ({ name }) => ({ ok: true, id: await createRig(blankRig(name)) }));
+
+/** Builds a rig from the answers of a brief, or says which of them contradict each other. */
+export const buildRigAction = async (argument: unknown): Promise<ActionAnswer<{ id: string }>> =>
+  acting(answersSchema, argument, async (answers) => {
+    const built = build(answers);
+    return built.ok ? { ok: true, id: await createRig(built.rig) } : refuse(built.why);
+  });
+
+/** The currency every price of this studio is written in. */
+export const setCurrencyAction = async (argument: unknown): Promise<ActionAnswer<object>> =>
+  acting(currencySchema, argument, async (currency) => {
+    await setCurrency(currency);
+    return { ok: true };
   });
 
 export const duplicateRigAction = async (argument: unknown): Promise<ActionAnswer<{ id: string }>> =>

@@ -4,6 +4,7 @@ import { connection } from 'next/server';
 import { RigPicture } from '@/features/shelf/RigPicture';
 import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
 import { listRigs } from '@/server/rigs';
+import { currencySchema, findCurrency } from '@/server/studio';
 
 /** The shelf. */
 const Page = async () => {
@@ -12,6 +13,6 @@ const Page = async () => {
     const analysis = analyse(rig);
     return { id, name: rig.name, verdict: analysis.verdict, devices: analysis.graph.devices.size, changed: `changed ${formatDistanceToNow(changedAt, { addSuffix: true })}`, picture: <RigPicture analysis={analysis} /> };
   });
-  return <Shelf items={items} points={STARTING_POINTS.map(({ id, name, about }) => ({ id, name, about }))} />;
+  return <Shelf items={items} currency={await findCurrency()} currencies={currencySchema.options} points={STARTING_POINTS.map(({ id, name, about }) => ({ id, name, about }))} />;
 };
 export default Page;

@@ -1,4 +1,4 @@
-import { apply, blankRig, RigDraft, rigToJson, type Command, type Rig } from '@echo-loom/core';
+import { apply, blankRig, RigDraft, rigToJson, USUAL_PERSON, type Command, type Rig } from '@echo-loom/core';
 import { sql } from 'drizzle-orm';
 import postgres from 'postgres';
 import path from 'node:path';
@@ -7,6 +7,7 @@ import { isDatabaseAway } from './answers';
 import { database } from './database';
 import { onRigChange } from './events';
 import { migrateDatabase } from './migrate';
+import { currencySchema, findCurrency, setCurrency } from './studio';
 import { createRig, entriesAfter, findRig, listRigs, saveEntries, setDeleted } from './rigs';
 
 /** Against a real PostgreSQL: bin/test starts a cluster of its own and gives its address. */
@@ -124,6 +125,16 @@ const browser = async (id: string, author: string): Promise<{ session: RigSessio
   return { session: openSession({ rig: found.rig, revision: found.revision, entries: await entriesAfter(id, 0) }, door), line };
 };
 
+describe('the studio', () => {
+  it('writes prices in EUR until a currency is chosen, and keeps the one chosen last', async () => {
+    expect(await findCurrency()).toBe('EUR');
+    await setCurrency('GBP');
+    await setCurrency('SEK');
+    expect(await findCurrency()).toBe('SEK');
+    expect(currencySchema.safeParse('shells').success).toBe(false);
+  });
+});
+
 describe('two browsers on one rig', () => {
   const start = () => createRig(new RigDraft('Shared').device('mic', 'mic-dynamic-stage', { name: 'Mic' }).device('interface', 'interface-2', { name: 'Interface' }).build());
 
@@ -132,7 +143,7 @@ describe('two browsers on one rig', () => {
     const [one, two] = [await browser(id, 'browser-one'), await browser(id, 'browser-two')];
     for (let n = 0; n < 10; n++) {
       one.session.run({ type: 'addPlace', placeId: `one-${n}`, place: { name: `One ${n}` } });
-      two.session.run({ type: 'addPerson', personId: `two-${n}`, person: { name: `Two ${n}`, where: 'on site', speechDbSpl: 60, crestDb: 14 } });
+      two.session.run({ type: 'addPerson', personId: `two-${n}`, person: { name: `Two ${n}`, ...USUAL_PERSON } });
     }
     for (let n = 0; n < 3; n++) await Promise.all([one.session.flush(), two.session.flush(), one.session.catchUp(), two.session.catchUp()]);
     const saved = rigToJson(await document(id));

@@ -33,3 +33,6 @@ export const entries = pgTable(
   },
   (table) => [primaryKey({ columns: [table.rigId, table.revision] }), uniqueIndex('entries_once').on(table.rigId, table.entryId)],
 );
+
+/** What holds for every rig of this database: one studio, one row. */
+export const studio = pgTable('studio', { id: integer('id').primaryKey(), currency: text('currency').notNull() });

@@ -11,6 +11,7 @@ describe('the catalogue', () => {
     'has %s classes, at least %s', (kind, least) => expect(count(kind)).toBeGreaterThanOrEqual(least),
   );
   it('has a class of every kind the document knows', () => expect(KINDS.filter((kind) => count(kind) === 0)).toEqual([]));
+  it('prices every class, and nothing it does not have', () => expect(CATALOGUE.filter(({ typicalPrice }) => typicalPrice === null).map(({ classId }) => classId)).toEqual([]));
   it('says which class is missing', () => expect(() => classById('nothing')).toThrow('the catalogue has no class "nothing"'));
 });
 

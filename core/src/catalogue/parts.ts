@@ -1,6 +1,8 @@
 import type { AnaloguePort, Control, Model, PicturePort, Port, Route, SoundRoute, UsbPort } from '../rig/model';
 import { AS_RECEIVED } from '../rig/model';
 
+import { TYPICAL_PRICES } from './prices';
+
 /** Shorthand for writing device classes as data. Each function returns one port, control or route with the class's usual figures. */
 
 type Named<T> = Record<string, T>;
@@ -13,7 +15,7 @@ export interface ClassDraft extends Pick<Model, 'name' | 'kind' | 'step' | 'abou
 }
 
 export const deviceClass = (id: string, draft: ClassDraft): Model => ({
-  classId: id, name: draft.name, kind: draft.kind, step: draft.step, about: draft.about, ports: draft.ports,
+  classId: id, typicalPrice: TYPICAL_PRICES[id] ?? null, name: draft.name, kind: draft.kind, step: draft.step, about: draft.about, ports: draft.ports,
   routes: draft.routes ?? {}, controls: draft.controls ?? {}, stated: [], spread: draft.spread ?? {},
 });
 
@@ -84,7 +86,7 @@ export const usbHost = (name: string, gbps: UsbPort['gbps'], controller?: string
 export const software = (direction: 'in' | 'out', name: string, more: Partial<Pick<Port, 'emits' | 'ends'>> = {}): Port => ({ ...port('software', direction, name, 'software'), ...more });
 
 /** An inner route. Delay `null` is unknown. */
-export const route = (from: string | readonly string[], to: string | readonly string[], delay: Route['delay'], carries: Pick<Route, 'sound' | 'picture' | 'when'>): Route => ({
+export const route = (from: string | readonly string[], to: string | readonly string[], delay: Route['delay'], carries: Pick<Route, 'sound' | 'picture' | 'when' | 'exceptSource'>): Route => ({
   from: [from].flat(), to: [to].flat(), delay, ...carries,
 });
 export const AT_ONCE = { ms: 0 } as const;

@@ -107,14 +107,16 @@ const computer = (id: string, name: string, about: string, sockets: Readonly<Rec
       pictures: route(inputs, 'pictures', { frames: 1 }, { picture: { does: 'pass' } }),
       'call-picture': route(usb, 'call-out', { frames: 2 }, { picture: canvas }),
       'call-sound': route([...usb, 'network'], 'call-out', COMPUTER_BUFFER, { sound: {} }),
+      'call-others': route('call-in', 'call-out', COMPUTER_BUFFER, { sound: {}, exceptSource: true, when: { control: 'call-hears', is: 'everything but themself' } }),
       'call-echo': route('call-in', 'call-out', COMPUTER_BUFFER, { sound: {}, when: { control: 'call-hears', is: 'programme' } }),
-      'call-aloud': route('call-in', usb, COMPUTER_BUFFER, { sound: {} }),
+      'call-aloud': route('call-in', usb, COMPUTER_BUFFER, { sound: { gain: { control: 'call-volume' } } }),
       'call-shown': route('call-in', idsOf(screens, 'screen'), { frames: 1 }, { picture: canvas }),
       screens: route(usb, idsOf(screens, 'screen'), { frames: 2 }, { picture: canvas }),
     },
     controls: {
       canvas: formats('Programme format', [...HD_30, '1920x1080p60', '3840x2160p30'], '1920x1080p30'),
       'programme-trim': gain('Programme trim', -24, 24, 0, 0.5),
+      'call-volume': gain('Volume of callers', -24, 24, 0, 0.5),
       'call-hears': choice('A caller hears', [['everything but themself', 'Everything but themself'], ['programme', 'The programme']], 'everything but themself'),
     },
   });

@@ -35,7 +35,7 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
       ...each(draft.lines, 'line', (n) => lineIn(`Line ${n}`)),
       ...(draft.optical ? { optical: { family: 'digital sound', direction: 'in', name: 'Optical in', connector: 'optical', channels: 8, rateHz: 48_000 } as const } : {}),
       usb: usbDevice(0.48),
-      ...each(2, 'out', (n) => lineOut(`Output ${n}`, 16)),
+      ...each(2, 'out', (n) => lineOut(`Output ${n}`, 18)),
       ...each(draft.phones, 'phones', (n) => phonesOut(`Headphones ${n}`)),
     },
     routes: {
@@ -45,9 +45,10 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
       ...each<Route>(draft.lines, 'line', (n) => route(`line-${n}`, 'usb', CONVERSION_DELAY, { sound: { ownNoiseDbu: -96, toDigital: { dynamicRangeDba: draft.dynamicRangeDba } } })),
       ...(draft.optical ? { optical: route('optical', 'usb', { ms: 5.5 }, { sound: {} }) } : {}),
       monitor: route('usb', [...idsOf(draft.phones, 'phones'), ...idsOf(2, 'out')], CONVERSION_DELAY, {
-        sound: { gain: { control: 'listen' }, toAnalogue: { fullScaleDbu: 16, dynamicRangeDba: 110 } },
+        // What full scale came in as, it goes out as.
+        sound: { gain: { control: 'listen' }, toAnalogue: { fullScaleDbu: draft.maxInDbu, dynamicRangeDba: 110 } },
       }),
-      ...each<Route>(draft.microphones, 'direct', (n) => route(`mic-${n}`, idsOf(draft.phones, 'phones'), { ms: 0.5 }, { sound: { gain: { control: `gain-${n}` }, ...(draft.pads ? { pad: { control: `pad-${n}`, db: -20 } } : {}) }, when: { control: 'direct', is: true } })),
+      ...each<Route>(draft.microphones, 'direct', (n) => route(`mic-${n}`, [...idsOf(draft.phones, 'phones'), ...idsOf(2, 'out')], { ms: 0.5 }, { sound: { gain: { control: `gain-${n}` }, ...(draft.pads ? { pad: { control: `pad-${n}`, db: -20 } } : {}) }, when: { control: 'direct', is: true } })),
     },
     controls: {
       ...each(draft.microphones, 'gain', (n) => gain(`Gain ${n}`, 0, draft.maxGainDb, 40)),
@@ -116,6 +117,14 @@ const stageBox = (id: string, name: string, microphones: number): Model =>
     },
   });
 
+const headphoneAmplifier = (id: string, name: string, people: number): Model =>
+  deviceClass(id, {
+    name, kind: 'headphone-amplifier', step: 'hear and see', about: `One mix to ${people} pairs of headphones, a level each.`,
+    ports: { in: lineIn('Input', 22), ...each(people, 'phones', (n) => phonesOut(`Headphones ${n}`, 18)) },
+    routes: each<Route>(people, 'phones', (n) => route('in', `phones-${n}`, AT_ONCE, { sound: { gain: { control: `level-${n}` } } })),
+    controls: each(people, 'level', (n) => gain(`Level ${n}`, -60, 10, -10)),
+  });
+
 export const soundSundries: readonly Model[] = [
   stageBox('stage-box-8', 'Stage box, eight channels', 8),
   stageBox('stage-box-16', 'Stage box, sixteen channels', 16),
@@ -128,12 +137,8 @@ export const soundSundries: readonly Model[] = [
     routes: each<Route>(8, 'mic', (n) => route(`mic-${n}`, 'optical', { ms: 1 }, { sound: preampToDigital(`gain-${n}`, -126, 60, 110) })),
     controls: { ...each(8, 'gain', (n) => gain(`Gain ${n}`, 0, 60, 40)), phantom: toggle('Phantom power, all channels') },
   }),
-  deviceClass('headphone-amplifier-4', {
-    name: 'Headphone amplifier, four people', kind: 'headphone-amplifier', step: 'hear and see', about: 'One mix to four pairs of headphones, a level each.',
-    ports: { in: lineIn('Input', 22), ...each(4, 'phones', (n) => phonesOut(`Headphones ${n}`, 18)) },
-    routes: each<Route>(4, 'phones', (n) => route('in', `phones-${n}`, AT_ONCE, { sound: { gain: { control: `level-${n}` } } })),
-    controls: each(4, 'level', (n) => gain(`Level ${n}`, -60, 10, -10)),
-  }),
+  headphoneAmplifier('headphone-amplifier-4', 'Headphone amplifier, four people', 4),
+  headphoneAmplifier('headphone-amplifier-8', 'Headphone amplifier, eight people', 8),
   deviceClass('headphones-closed', {
     name: 'Closed headphones', kind: 'headphones', step: 'hear and see', about: 'Let little out to the microphone. Mind the level: hearing does not come back.',
     ports: { in: { family: 'analogue', direction: 'in', name: 'Plug', connector: 'jack', nominal: 'headphone', balanced: false, inputOhms: 38, maxInDbu: null, ends: { sound: 'needed' } } },
@@ -143,10 +148,15 @@ export const soundSundries: readonly Model[] = [
     ports: { in: { ...lineIn('Input', 20, 'combo'), ends: { sound: 'needed' } } },
   }),
   deviceClass('recorder-sound', {
-    name: 'Sound recorder, four inputs', kind: 'recorder', step: 'take in', about: 'Stand-alone recorder with its own preamps; works when the computer does not.',
-    ports: { ...each(4, 'mic', (n) => micIn(`Input ${n}`, 2000, 6, 'phantom', 40)), card: software('out', 'Card', { ends: { sound: 'needed' } }) },
-    routes: each<Route>(4, 'mic', (n) => route(`mic-${n}`, 'card', { ms: 1 }, { sound: preampToDigital(`gain-${n}`, -124, 60, 106) })),
-    controls: { ...each(4, 'gain', (n) => gain(`Gain ${n}`, 0, 60, 40)), phantom: toggle('Phantom power') },
+    name: 'Sound recorder, four inputs', kind: 'recorder', step: 'take in', about: 'Stand-alone recorder with its own preamps and a pair of line inputs; works when the computer does not.',
+    ports: {
+      ...each(4, 'mic', (n) => micIn(`Input ${n}`, 2000, 6, 'phantom', 40)), ...each(2, 'line', (n) => lineIn(`Line ${n}`, 22)), card: software('out', 'Card', { ends: { sound: 'needed' } }),
+    },
+    routes: {
+      ...each<Route>(4, 'mic', (n) => route(`mic-${n}`, 'card', { ms: 1 }, { sound: preampToDigital(`gain-${n}`, -124, 60, 106) })),
+      ...each<Route>(2, 'line', (n) => route(`line-${n}`, 'card', { ms: 1 }, { sound: { gain: { control: `line-gain-${n}` }, ownNoiseDbu: -94, toDigital: { dynamicRangeDba: 106 } } })),
+    },
+    controls: { ...each(4, 'gain', (n) => gain(`Gain ${n}`, 0, 60, 40)), ...each(2, 'line-gain', (n) => gain(`Line gain ${n}`, 0, 40, 0)), phantom: toggle('Phantom power') },
   }),
   deviceClass('instrument-keyboard', {
     name: 'Keyboard, line output', kind: 'instrument', step: 'source', about: 'Electronic instrument at unbalanced line level.',

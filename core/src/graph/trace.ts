@@ -70,6 +70,12 @@ class TracedThread implements Thread {
   }
 }
 
+/** Whether a signal has come through a bus that leaves its own source out. */
+const passedMixMinus = (last: Stage): boolean => {
+  for (let at: Stage | null = last; at; at = at.parent) if (at.via.by === 'route' && at.via.route.route.exceptSource) return true;
+  return false;
+};
+
 interface Exit {
   readonly out: PortNode;
   readonly via: RouteOfModel['via'];
@@ -120,8 +126,9 @@ export const trace = (graph: Graph): Traced => {
     stages.push(stage);
     if (at.port.ends?.[signal]) threads.push(new TracedThread(signal, source, at, stage));
     isOnWay[at.index] = 1;
-    if (via.by === 'link') arrive(stage);
-    else leave(stage);
+    // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
+    if (via.by !== 'route') arrive(stage);
+    if (via.by !== 'link') leave(stage);
     isOnWay[at.index] = 0;
   };
   /** Ways out of each in-port, found once however many sources come by. */
@@ -137,7 +144,9 @@ export const trace = (graph: Graph): Traced => {
       // Only USB and network sockets send both ways over one link.
       if (link.from !== at && at.port.direction !== 'both') continue;
       const far = link.from === at ? link.to : link.from;
-      if (isOnWay[far.index] === 0 && portCarries(far, signal)) step(far, stage, link.via);
+      if (isOnWay[far.index] !== 0 || !portCarries(far, signal)) continue;
+      if (far.device === source.device && passedMixMinus(stage)) continue;
+      step(far, stage, link.via);
     }
   };
   const follow = (from: PortNode, what: Signal): void => {

@@ -20,6 +20,9 @@ describe('what each command does, and the sentence it leaves', () => {
     [{ type: 'renameRig', name: 'New' }, (after) => after.name, 'New', 'Renamed the rig to New.'],
     [{ type: 'writeNotes', notes: 'Hello' }, (after) => after.notes, 'Hello', 'Wrote the notes.'],
     [{ type: 'setHouseRules', rules: { headroomDb: 8 } }, (after) => after.houseRules.headroomDb, 8, 'Set the house rule for headroom to 8.'],
+    [{ type: 'setHouseRules', rules: { switching: 'software' } }, (after) => after.houseRules.switching, 'software', 'Set the house rule for where switching happens to In software on the computer.'],
+    [{ type: 'writeBrief', brief: { lengthMin: 90 } }, (after) => after.brief?.lengthMin, 90, 'Began the brief.'],
+    [{ type: 'setOwnership', deviceId: 'mic', ownership: 'owned', price: 80 }, (after) => [after.devices['mic']?.ownership, after.devices['mic']?.price], ['owned', 80], 'Mic is owned for 80.'],
     [{ type: 'changePerson', personId: 'host', person: { crestDb: 18 } }, (after) => after.people['host']?.crestDb, 18, 'Changed what is known of Host.'],
     [{ type: 'removePerson', personId: 'host' }, (after) => after.devices['mic']?.personId, null, 'Removed Host from the people.'],
     [{ type: 'addPlace', placeId: 'desk', place: { name: 'Desk' } }, (after) => after.places['desk']?.order, 1, 'Added the place Desk.'],
@@ -56,6 +59,7 @@ describe('what each command does, and the sentence it leaves', () => {
 
 describe('what is refused, and what the refusal says', () => {
   const cases: readonly (readonly [string, SimpleCommand, string])[] = [
+    ['a sight without a brief', { type: 'addSight', sightId: 'wheel', sight: { name: 'Wheel', what: 'hands', shot: 'close', people: [] } }, 'This rig has no brief yet'],
     ['a second thing of the same id', add('mic', 'webcam'), '"mic" is already in this rig'],
     ['a person who is not there', { type: 'assignDevice', deviceId: 'mic', personId: 'ghost', placeId: null }, 'There is no person "ghost"'],
     ['a place that is not there', { type: 'assignDevice', deviceId: 'mic', personId: null, placeId: 'attic' }, 'There is no place "attic"'],

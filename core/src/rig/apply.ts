@@ -1,5 +1,6 @@
 import { current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { CABLES } from '../catalogue/cables';
+import { USUAL_BRIEF } from './brief';
 import { isDeepEqual } from './deepEqual';
 import type { Change, Command, SimpleCommand } from './commands';
 import { inconsistencies } from './consistency';
@@ -30,6 +31,12 @@ const deviceIn = (rig: DraftRig, id: string) => mustHave(entry(rig.devices, id),
 const checkOwners = (rig: DraftRig, personId: string | null, placeId: string | null): void => {
   if (personId !== null && !entry(rig.people, personId)) throw refusals.noPerson(personId);
   if (placeId !== null && !entry(rig.places, placeId)) throw refusals.noPlace(placeId);
+};
+
+const briefIn = (rig: DraftRig) => mustHave(rig.brief ?? undefined, refusals.noBrief());
+
+const checkPeople = (rig: DraftRig, people: readonly string[]): void => {
+  for (const id of people) if (!entry(rig.people, id)) throw refusals.noPerson(id);
 };
 
 const isHeld = (rig: DraftRig, end: End): boolean => {
@@ -81,6 +88,39 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'setHouseRules':
       Object.assign(rig.houseRules, command.rules);
       return;
+    case 'writeBrief':
+      if (rig.brief) Object.assign(rig.brief, command.brief);
+      else rig.brief = { ...USUAL_BRIEF, sights: {}, deliverables: {}, ...command.brief };
+      return;
+    case 'addSight': {
+      const { sights } = briefIn(rig);
+      if (entry(sights, command.sightId)) throw refusals.idTaken(command.sightId);
+      checkPeople(rig, command.sight.people);
+      sights[command.sightId] = { ...command.sight, people: [...command.sight.people], order: nextOrder(sights) };
+      return;
+    }
+    case 'changeSight':
+      checkPeople(rig, command.sight.people ?? []);
+      Object.assign(mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId)), command.sight);
+      return;
+    case 'removeSight':
+      mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId));
+      for (const device of Object.values(rig.devices)) if (device.sightId === command.sightId) device.sightId = null;
+      delete briefIn(rig).sights[command.sightId];
+      return;
+    case 'addDeliverable': {
+      const { deliverables } = briefIn(rig);
+      if (entry(deliverables, command.deliverableId)) throw refusals.idTaken(command.deliverableId);
+      deliverables[command.deliverableId] = { ...command.deliverable, order: nextOrder(deliverables) };
+      return;
+    }
+    case 'changeDeliverable':
+      Object.assign(mustHave(entry(briefIn(rig).deliverables, command.deliverableId), refusals.noDeliverable(command.deliverableId)), command.deliverable);
+      return;
+    case 'removeDeliverable':
+      mustHave(entry(briefIn(rig).deliverables, command.deliverableId), refusals.noDeliverable(command.deliverableId));
+      delete briefIn(rig).deliverables[command.deliverableId];
+      return;
     case 'addPerson':
       if (entry(rig.people, command.personId)) throw refusals.idTaken(command.personId);
       rig.people[command.personId] = { ...command.person, order: nextOrder(rig.people) };
@@ -91,6 +131,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'removePerson':
       mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId));
       for (const device of Object.values(rig.devices)) if (device.personId === command.personId) device.personId = null;
+      for (const sight of Object.values(rig.brief?.sights ?? {})) sight.people = sight.people.filter((id) => id !== command.personId);
       delete rig.people[command.personId];
       return;
     case 'addPlace':
@@ -114,7 +155,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
         if (problem) throw refusals.badSetting(command.name, problem);
       }
       const { name, model, settings, personId, placeId } = command;
-      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, order: nextOrder(rig.devices) };
+      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, sightId: null, price: null, ownership: 'to buy', order: nextOrder(rig.devices) };
       return;
     }
     case 'removeDevice':
@@ -130,6 +171,13 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       device.placeId = command.placeId;
       return;
     }
+    case 'showSight':
+      if (command.sightId !== null && !entry(briefIn(rig).sights, command.sightId)) throw refusals.noSight(command.sightId);
+      deviceIn(rig, command.deviceId).sightId = command.sightId;
+      return;
+    case 'setOwnership':
+      Object.assign(deviceIn(rig, command.deviceId), { ownership: command.ownership, price: command.price });
+      return;
     case 'setControl': {
       const device = deviceIn(rig, command.deviceId);
       const problem = settingProblem(device.model, command.control, command.value);

@@ -1,9 +1,13 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
-import { endSchema, houseRulesSchema, personSchema, placeSchema, runSchema, settingSchema } from './rig';
+import { briefSchema, deliverableSchema, sightSchema } from './brief';
+import { houseRulesSchema } from './house';
+import { endSchema, OWNERSHIPS, personSchema, placeSchema, runSchema, settingSchema } from './rig';
 
 const personFields = personSchema.omit({ order: true });
+const sightFields = sightSchema.omit({ order: true });
+const deliverableFields = deliverableSchema.omit({ order: true });
 const placeFields = placeSchema.omit({ order: true });
 
 /** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
@@ -11,6 +15,14 @@ const simpleCommands = [
   z.strictObject({ type: z.literal('renameRig'), name: nameSchema }),
   z.strictObject({ type: z.literal('writeNotes'), notes: z.string().max(20_000) }),
   z.strictObject({ type: z.literal('setHouseRules'), rules: houseRulesSchema.partial() }),
+  /** Begins a brief, or replaces its answers; its sights and deliverables have commands of their own */
+  z.strictObject({ type: z.literal('writeBrief'), brief: briefSchema.omit({ sights: true, deliverables: true }).partial() }),
+  z.strictObject({ type: z.literal('addSight'), sightId: idSchema, sight: sightFields }),
+  z.strictObject({ type: z.literal('changeSight'), sightId: idSchema, sight: sightFields.partial() }),
+  z.strictObject({ type: z.literal('removeSight'), sightId: idSchema }),
+  z.strictObject({ type: z.literal('addDeliverable'), deliverableId: idSchema, deliverable: deliverableFields }),
+  z.strictObject({ type: z.literal('changeDeliverable'), deliverableId: idSchema, deliverable: deliverableFields.partial() }),
+  z.strictObject({ type: z.literal('removeDeliverable'), deliverableId: idSchema }),
   z.strictObject({ type: z.literal('addPerson'), personId: idSchema, person: personFields }),
   z.strictObject({ type: z.literal('changePerson'), personId: idSchema, person: personFields.partial() }),
   z.strictObject({ type: z.literal('removePerson'), personId: idSchema }),
@@ -24,6 +36,9 @@ const simpleCommands = [
   z.strictObject({ type: z.literal('removeDevice'), deviceId: idSchema }),
   z.strictObject({ type: z.literal('renameDevice'), deviceId: idSchema, name: nameSchema }),
   z.strictObject({ type: z.literal('assignDevice'), deviceId: idSchema, personId: idSchema.nullable(), placeId: idSchema.nullable() }),
+  /** Says which sight of the brief a camera or player shows */
+  z.strictObject({ type: z.literal('showSight'), deviceId: idSchema, sightId: idSchema.nullable() }),
+  z.strictObject({ type: z.literal('setOwnership'), deviceId: idSchema, ownership: z.enum(OWNERSHIPS), price: z.number().min(0).max(1e9).nullable() }),
   z.strictObject({ type: z.literal('setControl'), deviceId: idSchema, control: idSchema, value: settingSchema }),
   z.strictObject({
     /** Types a data-sheet figure over the typical one: `ports.in-1.inputOhms` */

@@ -41,11 +41,14 @@ export const inconsistencies = (rig: Rig): Problem[] => {
       problems.push({ path: ['devices', id, 'personId'], says: `there is no person "${device.personId}"` });
     if (device.placeId !== null && !entry(rig.places, device.placeId))
       problems.push({ path: ['devices', id, 'placeId'], says: `there is no place "${device.placeId}"` });
+    if (device.sightId !== null && !entry(rig.brief?.sights ?? {}, device.sightId)) problems.push({ path: ['devices', id, 'sightId'], says: `there is no sight "${device.sightId}" in the brief` });
     for (const [control, value] of Object.entries(device.settings)) {
       const says = settingProblem(device.model, control, value);
       if (says) problems.push({ path: ['devices', id, 'settings', control], says });
     }
   }
+  for (const [id, sight] of Object.entries(rig.brief?.sights ?? {}))
+    for (const personId of sight.people) if (!entry(rig.people, personId)) problems.push({ path: ['brief', 'sights', id, 'people'], says: `there is no person "${personId}"` });
   const taken = new Map<string, string>();
   for (const [id, link] of links) {
     const problem = linkProblem(rig, link);

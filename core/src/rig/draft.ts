@@ -3,12 +3,13 @@ import { apply } from './apply';
 import type { SimpleCommand } from './commands';
 import type { ControlValue } from './model';
 import { mate, portAt } from './mating';
-import { blankRig, DEFAULT_SPEECH, type End, type Rig } from './rig';
+import { blankRig, USUAL_PERSON, type End, type Person, type Rig } from './rig';
 
 interface DraftDevice {
   readonly name?: string;
   readonly person?: string;
   readonly place?: string;
+  readonly sight?: string;
   readonly settings?: Readonly<Record<string, ControlValue>>;
 }
 
@@ -24,8 +25,8 @@ const endOf = (text: string): End => {
 export class RigDraft {
   private rig: Rig;
 
-  constructor(name: string) {
-    this.rig = blankRig(name);
+  constructor(name: string, begin?: Rig) {
+    this.rig = begin ?? blankRig(name);
   }
 
   do(command: SimpleCommand): this {
@@ -34,17 +35,18 @@ export class RigDraft {
   }
 
   /** @param speechDbSpl dB SPL at 1 m @param crestDb dB */
-  person(personId: string, name: string, more: { where?: 'on site' | 'remote'; speechDbSpl?: number; crestDb?: number } = {}): this {
-    return this.do({ type: 'addPerson', personId, person: { name, where: 'on site', ...DEFAULT_SPEECH, ...more } });
+  person(personId: string, name: string, more: Partial<Omit<Person, 'name' | 'order'>> = {}): this {
+    return this.do({ type: 'addPerson', personId, person: { name, ...USUAL_PERSON, ...more } });
   }
 
   place(placeId: string, name: string): this {
     return this.do({ type: 'addPlace', placeId, place: { name } });
   }
 
-  device(deviceId: string, classId: string, { name, person = undefined, place = undefined, settings = {} }: DraftDevice = {}): this {
+  device(deviceId: string, classId: string, { name, person = undefined, place = undefined, sight, settings = {} }: DraftDevice = {}): this {
     const model = classById(classId);
-    return this.do({ type: 'addDevice', deviceId, name: name ?? model.name, model, settings: { ...settings }, personId: person ?? null, placeId: place ?? null });
+    this.do({ type: 'addDevice', deviceId, name: name ?? model.name, model, settings: { ...settings }, personId: person ?? null, placeId: place ?? null });
+    return sight === undefined ? this : this.do({ type: 'showSight', deviceId, sightId: sight });
   }
 
   /** Joins `device.port` to `device.port` with the cable offered first, or the one named. @param lengthM m */

@@ -3,11 +3,14 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { importRig, type Imported } from './import';
 import { rigJsonSchema, rigToJson, patchSheetCsv, rigToDot } from './export';
+import { analyse } from '../analyse';
 import { apply } from './apply';
 import { RigDraft } from './draft';
 
 const file = (name: string): string => readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`), 'utf8');
 const nightTide = file('night-tide');
+/** Files as version 2 of the document wrote them. */
+const oldFile = (name: string): string => readFileSync(path.join(__dirname, 'old-files', `${name}.version-2.rig.json`), 'utf8');
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = (text: string): Imported => importRig(bytes(text));
 const problems = (imported: Imported): string[] => (imported.ok ? [] : imported.problems.map(({ path: at, says }) => `${at}: ${says}`));
@@ -20,7 +23,7 @@ describe('importing a rig', () => {
     }
   });
   it('brings version 1 up to the present one: places become records', () => {
-    const old = JSON.parse(nightTide) as { version: number; places?: unknown; devices: Record<string, Record<string, unknown>> };
+    const old = JSON.parse(oldFile('night-tide')) as { version: number; places?: unknown; devices: Record<string, Record<string, unknown>> };
     old.version = 1;
     delete old.places;
     for (const device of Object.values(old.devices)) {
@@ -32,12 +35,27 @@ describe('importing a rig', () => {
     expect(imported.ok && imported.rig.places).toEqual({ 'kitchen-table': { name: 'Kitchen table', order: 0 } });
     expect(imported.ok && imported.rig.devices['host-mic']?.placeId).toBe('kitchen-table');
   });
+  it.each(['night-tide', 'second-firing'])('brings %s of version 2 up: no brief, owned devices, and the same figures as before', (name) => {
+    const imported = read(oldFile(name));
+    expect(problems(imported)).toEqual([]);
+    if (!imported.ok) return;
+    expect(imported.rig.brief).toBeNull();
+    expect(Object.values(imported.rig.devices).map(({ ownership }) => ownership)).toEqual(Object.keys(imported.rig.devices).map(() => 'owned'));
+    expect(imported.rig.houseRules).toMatchObject({ switching: 'hardware switcher', spareInputs: 'one in four', recordingsOfVoice: 2, recordingLevel: 'average -18' });
+    expect(analyse(imported.rig).findings.filter(({ area }) => area === 'brief')).toEqual([]);
+    const again = read(rigToJson(imported.rig));
+    expect(again.ok && rigToJson(again.rig)).toBe(rigToJson(imported.rig));
+  });
+  it('judges Night Tide of version 2 as it always did', () => {
+    const imported = read(oldFile('night-tide'));
+    expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual(['7.5 m is beyond reach', '5.84 dB short of gain', '5.34 dB short of gain']);
+  });
   it.each<[string, string, RegExp]>([
     ['an empty file', '', /^file: expected a rig; this file is empty/],
     ['a file that is not JSON', '{"version": 2,}', /^file: line 1, column \d+: this is not JSON/],
     ['a list', '[]', /^the document: /],
-    ['a newer version', nightTide.replace('"version": 2', '"version": 9'), /^version: this file is of version 9/],
-    ['a version that never was', nightTide.replace('"version": 2', '"version": 0'), /^version: expected a version from 1 to 2/],
+    ['a newer version', nightTide.replace('"version": 3', '"version": 9'), /^version: this file is of version 9/],
+    ['a version that never was', nightTide.replace('"version": 3', '"version": 0'), /^version: expected a version from 1 to 3/],
     ['a resistance of the wrong kind', nightTide.replace('"inputOhms": 3000', '"inputOhms": "3000"'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: /],
     ['a negative resistance', nightTide.replace('"inputOhms": 3000', '"inputOhms": -1'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: .*(>|above|Too small)/],
     ['a field nobody knows', nightTide.replace('"notes":', '"colour": "red", "notes":'), /^colour: there is no such field/],
@@ -118,5 +136,5 @@ describe('exporting a rig', () => {
     expect(rigToDot(rig)).toContain('label = "The \\"good\\" one"');
     expect(rigToDot(rig)).toContain('"mic" -> "interface"');
   });
-  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 2 } } }));
+  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 3 } } }));
 });

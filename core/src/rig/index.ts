@@ -1,5 +1,7 @@
 export * from './ids';
 export * from './model';
+export * from './house';
+export * from './brief';
 export * from './rig';
 export * from './settings';
 export * from './mating';

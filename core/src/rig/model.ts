@@ -202,6 +202,8 @@ export const routeSchema = z
     delay: z
       .union([z.strictObject({ ms: z.number().min(0).max(60_000) }), z.strictObject({ frames: z.number().min(0).max(1000) })])
       .nullable(),
+    /** A mix-minus: what it carries never goes back to the device it came from */
+    exceptSource: z.literal(true).optional(),
     /** Open only while this control has this value */
     when: z.strictObject({ control: controlRef, is: z.union([z.boolean(), z.string().max(60)]) }).optional(),
   })
@@ -242,6 +244,8 @@ export const modelSchema = z
     kind: kindSchema,
     step: stepSchema,
     about: z.string().max(400),
+    /** What one of the class usually costs, in the studio's currency; null = not known */
+    typicalPrice: z.number().min(0).max(1e9).nullable(),
     ports: z.record(idSchema, portSchema),
     routes: z.record(idSchema, routeSchema),
     controls: z.record(idSchema, controlSchema),

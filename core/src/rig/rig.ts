@@ -1,38 +1,36 @@
 import { z } from 'zod';
 import { CABLE_IDS } from '../catalogue/cables';
+import { briefSchema, shotSchema } from './brief';
+import { DEFAULT_HOUSE_RULES, houseRulesSchema } from './house';
 import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
-export const RIG_VERSION = 2;
+export const RIG_VERSION = 3;
 export const MAX_DEVICES = 5000;
 export const MAX_LINKS = 20_000;
 /** Longest cable a document may hold. @unit m */
 export const MAX_CABLE_M = 5000;
-
-export const RECORDING_LEVELS = ['average -18', 'average -20'] as const;
-
-export const houseRulesSchema = z.strictObject({
-  /** Which school of recording level the rig follows */
-  recordingLevel: z.enum(RECORDING_LEVELS),
-  /** Least distance from a peak to the ceiling of any stage, dB */
-  headroomDb: z.number().min(0).max(40),
-  /** Least signal-to-noise ratio of a voice, dB */
-  minimumSnrDb: z.number().min(0).max(120),
-  /** Share of a cable's reach above which a run is a warning */
-  reachWarnShare: z.number().min(0.1).max(1),
-});
-export type HouseRules = z.infer<typeof houseRulesSchema>;
 
 const order = z.number().int().min(0).max(1e9);
 
 export const personSchema = z.strictObject({
   name: nameSchema,
   where: z.enum(['on site', 'remote']),
+  posture: z.enum(['sits', 'stands', 'moves']),
+  /** Shot of their face that is needed; null where they are not to be seen */
+  shot: shotSchema.nullable(),
+  /** Whether their voice is to be heard */
+  isHeard: z.boolean(),
   /** Speech level at 1 m on axis, dB SPL */
   speechDbSpl: z.number().min(30).max(120),
+  /** How far the voice strays to either side of that level, dB */
+  spreadDb: z.number().min(0).max(30),
   /** Peak over RMS of this voice, dB */
   crestDb: z.number().min(0).max(40),
+  wearsGlasses: z.boolean(),
+  dislikesHeadset: z.boolean(),
+  needsHandsFree: z.boolean(),
   order,
 });
 export type Person = z.infer<typeof personSchema>;
@@ -42,6 +40,9 @@ export type Place = z.infer<typeof placeSchema>;
 
 export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);
 
+export const OWNERSHIPS = ['owned', 'borrowed', 'to buy', 'second-hand'] as const;
+export type Ownership = (typeof OWNERSHIPS)[number];
+
 export const deviceSchema = z.strictObject({
   name: nameSchema,
   model: modelSchema,
@@ -50,6 +51,11 @@ export const deviceSchema = z.strictObject({
   /** Whose microphone, camera or headphones it is */
   personId: idSchema.nullable(),
   placeId: idSchema.nullable(),
+  /** Which of the brief's sights a camera or player shows */
+  sightId: idSchema.nullable(),
+  /** What was or will be paid, in the studio's currency; null = the class's typical price */
+  price: z.number().min(0).max(1e9).nullable(),
+  ownership: z.enum(OWNERSHIPS),
   order,
 });
 export type Device = z.infer<typeof deviceSchema>;
@@ -68,6 +74,8 @@ export const rigSchema = z.strictObject({
   name: nameSchema,
   notes: z.string().max(20_000),
   houseRules: houseRulesSchema,
+  /** null until someone has said what the show needs: then nothing is judged by it */
+  brief: briefSchema.nullable(),
   people: z.record(idSchema, personSchema),
   places: z.record(idSchema, placeSchema),
   devices: z.record(idSchema, deviceSchema),
@@ -76,19 +84,20 @@ export const rigSchema = z.strictObject({
 /** The rig: one document, changed only by commands. */
 export type Rig = z.infer<typeof rigSchema>;
 
-export const DEFAULT_HOUSE_RULES: HouseRules = { recordingLevel: 'average -18', headroomDb: 6, minimumSnrDb: 50, reachWarnShare: 0.8 };
 /** Normal speech of an unpractised talker, dB SPL at 1 m, and its crest. @source handbook 2-sound, after ISO 9921 */
 export const DEFAULT_SPEECH = { speechDbSpl: 62, crestDb: 14 } as const;
 
-/** Where the average and the peaks should stand at the converter. @unit dBFS */
-export const levelTarget = (rules: HouseRules): { averageDbfs: number; peakDbfs: number } =>
-  rules.recordingLevel === 'average -18' ? { averageDbfs: -18, peakDbfs: -6 } : { averageDbfs: -20, peakDbfs: -10 };
+/** Someone on site who sits and talks, as long as nothing else is said. */
+export const USUAL_PERSON = {
+  where: 'on site', posture: 'sits', shot: 'head and shoulders', isHeard: true, ...DEFAULT_SPEECH, spreadDb: 6, wearsGlasses: false, dislikesHeadset: false, needsHandsFree: false,
+} as const satisfies Omit<Person, 'name' | 'order'>;
 
 export const blankRig = (name: string): Rig => ({
   version: RIG_VERSION,
   name,
   notes: '',
   houseRules: { ...DEFAULT_HOUSE_RULES },
+  brief: null,
   people: {},
   places: {},
   devices: {},

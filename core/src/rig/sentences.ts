@@ -1,11 +1,15 @@
 import { CABLES } from '../catalogue/cables';
 import type { Command, SimpleCommand } from './commands';
 import type { ControlValue } from './model';
+import { HOUSE_QUESTIONS, type HouseQuestionKey } from './house';
 import { portAt } from './mating';
 import { entry, type End, type Rig } from './rig';
 
 const deviceName = (rig: Rig, id: string): string => entry(rig.devices, id)?.name ?? `“${id}”`;
 const endName = (rig: Rig, end: End): string => `${deviceName(rig, end.deviceId)} (${portAt(rig, end)?.name ?? end.portId})`;
+
+const sightName = (rig: Rig, id: string): string => entry(rig.brief?.sights ?? {}, id)?.name ?? `“${id}”`;
+const deliverableName = (rig: Rig, id: string): string => entry(rig.brief?.deliverables ?? {}, id)?.name ?? `“${id}”`;
 
 const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
   const device = entry(rig.devices, deviceId);
@@ -17,9 +21,10 @@ const valueName = (rig: Rig, deviceId: string, controlId: string, value: Control
   return String(value);
 };
 
-const RULE_NAMES: Readonly<Record<string, string>> = {
-  recordingLevel: 'recording level', headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning',
-};
+const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice' };
+const isQuestion = (key: string): key is HouseQuestionKey => Object.hasOwn(HOUSE_QUESTIONS, key);
+const ruleName = (key: string): string => (isQuestion(key) ? HOUSE_QUESTIONS[key].question.toLowerCase() : (NUMBER_RULE_NAMES[key] ?? key));
+const schoolName = (key: string, value: unknown): string => (isQuestion(key) ? (HOUSE_QUESTIONS[key].schools.find((school) => school.value === value)?.label ?? String(value)) : String(value));
 
 const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
   switch (command.type) {
@@ -29,8 +34,26 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
       return 'Wrote the notes.';
     case 'setHouseRules':
       return `Set the house rule${Object.keys(command.rules).length === 1 ? '' : 's'} for ${Object.entries(command.rules)
-        .map(([rule, value]) => `${RULE_NAMES[rule] ?? rule} to ${value}`)
+        .map(([rule, value]) => `${ruleName(rule)} to ${schoolName(rule, value)}`)
         .join(' and ')}.`;
+    case 'writeBrief':
+      return rig.brief === null ? 'Began the brief.' : 'Changed the brief.';
+    case 'addSight':
+      return `Added ${command.sight.name} to what must be seen.`;
+    case 'changeSight':
+      return `Changed how ${sightName(rig, command.sightId)} must be seen.`;
+    case 'removeSight':
+      return `Removed ${sightName(rig, command.sightId)} from what must be seen.`;
+    case 'addDeliverable':
+      return `Added ${command.deliverable.name} to what is delivered.`;
+    case 'changeDeliverable':
+      return `Changed ${deliverableName(rig, command.deliverableId)}.`;
+    case 'removeDeliverable':
+      return `Removed ${deliverableName(rig, command.deliverableId)} from what is delivered.`;
+    case 'showSight':
+      return command.sightId === null ? `${deviceName(rig, command.deviceId)} shows nothing of the brief any more.` : `${deviceName(rig, command.deviceId)} shows ${sightName(rig, command.sightId)}.`;
+    case 'setOwnership':
+      return `${deviceName(rig, command.deviceId)} is ${command.ownership}${command.price === null ? '' : ` for ${command.price}`}.`;
     case 'addPerson':
       return `Added ${command.person.name} to the people.`;
     case 'changePerson':

@@ -27,8 +27,27 @@ const placesBecomeRecords = (rig: Branch): Branch => {
   return { ...rig, version: 2, places, devices };
 };
 
+/** What version 3 asks of each person, device, model and house rule, where version 2 said nothing. Frozen here: defaults may change, old files may not. */
+const PERSON_2 = { posture: 'sits', shot: 'head and shoulders', isHeard: true, spreadDb: 6, wearsGlasses: false, dislikesHeadset: false, needsHandsFree: false };
+const DEVICE_2 = { sightId: null, price: null, ownership: 'owned' };
+const HOUSE_2 = {
+  captureSize: '1080p everywhere', switching: 'hardware switcher', soundRecorded: 'interface into the computer', microphones: 'xlr', quietDynamic: 'clean preamp', processing: 'clean', room: 'alive',
+  monitoring: 'closed headphones', computers: 'one', cut: 'live and separate', power: 'mains', cables: 'dressed', prompter: 'none', spareInputs: 'one in four', recordingsOfVoice: 2,
+};
+
+const eachOf = (collection: unknown, change: (item: Branch) => Branch): unknown =>
+  isBranch(collection) ? Object.fromEntries(Object.entries(collection).map(([id, item]) => [id, isBranch(item) ? change(item) : item])) : collection;
+
+/** Version 2 had no brief, no money, and only the house rules that are numbers. */
+const briefBegins = (rig: Branch): Branch => ({
+  ...rig, version: 3, brief: null,
+  houseRules: isBranch(rig['houseRules']) ? { ...HOUSE_2, ...rig['houseRules'] } : rig['houseRules'],
+  people: eachOf(rig['people'], (person) => ({ ...PERSON_2, ...person })),
+  devices: eachOf(rig['devices'], (device) => ({ ...DEVICE_2, ...device, model: isBranch(device['model']) ? { typicalPrice: null, ...device['model'] } : device['model'] })),
+});
+
 /** The step that leaves each older version, by the version it leaves. */
-const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords };
+const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins };
 
 /**
  * Brings a document of an older version up to the present one. What it does not understand it leaves for the schema to refuse.

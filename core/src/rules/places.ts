@@ -73,6 +73,9 @@ export const adjustableGains = (stage: Stage): AdjustableGain[] =>
       return gain.control === null ? [] : [{ stage: at, gain, control: gain.control }];
     });
 
+/** The gain nearest to a stage that can be turned. */
+export const nearestGain = (stage: Stage): AdjustableGain | undefined => adjustableGains(stage)[0];
+
 /** A gain on the control's own steps, nearest to what is wanted and inside its range. @unit dB */
 export const steppedGain = (wantedDb: number, gain: GainSetting): number => {
   const steps = Math.round((wantedDb - gain.minDb) / gain.stepDb);

@@ -4,13 +4,15 @@ import type { Command, HouseRules } from '../rig';
 
 /** Stop: it will not work or will be lost. Warn: it works badly or is fragile. Note: worth knowing. */
 export type Level = 'stop' | 'warn' | 'note';
-export type Area = 'signal' | 'sound' | 'picture' | 'computer';
+export type Area = 'brief' | 'signal' | 'sound' | 'picture' | 'computer';
 
 /** What a finding is about. The interface marks the most exact of these. */
 export interface About {
   readonly deviceId?: string;
   readonly portId?: string;
   readonly linkId?: string;
+  /** A line of the coverage, for what the brief asks for */
+  readonly coverage?: string;
   /** Stage where the figures are, in the analysis the finding came from */
   readonly stage?: number;
 }
@@ -51,4 +53,4 @@ export interface Rule {
 }
 
 /** The same problem in two analyses has the same key, though stages are numbered anew. */
-export const findingKey = ({ code, about }: Finding): string => [code, about.deviceId ?? '', about.portId ?? '', about.linkId ?? ''].join('|');
+export const findingKey = ({ code, about }: Finding): string => [code, about.deviceId ?? '', about.portId ?? '', about.linkId ?? '', about.coverage ?? ''].join('|');

@@ -56,7 +56,8 @@ export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null =
 };
 
 /**
- * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`, the lowest of the ways on from it.
+ * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`, the lowest of the ways on from it. Gain counts from
+ * 0 dB where the range begins below it.
  * @returns dBu; null when unknown
  */
 export const inputCeilingDbu = (node: PortNode): number | null => {
@@ -66,7 +67,9 @@ export const inputCeilingDbu = (node: PortNode): number | null => {
   for (const { route } of node.routes) {
     if (!route.sound) continue;
     const gain = gainOf(device, route.sound);
-    least = Math.min(least, node.port.maxInDbu - padOf(device, route.sound) - (gain.gainDb - gain.minDb));
+    // A volume control that only takes away spares the input stage; at a converter the reading is full scale wherever the knob began.
+    const from = route.sound.toDigital ? gain.minDb : Math.max(gain.minDb, 0);
+    least = Math.min(least, node.port.maxInDbu - padOf(device, route.sound) - Math.max(0, gain.gainDb - from));
   }
   return least === Infinity ? node.port.maxInDbu : least;
 };

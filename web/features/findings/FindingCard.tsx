@@ -1,23 +1,27 @@
 'use client';
 
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { figure, fixesOf, predict, Refusal, sumsOf, verdictText, type Analysis, type Finding, type Fix, type Prediction } from '@echo-loom/core';
+import { Box, Button, Flex, Link as ChakraLink, Text } from '@chakra-ui/react';
+import { costOf, figure, fixesOf, houseRuleText, predict, Refusal, sumsOf, verdictText, type Analysis, type Finding, type Fix, type Prediction } from '@echo-loom/core';
+import Link from 'next/link';
 import { useMemo } from 'react';
-import { useRigSession } from '@/features/rig/RigProvider';
+import { useMoney } from '@/features/rig/Currency';
+import { useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
 import { SumList } from './SumList';
 
 interface Offer {
   readonly fix: Fix;
   readonly prediction: Prediction | null;
+  /** What it adds to what is to be paid */
+  readonly cost: number;
 }
 
 const offersOf = (analysis: Analysis, finding: Finding): Offer[] =>
   fixesOf(analysis, finding).map((fix) => {
     try {
-      return { fix, prediction: predict(analysis, finding, fix) };
+      return { fix, prediction: predict(analysis, finding, fix), cost: costOf(analysis.rig, fix.command) };
     } catch (error) {
-      if (error instanceof Refusal) return { fix, prediction: null };
+      if (error instanceof Refusal) return { fix, prediction: null, cost: 0 };
       throw error;
     }
   });
@@ -36,6 +40,8 @@ interface Props {
 /** A finding: what happens, why, what to do, its fixes with what each would change, and its sums. */
 export const FindingCard = ({ analysis, finding }: Props) => {
   const { run } = useRigSession();
+  const money = useMoney();
+  const rigId = useRigId();
   const offers = useMemo(() => offersOf(analysis, finding), [analysis, finding]);
   const sums = useMemo(() => sumsOf(analysis, finding), [analysis, finding]);
   return (
@@ -47,16 +53,17 @@ export const FindingCard = ({ analysis, finding }: Props) => {
       <Text fontSize="sm" mt="1">{finding.says}</Text>
       {offers.length > 0 && (
         <Flex direction="column" gap="1.5" mt="2.5">
-          {offers.map(({ fix, prediction }) => (
+          {offers.map(({ fix, prediction, cost }) => (
             <Button key={fix.label} variant="outline" size="sm" height="auto" minH="8" py="1.5" px="2.5" borderColor="madder" whiteSpace="normal" display="block" textAlign="start" fontWeight="400" onClick={() => run(fix.command)}>
-              <Text as="span" display="block" fontWeight="600" color="madder">{fix.label}</Text>
+              <Text as="span" display="flex" justifyContent="space-between" gap="2" fontWeight="600" color="madder"><span>{fix.label}</span>{cost !== 0 && <Text as="span" className="figures" fontWeight="400" fontSize="xs">{money(cost)}</Text>}</Text>
               {prediction && effectText(prediction).map((line) => <Text as="span" key={line} display="block" fontSize="xs" color="ink.soft" lineHeight="1.4">{line}</Text>)}
             </Button>
           ))}
         </Flex>
       )}
-      {sums.length > 0 && <SumList sums={sums} houseRule={finding.houseRule} />}
-      <Text fontSize="xs" color="ink.soft" mt="2" className="figures">{finding.code}</Text>
+      {sums.length > 0 && <SumList sums={sums} />}
+      {finding.houseRule && <Text fontSize="xs" mt="2">House rule: <ChakraLink asChild textDecoration="underline"><Link href={`/rigs/${rigId}/rules#${finding.houseRule}`} prefetch={false}>{houseRuleText(analysis.rig.houseRules, finding.houseRule)}</Link></ChakraLink></Text>}
+      <Text fontSize="xs" color="ink.soft" mt="1" className="figures">{finding.code}</Text>
     </Box>
   );
 };

@@ -3,20 +3,15 @@
 import { Box, Text } from '@chakra-ui/react';
 import { figure, type Sum } from '@echo-loom/core';
 
-const RULE_NAMES: Readonly<Record<string, string>> = {
-  recordingLevel: 'recording level', headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning',
-};
-
 const valueText = (value: number | string): string => (typeof value === 'string' ? value : figure(value, Number.isInteger(value) ? 0 : Math.abs(value) < 10 && Math.abs(value) > 0 ? 3 : 2));
 
 interface Props {
   readonly sums: readonly Sum[];
-  readonly houseRule?: string;
   readonly open?: boolean;
 }
 
 /** The arithmetic behind a figure: the result first, then the relation, then the numbers in it and where the relation comes from. */
-export const SumList = ({ sums, houseRule, open = true }: Props) => (
+export const SumList = ({ sums, open = true }: Props) => (
   <Box as="details" mt="2.5" {...(open ? { open: true } : {})} css={{ '& > summary': { cursor: 'pointer', fontSize: '13px', color: 'var(--chakra-colors-ink-soft)', minHeight: '24px' } }}>
     <summary>The sums</summary>
     <Box bg="paper.deep" px="2.5" py="2" fontSize="xs" lineHeight="1.5" className="figures">
@@ -31,7 +26,6 @@ export const SumList = ({ sums, houseRule, open = true }: Props) => (
           <Text color="ink.soft" fontSize="11px">{sum.source}</Text>
         </Box>
       ))}
-      {houseRule && <Text color="ink.soft" mt="2" fontFamily="body">Judged by the house rule: {RULE_NAMES[houseRule] ?? houseRule}.</Text>}
     </Box>
   </Box>
 );

@@ -1,13 +1,19 @@
-import { analyse, apply, RigDraft, STARTING_POINTS, type Analysis, type Rig } from '@echo-loom/core';
+import { analyse, apply, build, RigDraft, STARTING_POINTS, type Analysis, type Rig, type StartingPoint } from '@echo-loom/core';
 import { nightTide, secondFiring } from '../../../demo/rigs';
 import { layOut, PEG_WIDTH, READING_WIDTH, type LoomLayout, type LoomNode } from './layout';
 import { rowsOf } from './rows';
 import { isLaidOutAlike } from './useLayout';
 import { walk } from './walk';
 
+const made = (point: StartingPoint): Rig => {
+  const built = build(point.answers(point.name));
+  if (!built.ok) throw new Error(built.why);
+  return built.rig;
+};
+
 const NOTHING_FOLDED: ReadonlySet<string> = new Set();
 const laid = (rig: Rig, wish: 'owner' | 'family' | null = null, folded = NOTHING_FOLDED): LoomLayout => layOut(analyse(rig), wish, folded);
-const RIGS: readonly (readonly [string, Rig])[] = [['Night Tide', nightTide()], ['Second Firing', secondFiring()], ...STARTING_POINTS.map((point) => [point.name, point.make(point.name)] as const)];
+const RIGS: readonly (readonly [string, Rig])[] = [['Night Tide', nightTide()], ['Second Firing', secondFiring()], ...STARTING_POINTS.map((point) => [point.name, made(point)] as const)];
 const both = RIGS.flatMap(([name, rig]) => (['owner', 'family'] as const).map((wish) => [`${name} by ${wish}`, rig, wish] as const));
 
 const overlap = (a: LoomNode, b: LoomNode): boolean => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;

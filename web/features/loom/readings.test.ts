@@ -36,10 +36,10 @@ describe('where a finding is marked', () => {
     expect(finding && itemOf(analysis, finding)).toEqual({ kind: 'link', id: 'host-mic-out-to-interface' });
   });
   it('is found from the device too', () => expect(findingsOn(analysis, { kind: 'device', id: 'interface' }).map(({ code }) => code)).toContain('sound.gain-short'));
-  it('every finding of the demo is marked somewhere', () => {
+  it('every finding of the demo that is about a device or cable is marked somewhere', () => {
     for (const rig of [nightTide(), secondFiring()]) {
       const judged = analyse(rig);
-      for (const finding of judged.findings) expect([finding.code, itemOf(judged, finding)]).not.toContain(null);
+      for (const finding of judged.findings.filter(({ area }) => area !== 'brief')) expect([finding.code, itemOf(judged, finding)]).not.toContain(null);
     }
   });
 });

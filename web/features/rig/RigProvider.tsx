@@ -10,6 +10,10 @@ import type { SavedEntry } from './protocol';
 import { openSession, type RigSession, type RigState } from './session';
 
 const SessionContext = createContext<RigSession | null>(null);
+const RigIdContext = createContext('');
+
+/** The open rig's id, for links. */
+export const useRigId = (): string => useContext(RigIdContext);
 
 /** The open rig's session. Only inside `RigProvider`. */
 export const useRigSession = (): RigSession => {
@@ -61,5 +65,5 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [rigId]);
 
-  return session ? <SessionContext.Provider value={session}>{children}</SessionContext.Provider> : null;
+  return session ? <RigIdContext.Provider value={rigId}><SessionContext.Provider value={session}>{children}</SessionContext.Provider></RigIdContext.Provider> : null;
 };

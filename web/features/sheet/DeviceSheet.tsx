@@ -11,6 +11,7 @@ import { carriedBy } from './carried';
 import { Carries } from './Carries';
 import { Controls } from './Controls';
 import { DataSheet } from './DataSheet';
+import { Ownership } from './Ownership';
 import { Ports } from './Ports';
 import { Section } from './Section';
 
@@ -47,6 +48,7 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
           {Object.keys(analysis.rig.people).length === 0 && <Text fontSize="xs" color="ink.soft">Name the people of the show under People; a voice needs a mouth to be computed.</Text>}
         </Flex>
       </Section>
+      <Section title="Brief and money"><Ownership rig={analysis.rig} deviceId={deviceId} device={device} /></Section>
       <Section title="Ports"><Ports analysis={analysis} deviceId={deviceId} onConnect={onConnect} /></Section>
       <Section title="Figures"><DataSheet deviceId={deviceId} device={device} /></Section>
       <Flex gap="2" mt="4">

@@ -1,10 +1,10 @@
 'use client';
 
-import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, NativeSelect, SimpleGrid, Text } from '@chakra-ui/react';
 import type { Verdict } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
-import { createRigAction, deleteRigAction, duplicateRigAction, renameRigAction, restoreRigAction } from '@/app/actions';
+import { createRigAction, deleteRigAction, duplicateRigAction, renameRigAction, restoreRigAction, setCurrencyAction } from '@/app/actions';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
 import { ImportButton } from './ImportButton';
@@ -22,13 +22,15 @@ export interface ShelfItem {
 
 interface Props {
   readonly items: readonly ShelfItem[];
+  readonly currency: string;
+  readonly currencies: readonly string[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly about: string }[];
 }
 
 type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ShelfItem };
 
 /** The rigs, latest first: open one, make one, bring one in. */
-export const Shelf = ({ items, points }: Props) => {
+export const Shelf = ({ items, points, currency, currencies }: Props) => {
   const router = useRouter();
   const [asking, setAsking] = useState<Asking | null>(null);
   const [, startTransition] = useTransition();
@@ -50,6 +52,12 @@ export const Shelf = ({ items, points }: Props) => {
         <Text color="ink.soft" display={{ base: 'none', md: 'block' }}>Every picture and sound of the studio, from source to destination, computed.</Text>
         <Flex ml="auto" gap="2" align="center">
           <ThemeButton />
+          <NativeSelect.Root size="sm" width="90px">
+            <NativeSelect.Field aria-label="Currency of the studio" value={currency} onChange={(event) => act(() => setCurrencyAction(event.target.value))}>
+              {currencies.map((code) => <option key={code} value={code}>{code}</option>)}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
           <ImportButton />
           <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
         </Flex>
@@ -69,8 +77,12 @@ export const Shelf = ({ items, points }: Props) => {
         </SimpleGrid>
       </Box>
       {asking?.what === 'new' && (
-        <RigNameDialog title="New rig" submitLabel="Make it" initialName="" points={points} onClose={() => setAsking(null)} onSubmit={async (form) => {
-          const answer = await createRigAction(form).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
+        <RigNameDialog title="New rig" submitLabel="Make it" initialName="" points={points} onClose={() => setAsking(null)} onSubmit={async ({ name, from }) => {
+          if (from !== 'blank') {
+            router.push(`/new/${from}?name=${encodeURIComponent(name)}`);
+            return null;
+          }
+          const answer = await createRigAction({ name }).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
           if (!answer.ok) return answer.says;
           router.push(`/rigs/${answer.id}`);
           return null;

@@ -2,9 +2,11 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { CurrencyProvider } from '@/features/rig/Currency';
 import { Frame } from '@/features/rig/Frame';
 import { RigProvider } from '@/features/rig/RigProvider';
 import { entriesAfter, findRig } from '@/server/rigs';
+import { findCurrency } from '@/server/studio';
 
 interface Props {
   readonly params: Promise<{ rigId: string }>;
@@ -22,10 +24,11 @@ const RigLayout = async ({ params, children }: Props) => {
   const { rigId } = await params;
   const found = await findRig(rigId);
   if (!found) notFound();
+  const currency = await findCurrency();
   const entries = (await entriesAfter(rigId, 0)).filter(({ revision }) => revision <= found.revision);
   return (
     <RigProvider rigId={rigId} saved={{ rig: found.rig, revision: found.revision, entries }}>
-      <Frame rigId={rigId}>{children}</Frame>
+      <CurrencyProvider currency={currency}><Frame rigId={rigId}>{children}</Frame></CurrencyProvider>
     </RigProvider>
   );
 };

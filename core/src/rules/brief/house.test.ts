@@ -1,0 +1,130 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { analyse, fixesOf, predict, type Analysis } from '../../analyse';
+import { differenceOf } from '../../brief/compare';
+import { build, onSite, STARTING_POINTS, type Answers } from '../../brief/build';
+import { apply, HOUSE_QUESTIONS, HOUSE_QUESTION_KEYS, houseRuleText, DEFAULT_HOUSE_RULES, importRig, type HouseRules, type Rig } from '../../rig';
+import type { Finding } from '../rule';
+
+const rigOf = (answers: Answers): Rig => {
+  const built = build(answers);
+  if (!built.ok) throw new Error(built.why);
+  return built.rig;
+};
+const point = (id: string) => {
+  const found = STARTING_POINTS.find((candidate) => candidate.id === id);
+  if (!found) throw new Error(`no starting point ${id}`);
+  return found;
+};
+const two = rigOf(point('two-voices').answers('Two'));
+const solo = rigOf(point('solo-desk').answers('Solo'));
+const rule = (rig: Rig, rules: Partial<HouseRules>): Rig => apply(rig, { type: 'setHouseRules', rules });
+const found = (rig: Rig, code: string): Finding[] => analyse(rig).findings.filter((finding) => finding.code === code);
+/** Codes that come and go when a school is changed. */
+const changes = (rig: Rig, rules: Partial<HouseRules>): { gone: string[]; fresh: string[] } => {
+  const { gone, fresh } = differenceOf(analyse(rig), { type: 'setHouseRules', rules });
+  return { gone: [...new Set(gone.map(({ code }) => code))], fresh: [...new Set(fresh.map(({ code }) => code))] };
+};
+const usbSolo = rigOf({ ...point('solo-desk').answers('USB'), deliverables: ['stream', 'voice tracks'], houseRules: { microphones: 'usb', recordingsOfVoice: 1 } });
+const secondFiring = (): Rig => {
+  const read = importRig(readFileSync(path.join(__dirname, '../../../../demo/second-firing.rig.json')));
+  if (!read.ok) throw new Error('the demo cannot be read');
+  return read.rig;
+};
+
+describe('switching a school re-judges at once, and the difference says how', () => {
+  it('microphones: a USB microphone is right by one school and a warning by the other', () => {
+    expect(found(usbSolo, 'brief.microphones')).toEqual([]);
+    expect(changes(usbSolo, { microphones: 'xlr' })).toEqual({ gone: [], fresh: ['brief.microphones'] });
+    expect(found(rule(two, { microphones: 'usb' }), 'brief.microphones')[0]?.says).toContain('for one person; 2 people on site are heard');
+    expect(found(rule(solo, { microphones: 'usb' }), 'brief.microphones')[0]?.level).toBe('note');
+  });
+  it('capture size: 1080p cameras are too small for 2160p throughout, one warning a camera, and a fix sets each', () => {
+    expect(changes(two, { captureSize: '2160p throughout' })).toEqual({ gone: [], fresh: ['brief.capture-size'] });
+    const large = analyse(rule(two, { captureSize: '2160p throughout' }));
+    const warnings = large.findings.filter(({ code }) => code === 'brief.capture-size');
+    expect(warnings.map(({ level, about }) => [level, about.deviceId])).toEqual([['warn', 'first-voice-camera'], ['warn', 'second-voice-camera']]);
+    const [finding] = warnings;
+    const [fix] = finding ? fixesOf(large, finding) : [];
+    expect(fix?.label).toBe('Set First voice camera to 2160p30');
+    expect(finding && fix && predict(large, finding, fix).cures).toBe(true);
+  });
+  it('capture size: a 2160p camera in a 1080p house is a note', () => {
+    const rig = apply(two, { type: 'setControl', deviceId: 'first-voice-camera', control: 'format', value: '3840x2160p30' });
+    expect(found(rig, 'brief.capture-size').map(({ level }) => level)).toEqual(['note']);
+  });
+  it('where sound is recorded: each other way is a warning for each voice', () => {
+    expect(found(two, 'brief.sound-way')).toEqual([]);
+    expect(found(rule(two, { soundRecorded: 'through the switcher' }), 'brief.sound-way')).toHaveLength(2);
+    expect(found(rule(two, { soundRecorded: 'into the camera' }), 'brief.sound-way')).toHaveLength(2);
+    // The backup recorder of this rig is a stand-alone one.
+    expect(found(rule(two, { soundRecorded: 'stand-alone recorder' }), 'brief.sound-way')).toEqual([]);
+  });
+  it('computers: one that does everything may not stream by the other two schools', () => {
+    expect(changes(two, { computers: 'hardware encoder' })).toEqual({ gone: [], fresh: ['brief.computers'] });
+    expect(changes(two, { computers: 'two' })).toEqual({ gone: [], fresh: ['brief.computers'] });
+    expect(found(rule(two, { computers: 'hardware encoder' }), 'brief.computers')[0]?.says).toBe('stream' in two.devices ? 'Live stream comes from Computer; the house rule is a hardware encoder.' : '');
+  });
+  it('spare inputs: four voices into four inputs is a warning by one school and nothing by the other', () => {
+    const four = rigOf({ ...point('two-voices').answers('Four'), people: ['a', 'b', 'c', 'd'].map((name) => onSite(name)), houseRules: { spareInputs: 'exact' } });
+    expect(found(four, 'brief.spare-inputs')).toEqual([]);
+    expect(changes(four, { spareInputs: 'one in four' })).toEqual({ gone: [], fresh: ['brief.spare-inputs'] });
+    expect(found(rule(four, { spareInputs: 'one in four' }), 'brief.spare-inputs').map(({ title }) => title)).toEqual(['4 of 4 inputs in use', '4 of 4 inputs in use']);
+  });
+  it('switching: a switcher is a note where nothing is switched in hardware, and cameras past one a warning where it is', () => {
+    expect(found(rule(two, { switching: 'software' }), 'brief.switching').map(({ level }) => level)).toEqual(['note']);
+    const soft = rigOf({ ...point('two-voices').answers('Soft'), houseRules: { switching: 'software' } });
+    expect(changes(soft, { switching: 'hardware switcher' })).toEqual({ gone: [], fresh: ['brief.switching'] });
+  });
+  it('processing: a compressor on the way in is a note where the house is clean, and its fix switches it out', () => {
+    const analysis: Analysis = analyse(secondFiring());
+    const finding = analysis.findings.find(({ code }) => code === 'brief.processing');
+    expect(finding?.level).toBe('note');
+    const [fix] = finding ? fixesOf(analysis, finding) : [];
+    expect(finding && fix && predict(analysis, finding, fix).cures).toBe(true);
+    expect(changes(secondFiring(), { processing: 'on the way in' }).gone).toEqual(['brief.processing']);
+  });
+  it('monitoring: nobody needs headphones beside muted loudspeakers, unless a guest speaks', () => {
+    const bare = apply(two, { type: 'removeDevice', deviceId: 'first-voice-phones' });
+    expect(found(bare, 'brief.cannot-hear')).toHaveLength(1);
+    expect(found(rule(bare, { monitoring: 'loudspeakers muted' }), 'brief.cannot-hear')).toEqual([]);
+    expect(found(rule(secondFiring(), { monitoring: 'loudspeakers muted' }), 'brief.cannot-hear').map(({ about }) => about.coverage)).toContain('person:potter:hears');
+  });
+  it('recording level: gains set for −18 are 2 dB hot by the loudness-led school, inside its tolerance', () => expect(changes(two, { recordingLevel: 'loudness-led' })).toEqual({ gone: [], fresh: [] }));
+  it('prompter: a plain screen for the guest is not enough where a prompter is asked for', () => {
+    const hybrid = rigOf(point('hybrid').answers('Hybrid'));
+    expect(changes(hybrid, { prompter: 'second display' })).toEqual({ gone: [], fresh: ['brief.cannot-see'] });
+  });
+});
+
+describe('money as a rule', () => {
+  const withBudget = (budget: number) => apply(two, { type: 'writeBrief', brief: { budget } });
+  it('speaks where what is to be bought passes the budget, with the sum', () => {
+    expect(found(withBudget(100_000), 'brief.over-budget')).toEqual([]);
+    const [finding] = found(withBudget(1000), 'brief.over-budget');
+    expect(finding?.level).toBe('warn');
+    expect(finding?.title).toMatch(/^Over budget by \d+$/);
+  });
+});
+
+describe('every finding that depends on a school names it', () => {
+  it('and the house rule it names reads as a sentence', () => {
+    const rules: Partial<HouseRules> = { captureSize: '2160p throughout', computers: 'two', soundRecorded: 'into the camera', microphones: 'usb', switching: 'software' };
+    const findings = analyse(rule(two, rules)).findings.filter(({ area, code }) => area === 'brief' && code !== 'brief.over-budget');
+    expect(findings.length).toBeGreaterThanOrEqual(5);
+    for (const { code, houseRule } of findings) expect([code, houseRule && houseRuleText(DEFAULT_HOUSE_RULES, houseRule).length > 10]).toEqual([code, true]);
+  });
+});
+
+describe('the questions', () => {
+  it('are the fifteen of the field, each with a default that is its first school', () => {
+    expect(HOUSE_QUESTION_KEYS).toHaveLength(15);
+    for (const key of HOUSE_QUESTION_KEYS) expect(DEFAULT_HOUSE_RULES[key]).toBe(HOUSE_QUESTIONS[key].schools[0].value);
+  });
+  it.each(HOUSE_QUESTION_KEYS.map((key) => [HOUSE_QUESTIONS[key].question, key] as const))('%s: each school says why and what it changes', (_question, key) => {
+    const { schools } = HOUSE_QUESTIONS[key];
+    expect(schools.length).toBeGreaterThanOrEqual(2);
+    expect(new Set(schools.map(({ value }) => value)).size).toBe(schools.length);
+    for (const { reason, changes: effect } of schools) for (const text of [reason, effect]) expect(text).toMatch(/^[A-Z].{10,}\.$/);
+  });
+});

@@ -1,0 +1,1 @@
+export { BriefView as default } from '@/features/brief/BriefView';

@@ -1,0 +1,1 @@
+export { HouseRulesView as default } from '@/features/house/HouseRulesView';

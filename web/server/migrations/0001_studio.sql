@@ -1,0 +1,4 @@
+CREATE TABLE "studio" (
+	"id" integer PRIMARY KEY NOT NULL,
+	"currency" text NOT NULL
+);
