@@ -71,6 +71,7 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await page.getByRole('textbox', { name: 'Name' }).fill('Shelf test');
   await page.getByText('Solo at a desk').click();
   await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('button', { name: 'Make the rig' }).click();
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/0');
   await page.getByRole('link', { name: 'Shelf' }).click();
   const more = async (name: string, item: string) => {
@@ -111,11 +112,14 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.goto(demo.url);
       await expect(page.getByRole('article').first()).toBeVisible();
       await check('shelf');
-      for (const view of ['', '/findings', '/people', '/threads', '/history']) {
+      for (const view of ['/brief', '', '/findings', '/people', '/rules', '/threads', '/history']) {
         await page.goto(`${demo.url}/rigs/second-firing${view}`);
         await expect(page.getByRole('heading', { name: 'Second Firing' })).toBeVisible();
         await check(view || 'loom');
       }
+      await page.goto(`${demo.url}/new/hybrid`);
+      await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
+      await check('new rig');
       await page.goto(`${demo.url}/rigs/second-firing`);
       await page.locator('[data-item="device:interface"]').click();
       await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();

@@ -111,6 +111,15 @@ describe('independent recordings', () => {
   });
 });
 
+describe('a deliverable’s format', () => {
+  const asking = (format: string): Rig => apply(whole, { type: 'changeDeliverable', deliverableId: 'stream', deliverable: { format } });
+  it('is met by as many lines or more', () => expect(lines(asking('1280x720p30')).get('deliverable:stream:delivered')?.verdict).toBe('met'));
+  it('is met only partly by fewer, and says both', () => {
+    expect(lines(asking('3840x2160p30')).get('deliverable:stream:delivered')).toMatchObject({ verdict: 'partly', says: 'Live stream gets 1080p30, and 2160p30 is to be delivered.' });
+    expect(analyse(asking('3840x2160p30')).findings.filter(({ code }) => code === 'brief.partly-delivered').map(({ level }) => level)).toEqual(['warn']);
+  });
+});
+
 describe('without a brief', () => {
   it('nothing is asked for and nothing is missing', () => expect(coverage(analyse({ ...demo('night-tide'), brief: null, devices: Object.fromEntries(Object.entries(demo('night-tide').devices).map(([id, device]) => [id, { ...device, sightId: null }])) }))).toEqual([]));
 });

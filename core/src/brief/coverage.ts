@@ -1,6 +1,7 @@
 import type { DeviceNode, Signal, Thread } from '../graph';
 import { stagesOf } from '../graph';
 import type { Measured } from '../measure';
+import { formatName, parseFormat } from '../units';
 import { entry, inOrder, type Deliverable, type Kind, type Person, type Rig } from '../rig';
 
 export const NEEDS = ['seen', 'heard', 'hears', 'sees', 'shown', 'delivered'] as const;
@@ -174,7 +175,10 @@ const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, '
     const thread = gets(end, needsPicture ? 'picture' : 'sound') ?? null;
     if (voices.length > 0 && missing.length === voices.length) return { verdict: 'missing', says: `${names(pictured)} gets no voice.`, by: [], thread: null };
     if (missing.length) return { verdict: 'partly', says: `${names(pictured)}, without ${missing.join(', ')}.`, by: [end.id], thread };
-    return { verdict: 'met', says: `${end.device.name}.`, by: [end.id], thread };
+    const got = needsPicture && thread ? index.measured.picture[thread.last.index]?.format : null;
+    const asked = deliverable.format === null ? null : parseFormat(deliverable.format);
+    if (got && asked && got.height < asked.height) return { verdict: 'partly', says: `${end.device.name} gets ${formatName(got)}, and ${formatName(asked)} is to be delivered.`, by: [end.id], thread };
+    return { verdict: 'met', says: `${end.device.name}${got ? `, ${formatName(got)}` : ''}.`, by: [end.id], thread };
   };
   switch (deliverable.what) {
     case 'stream':

@@ -25,7 +25,7 @@ export const HOUSE_QUESTIONS = {
     schools: [
       school('1080p everywhere', '1080p everywhere', 'The audience gets 1080p; larger pictures only load every link on the way.', 'A source that is carried larger than 1080p is noted.'),
       school('2160p to punch in', '2160p at the camera, 1080p delivered', 'A second framing can be cut out of one camera without losing sharpness.', 'A camera that gives less than 2160p is a warning.'),
-      school('2160p throughout', '2160p throughout', 'The programme itself is 2160p, for large screens and for later.', 'Every camera, and every deliverable with picture, must carry 2160p.'),
+      school('2160p throughout', '2160p throughout', 'The programme itself is 2160p, for large screens and for later.', 'A camera that gives less than 2160p is a warning.'),
     ],
   },
   switching: {

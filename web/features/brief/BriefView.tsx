@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { coverage } from '@echo-loom/core';
+import { coverage, type Need } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
@@ -11,10 +11,12 @@ import { MoneyPanel } from './MoneyPanel';
 import { ShowFields } from './ShowFields';
 
 /** How much of the brief is met, in a sentence. */
-const summary = (met: number, all: number, missing: number): string =>
+const summary = (met: number, all: number): string =>
   all === 0 ? 'Nothing is asked for yet. Add people, things to see and what is to be delivered.'
   : met === all ? `All ${all} needs are met.`
-  : `${met} of ${all} needs are met, ${missing} ${missing === 1 ? 'is' : 'are'} missing. Choose one to see what would give it.`;
+  : `${met} of ${all} needs are met, ${all - met} ${all - met === 1 ? 'is' : 'are'} not. Choose one to see what would give it.`;
+
+const NEED_WORDS: Readonly<Record<Need, string>> = { seen: 'is seen', heard: 'is heard', hears: 'hears', sees: 'sees', shown: 'is shown', delivered: 'is delivered' };
 
 /** What the show needs, and whether the rig gives it: coverage first, then the answers it is judged by. */
 export const BriefView = () => {
@@ -39,18 +41,21 @@ export const BriefView = () => {
       <Flex gap="6" align="start" direction={{ base: 'column', lg: 'row' }}>
         <Box flex="1.9" minW="0" width="100%">
           <Text as="h2" fontSize="lg" fontWeight="600">Coverage</Text>
-          <Text fontSize="sm" color="ink.soft" mb="2" role="status">{summary(lines.length - open.length, lines.length, open.length)}</Text>
+          <Text fontSize="sm" color="ink.soft" mb="2" role="status">{summary(lines.length - open.length, lines.length)}</Text>
           {Object.keys(people).length === 0 && <Text fontSize="sm" mb="2">Nobody is in the show yet. <Link href="people"><Text as="span" textDecoration="underline">Name the people</Text></Link> first.</Text>}
           {lines.length > 0 && <CoverageMatrix lines={lines} chosen={line?.id ?? null} onChoose={setChosen} />}
+        </Box>
+        <Box flex="1" minW="300px" width="100%">
           {line && (
-            <Box mt="4" aria-live="polite" role="region" aria-label="The chosen need">
-              <Text as="h3" fontWeight="600" mb="1.5">{line.subject.name}: {line.need}</Text>
+            <Box mb="5" aria-live="polite" role="region" aria-label="The chosen need">
+              <Text as="h3" fontWeight="600" mb="1.5">{line.subject.name}: {NEED_WORDS[line.need]}</Text>
               {findings.length === 0 && <Text fontSize="sm">{line.says}</Text>}
               <Flex direction="column" gap="2.5">{findings.map((finding) => <FindingCard key={finding.code} analysis={analysis} finding={finding} />)}</Flex>
             </Box>
           )}
+          <MoneyPanel />
+          <ShowFields brief={brief} />
         </Box>
-        <Box flex="1" minW="300px" width="100%"><MoneyPanel /><ShowFields brief={brief} /></Box>
       </Flex>
     </Box>
   );

@@ -69,7 +69,7 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
             {people.fields.map((field, index) => (
               <Box key={field.id} role="group" aria-label={`Person ${index + 1}`} borderWidth="1px" borderColor="rule" bg="paper.card" p="2.5">
                 <TextAnswer name={`people.${index}.name`} label={`Person ${index + 1}`} />
-                <Flex gap="2" mt="1.5" wrap="wrap" align="center">
+                <Flex gap="2" mt="1.5" wrap="wrap" align="center" justify="flex-end">
                   <ChooseAnswer name={`people.${index}.where`} label={`Where person ${index + 1} is`} options={WHERE} isBare />
                   <ChooseAnswer name={`people.${index}.posture`} label={`How person ${index + 1} moves`} options={POSTURES} isBare />
                   <ChooseAnswer name={`people.${index}.shot`} label={`Shot of person ${index + 1}`} options={PERSON_SHOTS} isBare mayBeNone />

@@ -19,7 +19,7 @@ export const TextAnswer = ({ name, label }: AnswerProps) => {
   const problem = useProblem(name);
   return (
     <Field.Root invalid={problem !== undefined} orientation="horizontal" justifyContent="space-between" gap="3">
-      <Field.Label fontSize="sm" fontWeight="400">{label}</Field.Label>
+      <Field.Label fontSize="sm" fontWeight="400" flex="1">{label}</Field.Label>
       <Input size="sm" width="280px" maxLength={80} autoComplete="off" {...register(name)} />
     </Field.Root>
   );
@@ -32,7 +32,7 @@ export const NumberAnswer = ({ name, label, mayBeNone = false }: AnswerProps & {
   const read = (text: string | number | null): number | null => (text === '' || text === null ? (mayBeNone ? null : Number.NaN) : Number(text));
   return (
     <Field.Root invalid={problem !== undefined} orientation="horizontal" justifyContent="space-between" gap="3">
-      <Field.Label fontSize="sm" fontWeight="400">{label}</Field.Label>
+      <Field.Label fontSize="sm" fontWeight="400" flex="1">{label}</Field.Label>
       <Input size="sm" width="120px" textAlign="end" className="figures" inputMode="decimal" {...register(name, { setValueAs: read })} />
     </Field.Root>
   );
@@ -50,8 +50,8 @@ export const ChooseAnswer = ({ name, label, options, isBare = false, mayBeNone =
   const { field: { ref, value, onBlur, onChange } } = useController<Answers>({ name });
   return (
     <Field.Root orientation="horizontal" justifyContent="space-between" gap="3" width={isBare ? 'auto' : '100%'}>
-      <Field.Label fontSize="sm" fontWeight="400" srOnly={isBare}>{label}</Field.Label>
-      <NativeSelect.Root size="sm" width={isBare ? '180px' : '280px'}>
+      <Field.Label fontSize="sm" fontWeight="400" flex="1" srOnly={isBare}>{label}</Field.Label>
+      <NativeSelect.Root size="sm" width={isBare ? '165px' : '280px'}>
         <NativeSelect.Field ref={ref} name={name} onBlur={onBlur} value={value === null ? NOT_SEEN : String(value)} onChange={({ target }) => onChange(mayBeNone && target.value === NOT_SEEN ? null : target.value)}>
           {options.map((option) => <option key={option.value} value={option.value}>{option.label}</option>)}
         </NativeSelect.Field>

@@ -27,7 +27,7 @@ export const Frame = ({ rigId, children }: { readonly rigId: string; readonly ch
   useHotkeys('mod+z', () => session.undo(), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => session.redo(), { preventDefault: true });
   useHotkeys('shift+slash, ?', () => open('keys'), { useKey: true });
-  const [worst] = analysis.findings;
+  const worst = (marks: 'brief' | 'all') => analysis.findings.find(({ area }) => marks === 'all' || area === marks)?.level;
 
   return (
     <Flex direction="column" height="100dvh" css={{ '@media print': { height: 'auto' } }}>
@@ -35,10 +35,10 @@ export const Frame = ({ rigId, children }: { readonly rigId: string; readonly ch
       <Notices />
       <Flex flex="1" minH="0" position="relative">
         <Box as="nav" aria-label="Views of the rig" width={{ base: '44px', md: '148px' }} flex="none" borderRightWidth="1px" borderColor="rule" pt="3" className="screen-only">
-          {VIEWS.map(({ name, path }) => {
+          {VIEWS.map(({ name, path, marks }) => {
             const href = `/rigs/${rigId}${path}`;
             const isHere = pathname === href;
-            const level = path === '/findings' || path === '' ? worst?.level : undefined;
+            const level = marks && worst(marks);
             return (
               <ChakraLink asChild key={path} display="flex" justifyContent={{ base: 'center', md: 'space-between' }} alignItems="center" px={{ base: '1', md: '3' }} py="1.5" minH="8" fontSize="sm" color="ink" borderLeftWidth="3px" borderColor={isHere ? 'madder' : 'transparent'} bg={isHere ? 'paper.deep' : undefined} fontWeight={isHere ? '600' : '400'} borderRadius="0" _hover={{ bg: 'paper.deep', textDecoration: 'none' }}>
                 <Link href={href} aria-current={isHere ? 'page' : undefined} aria-label={name} prefetch={false}>

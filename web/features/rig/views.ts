@@ -1,10 +1,17 @@
+interface View {
+  readonly name: string;
+  readonly path: string;
+  /** Whose worst finding stands beside it */
+  readonly marks?: 'brief' | 'all';
+}
+
 /** The views of a rig, in the order of the work. A new one is a folder in features, a page in app and a line here. */
-export const VIEWS = [
-  { name: 'Brief', path: '/brief' },
-  { name: 'Loom', path: '' },
-  { name: 'Findings', path: '/findings' },
+export const VIEWS: readonly View[] = [
+  { name: 'Brief', path: '/brief', marks: 'brief' },
+  { name: 'Loom', path: '', marks: 'all' },
+  { name: 'Findings', path: '/findings', marks: 'all' },
   { name: 'People', path: '/people' },
   { name: 'House rules', path: '/rules' },
   { name: 'Threads', path: '/threads' },
   { name: 'History', path: '/history' },
-] as const;
+];
