@@ -34,6 +34,12 @@ describe('bin/loom', () => {
     expect(booster?.predicts.cures).toBe(true);
     expect(booster?.predicts.effects.map(({ label, after }) => [label, Number((after ?? NaN).toFixed(1))])).toEqual([['Gain needed', 35.3], ['Level', -18.3], ['Signal to noise', 58.2]]);
   });
+  it('prints coverage and money of Night Tide', () => {
+    const report = JSON.parse(loom('analyse', nightTide, '--json').stdout) as Report;
+    expect(report.coverage.filter(({ verdict }) => verdict !== 'met').map(({ id }) => id)).toEqual(['person:host:heard', 'person:reader:heard', 'person:reader:hears']);
+    expect(report.coverage.find(({ id }) => id === 'person:host:seen')).toMatchObject({ verdict: 'met', thread: 'picture:phone.usb>pictures.in' });
+    expect(report.money).toMatchObject({ toPay: 160, left: 140, unknown: [] });
+  });
   it('exits with 0 where nothing stops', () => {
     const solo = STARTING_POINTS.find(({ id }) => id === 'solo-desk');
     const built = solo && build(solo.answers('Solo'));

@@ -1,4 +1,6 @@
 import { fixesOf, predict, sumsOf, verdictText, voiceFigures, type Analysis, type Prediction, type Verdict, type VoiceFigures } from './analyse';
+import { coverage } from './brief/coverage';
+import { moneyOf, type Money } from './brief/money';
 import type { Sum } from './explain/sum';
 import { stagesOf, type Stage } from './graph';
 import type { Command } from './rig';
@@ -16,6 +18,8 @@ export interface Report {
     readonly houseRule?: string; readonly sums: readonly Sum[];
     readonly fixes: readonly { readonly label: string; readonly command: Command; readonly predicts: PredictionReport }[];
   }[];
+  readonly coverage: readonly { readonly id: string; readonly need: string; readonly subject: string; readonly verdict: string; readonly says: string; readonly thread: string | null }[];
+  readonly money: Money;
   readonly voices: readonly (VoiceFigures & { readonly converter: string })[];
   readonly threads: readonly { readonly id: string; readonly signal: string; readonly delayMs: number; readonly delayUnknown: number; readonly stages: readonly StageReport[] }[];
 }
@@ -64,6 +68,8 @@ export const report = (analysis: Analysis): Report => ({
       }),
     };
   }),
+  coverage: coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({ id, need, subject: subject.name, verdict, says, thread: thread?.id ?? null })),
+  money: moneyOf(analysis.rig),
   voices: conversions(analysis).flatMap((stage) => {
     const figures = voiceFigures(analysis, stage);
     return figures ? [{ ...figures, converter: `${stage.at.device.id}.${stage.parent?.at.id ?? ''}` }] : [];

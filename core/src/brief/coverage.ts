@@ -160,6 +160,9 @@ const shown = (index: Index, sightId: string): Omit<CoverageLine, 'id' | 'subjec
 /** Whether a picture comes to its end by itself, through no device that mixes or scales several into one. */
 const isSeparate = (thread: Thread): boolean => stagesOf(thread.last).every(({ via, at }) => via.by !== 'route' || at.device.device.model.kind !== 'switcher');
 
+/** Whether a picture is recorded by itself. */
+export const isSeparateRecording = (thread: Thread): boolean => RECORDS.has(kindOf(thread.end.device)) && isSeparate(thread);
+
 const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, 'id' | 'subject' | 'need'> => {
   const { rig, graph } = index.measured;
   const all = [...graph.devices.values()];
@@ -191,7 +194,7 @@ const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, '
       return judge(all.filter((node) => kindOf(node) === 'recorder' && takes(node, 'sound')), false);
     case 'camera recordings': {
       const cameras = all.filter((node) => CAMERAS.has(kindOf(node)));
-      const separate = (node: DeviceNode): Thread | undefined => (index.bySource.get(node) ?? []).find((thread) => thread.signal === 'picture' && RECORDS.has(kindOf(thread.end.device)) && isSeparate(thread));
+      const separate = (node: DeviceNode): Thread | undefined => (index.bySource.get(node) ?? []).find((thread) => thread.signal === 'picture' && isSeparateRecording(thread));
       const without = cameras.filter((node) => !separate(node));
       const [first] = cameras;
       const thread = (first && separate(first)) ?? null;

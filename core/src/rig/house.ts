@@ -32,8 +32,8 @@ export const HOUSE_QUESTIONS = {
     question: 'Where switching happens',
     schools: [
       school('hardware switcher', 'A hardware switcher', 'It works when the computer does not, and a finger finds a button in the dark.', 'Several cameras that reach the stream without a switcher are a warning.'),
-      school('software', 'In software on the computer', 'No box to buy; scenes can be anything.', 'Every camera needs its own way into the computer.'),
-      school('none, cut later', 'Not at all: record every camera, cut later', 'Nobody can switch wrongly.', 'Every camera needs a recording of its own.'),
+      school('software', 'In software on the computer', 'No box to buy; scenes can be anything.', 'A switcher is a note.'),
+      school('none, cut later', 'Not at all: record every camera, cut later', 'Nobody can switch wrongly.', 'A camera without a recording of its own is a warning.'),
     ],
   },
   soundRecorded: {
@@ -55,9 +55,9 @@ export const HOUSE_QUESTIONS = {
   quietDynamic: {
     question: 'Quiet dynamic microphone',
     schools: [
-      school('clean preamp', 'A preamp with enough clean gain', 'One stage less to set and to fail.', 'The remedy for missing gain offered first is another input.'),
-      school('booster', 'An inline booster', 'Any preamp will do after it.', 'The remedy offered first is a booster.'),
-      school('channel processor', 'A channel processor with its own gain', 'Gain and shape in one place.', 'The remedies are unchanged; a processor is not second-guessed.'),
+      school('clean preamp', 'A preamp with enough clean gain', 'One stage less to set and to fail.', 'Where gain is missing, another input is offered before a booster.'),
+      school('booster', 'An inline booster', 'Any preamp will do after it.', 'Where gain is missing, a booster is offered before another input.'),
+      school('channel processor', 'A channel processor with its own gain', 'Gain and shape in one place.', 'Where gain is missing, another input is offered before a booster.'),
     ],
   },
   processing: {
@@ -101,9 +101,9 @@ export const HOUSE_QUESTIONS = {
   cut: {
     question: 'Live cut or edit',
     schools: [
-      school('live and separate', 'Cut live, plus separate recordings', 'A programme at once, and a way to mend it.', 'Each voice should have a track of its own.'),
+      school('live and separate', 'Cut live, plus separate recordings', 'A programme at once, and a way to mend it.', 'A voice without a track of its own is a warning.'),
       school('one take', 'One take, no edit', 'It is done when it is done.', 'Separate tracks are not asked for.'),
-      school('edit everything', 'Edit everything', 'Nothing has to be right at once.', 'Each voice should have a track of its own.'),
+      school('edit everything', 'Edit everything', 'Nothing has to be right at once.', 'A voice without a track of its own is a warning.'),
     ],
   },
   power: {
@@ -125,8 +125,8 @@ export const HOUSE_QUESTIONS = {
     question: 'Prompter',
     schools: [
       school('none', 'None, notes near the lens', 'Eyes stay near the lens without a machine.', 'No prompter is asked for.'),
-      school('second display', 'Prompter as a second display', 'The remote guest looks out of the lens.', 'A show with remote guests should show them on a prompter.'),
-      school('scrolling', 'Scrolling text', 'Every word as written.', 'A show should have a prompter.'),
+      school('second display', 'Prompter as a second display', 'The remote guest looks out of the lens.', 'Remote guests who are not on a prompter are a warning.'),
+      school('scrolling', 'Scrolling text', 'Every word as written.', 'A show without a prompter is a warning.'),
     ],
   },
   spareInputs: {

@@ -1,5 +1,5 @@
 import { notShown, partlyDelivered, undelivered } from './brief/deliveries';
-import { captureSize, computerSchool, microphoneSchool, overBudget, processingSchool, soundSchool, spareInputs, switchingSchool } from './brief/house';
+import { captureSize, computerSchool, cutSchool, microphoneSchool, overBudget, processingSchool, prompterSchool, soundSchool, spareInputs, switchingSchool } from './brief/house';
 import { cannotHear, cannotSee, recordedOnce, unheard, unseen } from './brief/people';
 import { branchFull } from './computer/branch-full';
 import { captureOnHub } from './computer/capture-on-hub';
@@ -45,7 +45,7 @@ export const RULES: readonly Rule[] = [
   gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen,
   linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
   branchFull, controllerFull, captureOnHub, usbReach,
-  unseen, unheard, cannotHear, notShown, undelivered, partlyDelivered, recordedOnce, cannotSee, spareInputs, captureSize, microphoneSchool, soundSchool, computerSchool, switchingSchool, processingSchool, overBudget,
+  unseen, unheard, cannotHear, notShown, undelivered, partlyDelivered, recordedOnce, cannotSee, spareInputs, captureSize, microphoneSchool, soundSchool, computerSchool, switchingSchool, processingSchool, cutSchool, prompterSchool, overBudget,
 ];
 
 export const ruleByCode: ReadonlyMap<string, Rule> = new Map(RULES.map((rule) => [rule.code, rule]));

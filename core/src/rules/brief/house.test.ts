@@ -3,6 +3,7 @@ import path from 'node:path';
 import { analyse, fixesOf, predict, type Analysis } from '../../analyse';
 import { differenceOf } from '../../brief/compare';
 import { build, onSite, STARTING_POINTS, type Answers } from '../../brief/build';
+import { classById } from '../../catalogue';
 import { apply, HOUSE_QUESTIONS, HOUSE_QUESTION_KEYS, houseRuleText, DEFAULT_HOUSE_RULES, importRig, type HouseRules, type Rig } from '../../rig';
 import type { Finding } from '../rule';
 
@@ -89,6 +90,30 @@ describe('switching a school re-judges at once, and the difference says how', ()
     expect(found(bare, 'brief.cannot-hear')).toHaveLength(1);
     expect(found(rule(bare, { monitoring: 'loudspeakers muted' }), 'brief.cannot-hear')).toEqual([]);
     expect(found(rule(secondFiring(), { monitoring: 'loudspeakers muted' }), 'brief.cannot-hear').map(({ about }) => about.coverage)).toContain('person:potter:hears');
+  });
+  it('live cut or edit: a voice without a track is a warning where the show is edited', () => {
+    const mixed = rigOf({ ...point('two-voices').answers('Mixed'), deliverables: ['stream', 'programme recording'] });
+    expect(found(mixed, 'brief.tracks').map(({ title }) => title)).toEqual(['First voice has no track', 'Second voice has no track']);
+    expect(changes(mixed, { cut: 'one take' })).toEqual({ gone: ['brief.tracks'], fresh: [] });
+    expect(found(two, 'brief.tracks')).toEqual([]);
+  });
+  it('no switching: a camera without a recorder is a warning, one with it is not', () => {
+    expect(found(rule(two, { switching: 'none, cut later' }), 'brief.switching').map(({ level, title }) => [level, title])).toEqual([['warn', 'No recording of its own'], ['warn', 'No recording of its own']]);
+    const kept = rigOf({ ...point('two-voices').answers('Kept'), deliverables: ['camera recordings', 'voice tracks'], houseRules: { switching: 'none, cut later' } });
+    expect(found(kept, 'brief.switching')).toEqual([]);
+  });
+  it('scrolling text asks for a prompter', () => expect(changes(two, { prompter: 'scrolling' })).toEqual({ gone: [], fresh: ['brief.prompter'] }));
+  it('a quiet dynamic: the booster comes before another input, or after it', () => {
+    const quiet = rigOf({ ...point('two-voices').answers('Quiet'), houseRules: { spareInputs: 'exact' } });
+    const order = (school: HouseRules['quietDynamic']): string[] => {
+      const rig = rule(apply(apply(apply(quiet, { type: 'setFigure', deviceId: 'first-voice-mic', path: 'ports.out.emits.sound.sensitivityMvPerPa', value: 0.4 }), { type: 'setControl', deviceId: 'desk', control: 'gain-1', value: 54 }),
+        { type: 'addDevice', deviceId: 'better', name: 'Better', model: classById('interface-4'), settings: {}, personId: null, placeId: null }), { quietDynamic: school });
+      const analysis = analyse(rig);
+      const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
+      return finding ? fixesOf(analysis, finding).map(({ label }) => label.split(' ').slice(0, 2).join(' ')) : [];
+    };
+    expect(order('booster')).toEqual(['Move First', 'Add a', 'Use Better,']);
+    expect(order('clean preamp')).toEqual(['Move First', 'Use Better,', 'Add a']);
   });
   it('recording level: gains set for −18 are 2 dB hot by the loudness-led school, inside its tolerance', () => expect(changes(two, { recordingLevel: 'loudness-led' })).toEqual({ gone: [], fresh: [] }));
   it('prompter: a plain screen for the guest is not enough where a prompter is asked for', () => {

@@ -1,5 +1,5 @@
 import { moneyOf } from '../../brief/money';
-import { recordingMachine, voiceSources } from '../../brief/coverage';
+import { isSeparateRecording, recordingMachine, voiceSources } from '../../brief/coverage';
 import type { DeviceNode, Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
@@ -131,7 +131,11 @@ export const switchingSchool = houseRule('switching', 'brief.switching', {
     const [first] = past;
     return first && cameras.length > 1 ? [one('warn', first, `${past.length} of ${cameras.length} cameras past the switcher`, `${past.map(({ device }) => device.name).join(', ')} ${past.length === 1 ? 'goes' : 'go'} to the computer without a switcher; the house rule is a hardware switcher.`)] : [];
   }
-  return box ? [one('note', box, 'A switcher', `${box.device.name} switches; the house rule is ${switching === 'software' ? 'software on the computer' : 'no switching, cut later'}.`)] : [];
+  if (switching === 'none, cut later') {
+    const kept = (node: DeviceNode): boolean => measured.traced.threads.some((thread) => thread.signal === 'picture' && thread.source.device === node && isSeparateRecording(thread));
+    return cameras.filter((node) => !kept(node)).map((node) => one('warn', node, 'No recording of its own', `${node.device.name} has no recording of its own; the house rule is to record every camera and cut later. Give it a recorder.`));
+  }
+  return box ? [one('note', box, 'A switcher', `${box.device.name} switches; the house rule is software on the computer.`)] : [];
 });
 
 export const processingSchool = houseRule('processing', 'brief.processing', {
@@ -143,6 +147,26 @@ export const processingSchool = houseRule('processing', 'brief.processing', {
   const node = finding.about.deviceId === undefined ? undefined : measured.graph.devices.get(finding.about.deviceId);
   const control = node && Object.values(node.device.model.routes).find(({ sound }) => sound?.compressor)?.sound?.compressor?.inSwitch;
   return node && control ? [{ label: `Switch the compressor of ${node.device.name} out`, command: { type: 'setControl', deviceId: node.id, control, value: false } }] : [];
+});
+
+export const cutSchool = houseRule('cut', 'brief.tracks', {
+  looksFor: 'A voice without a track of its own where the school is to edit.', why: 'Two people who laugh at once cannot be taken apart in a mix.', remedy: 'Record a track per voice, or choose the school of one take.',
+}, (measured) => {
+  if (measured.rig.houseRules.cut === 'one take') return [];
+  const keepsTracks = (node: DeviceNode): boolean => node.ports.values().some(({ port }) => port.ends?.sound !== undefined) && node.ports.values().every(({ port }) => port.ends?.picture === undefined) && node.device.model.kind === 'recording';
+  return inOrder(measured.rig.people).filter(([, { isHeard }]) => isHeard).flatMap(([id, person]) => {
+    const threads = voiceThreads(measured, id);
+    const [first] = threads;
+    return !first || threads.some(({ end }) => keepsTracks(end.device)) ? [] : [one('warn', first.source.device, `${person.name} has no track`, `${person.name}’s voice is recorded in no file of its own, and the show is to be edited. Add a recording with a track per voice.`)];
+  });
+});
+
+export const prompterSchool = houseRule('prompter', 'brief.prompter', {
+  looksFor: 'A show with scrolling text by house rule and no prompter.', why: 'Eyes that read elsewhere leave the lens.', remedy: 'Put a prompter in front of the lens, or choose notes near it.',
+}, (measured) => {
+  const [camera] = devices(measured, 'camera');
+  const isFed = devices(measured, 'prompter').some((node) => node.ports.values().some(({ links }) => links.length > 0));
+  return measured.rig.houseRules.prompter !== 'scrolling' || isFed || !camera ? [] : [one('warn', camera, 'No prompter', `The house rule is scrolling text, and no prompter stands in front of ${camera.device.name}. Add one, fed by a screen output of the computer.`)];
 });
 
 export const overBudget: Rule = {

@@ -82,6 +82,10 @@ export const gainShort: Rule = {
   },
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);
-    return level ? [moveCloser(measured, level), addBooster(measured, level), otherInput(measured, level)].filter((fix) => fix !== null) : [];
+    if (!level) return [];
+    // Moving is free and comes first; what is to be bought next is a matter of school.
+    const [input, booster] = [otherInput(measured, level), addBooster(measured, level)];
+    const bought = measured.rig.houseRules.quietDynamic === 'booster' ? [booster, input] : [input, booster];
+    return [moveCloser(measured, level), ...bought].filter((fix) => fix !== null);
   },
 };

@@ -14,7 +14,7 @@ ruleCases('sound.gain-short', {
     },
     'worked A where a better input stands free': {
       rig: voice(quiet).device('other', 'interface-4', { name: 'Other' }).link('other.usb', 'computer.usb-2', 2, 'usb-2').build(),
-      level: 'warn', fixes: [/Move/, /booster/, 'Use Other, Input 1'],
+      level: 'warn', fixes: [/Move/, 'Use Other, Input 1', /booster/],
     },
   },
 });
