@@ -96,6 +96,10 @@ test('house rules: switching a school lists what it changes, and a finding leads
   await expect(capture.getByRole('status')).toContainText('Overhead gives 1920×1080');
   await capture.getByText('1080p everywhere', { exact: true }).click();
   await expect(capture.getByRole('status')).toContainText('4 findings gone, 0 new.');
+  await page.keyboard.press('Control+z');
+  await expect(capture.getByRole('radio', { name: /2160p throughout/ })).toBeChecked();
+  await page.keyboard.press('Control+z');
+  await expect(capture.getByRole('radio', { name: /1080p everywhere/ })).toBeChecked();
   await saved(page);
   await page.goto(`${demo.url}/rigs/second-firing/findings`);
   await page.getByRole('link', { name: 'Monitoring: Closed headphones for everyone' }).first().click();

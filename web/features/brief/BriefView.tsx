@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { coverage, type Need } from '@echo-loom/core';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { CoverageMatrix } from './CoverageMatrix';
@@ -23,6 +23,12 @@ export const BriefView = () => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState<string | null>(null);
+  const panel = useRef<HTMLDivElement>(null);
+  const choose = (id: string) => {
+    setChosen(id);
+    // On a narrow screen the panel stands below the tables.
+    requestAnimationFrame(() => panel.current?.scrollIntoView({ block: 'nearest' }));
+  };
   const { brief, people } = analysis.rig;
   if (!brief)
     return (
@@ -34,7 +40,7 @@ export const BriefView = () => {
     );
   const lines = coverage(analysis);
   const open = lines.filter(({ verdict }) => verdict !== 'met');
-  const line = lines.find(({ id }) => id === chosen) ?? open[0];
+  const line = lines.find(({ id }) => id === chosen) ?? open.find(({ verdict }) => verdict === 'missing') ?? open[0];
   const findings = line ? analysis.findings.filter(({ about }) => about.coverage === line.id) : [];
   return (
     <Box overflowY="auto" p="4" flex="1">
@@ -43,11 +49,11 @@ export const BriefView = () => {
           <Text as="h2" fontSize="lg" fontWeight="600">Coverage</Text>
           <Text fontSize="sm" color="ink.soft" mb="2" role="status">{summary(lines.length - open.length, lines.length)}</Text>
           {Object.keys(people).length === 0 && <Text fontSize="sm" mb="2">Nobody is in the show yet. <Link href="people"><Text as="span" textDecoration="underline">Name the people</Text></Link> first.</Text>}
-          {lines.length > 0 && <CoverageMatrix lines={lines} chosen={line?.id ?? null} onChoose={setChosen} />}
+          {lines.length > 0 && <CoverageMatrix lines={lines} chosen={line?.id ?? null} onChoose={choose} />}
         </Box>
         <Box flex="1" minW="300px" width="100%">
           {line && (
-            <Box mb="5" aria-live="polite" role="region" aria-label="The chosen need">
+            <Box ref={panel} mb="5" aria-live="polite" role="region" aria-label="The chosen need">
               <Text as="h3" fontWeight="600" mb="1.5">{line.subject.name}: {NEED_WORDS[line.need]}</Text>
               {findings.length === 0 && <Text fontSize="sm">{line.says}</Text>}
               <Flex direction="column" gap="2.5">{findings.map((finding) => <FindingCard key={finding.code} analysis={analysis} finding={finding} />)}</Flex>

@@ -3,7 +3,8 @@
 import type { Analysis, Level } from '@echo-loom/core';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import { LevelMark } from '@/ui/LevelMark';
-import { READING_WIDTH, type LoomLayout, type LoomNode, type LoomStrand } from './layout';
+import type { LoomLayout, LoomNode, LoomStrand } from './parts';
+import { READING_WIDTH } from './sizes';
 import styles from './loom.module.css';
 import { readingText, stagesByLink, type Reading } from './readings';
 import { Strands } from './Strands';

@@ -1,6 +1,6 @@
 import type { PortFamily } from '@echo-loom/core';
 import styles from './loom.module.css';
-import type { LoomStrand } from './layout';
+import type { LoomStrand } from './parts';
 
 const COLOURS: Readonly<Record<PortFamily, string>> = {
   'picture': 'thread-picture', 'analogue': 'thread-analogue', 'digital sound': 'thread-digital', 'usb': 'thread-data', 'network': 'thread-data', 'software': 'thread-data',

@@ -1,7 +1,9 @@
 import { analyse, apply, build, RigDraft, STARTING_POINTS, type Analysis, type Rig, type StartingPoint } from '@echo-loom/core';
 import { nightTide, secondFiring } from '../../../demo/rigs';
-import { layOut, PEG_WIDTH, READING_WIDTH, type LoomLayout, type LoomNode } from './layout';
+import { layOut } from './layout';
+import type { LoomLayout, LoomNode } from './parts';
 import { rowsOf } from './rows';
+import { PEG_WIDTH, READING_WIDTH } from './sizes';
 import { isLaidOutAlike } from './useLayout';
 import { walk } from './walk';
 

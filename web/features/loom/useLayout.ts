@@ -1,6 +1,7 @@
 import type { Analysis, Device, Rig } from '@echo-loom/core';
 import { useState } from 'react';
-import { layOut, type LoomLayout } from './layout';
+import { layOut } from './layout';
+import type { LoomLayout } from './parts';
 import type { Grouping } from './rows';
 
 const standsAlike = (a: Device, b: Device): boolean =>

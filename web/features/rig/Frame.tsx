@@ -17,6 +17,10 @@ import { VIEWS } from './views';
 /** Letters typed into a field are text, not commands; Ctrl with a letter is a command everywhere. */
 const EVERYWHERE = { enableOnFormTags: true, preventDefault: true } as const;
 
+/** In a text field undo belongs to the text; in a list, a box to tick or a choice it belongs to the rig. */
+const isText = ({ target }: KeyboardEvent): boolean => target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && target.type !== 'radio' && target.type !== 'checkbox');
+const OUTSIDE_TEXT = { enableOnFormTags: true, preventDefault: true, ignoreEventWhen: isText } as const;
+
 /** The page round every view of a rig: top line, spine, notices, and the keys that work everywhere. */
 export const Frame = ({ rigId, children }: { readonly rigId: string; readonly children: ReactNode }) => {
   const session = useRigSession();
@@ -24,8 +28,8 @@ export const Frame = ({ rigId, children }: { readonly rigId: string; readonly ch
   const { dialog, open } = useLoomView();
   const pathname = usePathname();
   useHotkeys('mod+k', () => open('commands'), EVERYWHERE);
-  useHotkeys('mod+z', () => session.undo(), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => session.redo(), { preventDefault: true });
+  useHotkeys('mod+z', () => session.undo(), OUTSIDE_TEXT);
+  useHotkeys('mod+shift+z, mod+y', () => session.redo(), OUTSIDE_TEXT);
   useHotkeys('shift+slash, ?', () => open('keys'), { useKey: true });
   const worst = (marks: 'brief' | 'all') => analysis.findings.find(({ area }) => marks === 'all' || area === marks)?.level;
 
