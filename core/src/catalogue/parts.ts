@@ -1,5 +1,5 @@
 import type { AnaloguePort, Control, Model, PicturePort, Port, Route, SoundRoute, UsbPort } from '../rig/model';
-import { AS_RECEIVED } from '../rig/model';
+import { AS_RECEIVED } from '../rig/encoding';
 
 import { TYPICAL_PRICES } from './prices';
 

@@ -1,4 +1,5 @@
 export * from './ids';
+export * from './encoding';
 export * from './model';
 export * from './house';
 export * from './brief';

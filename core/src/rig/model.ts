@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FORMAT_PATTERN } from '../units';
 import { idSchema, nameSchema } from './ids';
+import { modelProblems } from './model-problems';
 
 /**
  * A device model is data: ports, inner routes from port to port, and the controls a person can turn. A camera, a booster, a hub
@@ -236,83 +237,27 @@ export const controlSchema = z.discriminatedUnion('type', [
 export type Control = z.infer<typeof controlSchema>;
 export type ControlValue = number | boolean | string;
 
-export const modelSchema = z
-  .strictObject({
-    /** The catalogue class it was copied from; null for one described from nothing */
-    classId: idSchema.nullable(),
-    name: nameSchema,
-    kind: kindSchema,
-    step: stepSchema,
-    about: z.string().max(400),
-    /** What one of the class usually costs, in the studio's currency; null = not known */
-    typicalPrice: z.number().min(0).max(1e9).nullable(),
-    ports: z.record(idSchema, portSchema),
-    routes: z.record(idSchema, routeSchema),
-    controls: z.record(idSchema, controlSchema),
-    /** Paths of the figures taken from a data sheet or measured; every other figure is typical of the class */
-    stated: z.array(z.string().max(200)).max(500),
-    /** Usual range of a typical figure across devices of the class, by its path */
-    spread: z.record(z.string().max(200), z.tuple([z.number(), z.number()])),
-  })
-  .superRefine((model, context) => {
-    const say = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
-    const needsControl = (path: (string | number)[], id: string, type: Control['type']) => {
-      const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
-      if (!control) say(path, `expected a control of this model; there is no "${id}"`);
-      else if (control.type !== type) say(path, `expected a control of type ${type}; "${id}" is ${control.type}`);
-    };
-    for (const [portId, port] of Object.entries(model.ports)) {
-      const at = ['ports', portId];
-      if (port.emits?.picture) {
-        needsControl([...at, 'emits', 'picture', 'formatControl'], port.emits.picture.formatControl, 'choice');
-        if (typeof port.emits.picture.clean === 'string') needsControl([...at, 'emits', 'picture', 'clean'], port.emits.picture.clean, 'switch');
-        if (typeof port.emits.picture.copyProtected === 'string')
-          needsControl([...at, 'emits', 'picture', 'copyProtected'], port.emits.picture.copyProtected, 'switch');
-        if (port.emits.picture.encodingControl) needsControl([...at, 'emits', 'picture', 'encodingControl'], port.emits.picture.encodingControl, 'choice');
-      }
-      if (port.emits?.sound?.type === 'microphone')
-        needsControl([...at, 'emits', 'sound', 'distanceControl'], port.emits.sound.distanceControl, 'amount');
-      if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
-    }
-    for (const [routeId, route] of Object.entries(model.routes)) {
-      const at = ['routes', routeId];
-      for (const [end, side] of [['from', 'out'], ['to', 'in']] as const)
-        route[end].forEach((portId, index) => {
-          const port = Object.hasOwn(model.ports, portId) ? model.ports[portId] : undefined;
-          if (!port) say([...at, end, index], `expected a port of this model; there is no "${portId}"`);
-          else if (port.direction === side) say([...at, end, index], `"${portId}" points the other way`);
-        });
-      if (route.sound?.gain && 'control' in route.sound.gain) needsControl([...at, 'sound', 'gain', 'control'], route.sound.gain.control, 'gain');
-      if (route.sound?.pad) needsControl([...at, 'sound', 'pad', 'control'], route.sound.pad.control, 'switch');
-      const compressor = route.sound?.compressor;
-      if (compressor) {
-        needsControl([...at, 'sound', 'compressor', 'inSwitch'], compressor.inSwitch, 'switch');
-        for (const key of ['thresholdControl', 'ratioControl', 'makeUpControl'] as const)
-          needsControl([...at, 'sound', 'compressor', key], compressor[key], 'amount');
-      }
-      if (route.picture && route.picture.does !== 'pass') needsControl([...at, 'picture', 'formatControl'], route.picture.formatControl, 'choice');
-      if (route.picture?.does === 'capture') needsControl([...at, 'picture', 'encodingControl'], route.picture.encodingControl, 'choice');
-      if (route.when && !Object.hasOwn(model.controls, route.when.control))
-        say([...at, 'when', 'control'], `expected a control of this model; there is no "${route.when.control}"`);
-    }
-    // A control that names formats must offer formats: the picture pass reads its value as one.
-    const formatControls = new Set<string>();
-    for (const port of Object.values(model.ports)) if (port.emits?.picture) formatControls.add(port.emits.picture.formatControl);
-    for (const route of Object.values(model.routes)) if (route.picture && route.picture.does !== 'pass') formatControls.add(route.picture.formatControl);
-    for (const id of formatControls) {
-      const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
-      if (control?.type !== 'choice') continue;
-      control.options.forEach((option, index) => {
-        if (option.value !== AS_RECEIVED && !FORMAT_PATTERN.test(option.value))
-          say(['controls', id, 'options', index, 'value'], 'expected a picture format such as 1920x1080p60');
-      });
-    }
-  });
-/** A device model. `modelSchema` checks what one field cannot say: that routes name ports and controls that exist. */
-export type Model = z.infer<typeof modelSchema>;
+const modelFields = z.strictObject({
+  /** The catalogue class it was copied from; null for one described from nothing */
+  classId: idSchema.nullable(),
+  name: nameSchema,
+  kind: kindSchema,
+  step: stepSchema,
+  about: z.string().max(400),
+  /** What one of the class usually costs, in the studio's currency; null = not known */
+  typicalPrice: z.number().min(0).max(1e9).nullable(),
+  ports: z.record(idSchema, portSchema),
+  routes: z.record(idSchema, routeSchema),
+  controls: z.record(idSchema, controlSchema),
+  /** Paths of the figures taken from a data sheet or measured; every other figure is typical of the class */
+  stated: z.array(z.string().max(200)).max(500),
+  /** Usual range of a typical figure across devices of the class, by its path */
+  spread: z.record(z.string().max(200), z.tuple([z.number(), z.number()])),
+});
+/** A device model. */
+export type Model = z.infer<typeof modelFields>;
 
-/** Value of a capture format control that passes on whatever arrives. */
-export const AS_RECEIVED = 'as received';
-
-/** Bits per pixel on USB by the value of an encoding control. 1.6 is typical of frame-by-frame compression at about 10:1. */
-export const ENCODING_BITS_PER_PIXEL: Readonly<Record<string, number>> = { 'raw 16': 16, 'raw 12': 12, compressed: 1.6 };
+/** A model whose routes and controls also fit together. */
+export const modelSchema = modelFields.superRefine((model, context) => {
+  for (const { path, message } of modelProblems(model)) context.addIssue({ code: 'custom', path, message });
+});
