@@ -69,7 +69,7 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await page.goto(demo.url);
   await page.getByRole('button', { name: 'New rig' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Shelf test');
-  await page.getByText('Solo at a desk').click();
+  await page.getByText('Solo at a desk', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.getByRole('button', { name: 'Make the rig' }).click();
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/0');

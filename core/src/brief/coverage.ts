@@ -160,6 +160,18 @@ const shown = (index: Index, sightId: string): Omit<CoverageLine, 'id' | 'subjec
 /** Whether a picture comes to its end by itself, through no device that mixes or scales several into one. */
 const isSeparate = (thread: Thread): boolean => stagesOf(thread.last).every(({ via, at }) => via.by !== 'route' || at.device.device.model.kind !== 'switcher');
 
+/** Whether a device keeps each voice by itself: files of sound only. What a recorder gets from a mixer's output is a mix. */
+export const keepsTracks = (node: DeviceNode): boolean =>
+  kindOf(node) === 'recording' && node.ports.values().some(({ port }) => port.ends?.sound !== undefined) && node.ports.values().every(({ port }) => port.ends?.picture === undefined);
+
+/** Whether a voice arrives by itself: the last device on its way keeps its inputs apart. */
+export const isTrack = (thread: Thread): boolean => {
+  const last = stagesOf(thread.last).findLast(({ via }) => via.by === 'route');
+  return last?.via.by === 'route' && last.via.route.route.sound?.keepsApart === true;
+};
+
+const withThreads = (index: Index, test: (thread: Thread) => boolean): Index => ({ ...index, byEnd: new Map([...index.byEnd].map(([node, threads]) => [node, threads.filter(test)])) });
+
 /** Whether a picture is recorded by itself. */
 export const isSeparateRecording = (thread: Thread): boolean => RECORDS.has(kindOf(thread.end.device)) && isSeparate(thread);
 
@@ -169,12 +181,12 @@ const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, '
   const voices = inOrder(rig.people).filter(([, { isHeard }]) => isHeard).map(([id]) => id);
   const gets = (node: DeviceNode, signal: Signal): Thread | undefined => (index.byEnd.get(node) ?? []).find((thread) => thread.signal === signal);
   const takes = (node: DeviceNode, signal: Signal): boolean => node.ports.values().some(({ port }) => port.ends?.[signal] !== undefined);
-  const judge = (ends: readonly DeviceNode[], needsPicture: boolean): Omit<CoverageLine, 'id' | 'subject' | 'need'> => {
+  const judge = (ends: readonly DeviceNode[], needsPicture: boolean, among: Index = index): Omit<CoverageLine, 'id' | 'subject' | 'need'> => {
     if (ends.length === 0) return { verdict: 'missing', says: 'Nothing in the rig makes it.', by: [], thread: null };
     const pictured = needsPicture ? ends.filter((node) => gets(node, 'picture')) : ends;
     const [end] = pictured;
     if (!end) return { verdict: 'missing', says: `${names(ends)} gets no picture.`, by: [], thread: null };
-    const missing = missingVoices(index, pictured, voices);
+    const missing = missingVoices(among, pictured, voices);
     const thread = gets(end, needsPicture ? 'picture' : 'sound') ?? null;
     if (voices.length > 0 && missing.length === voices.length) return { verdict: 'missing', says: `${names(pictured)} gets no voice.`, by: [], thread: null };
     if (missing.length) return { verdict: 'partly', says: `${names(pictured)}, without ${missing.join(', ')}.`, by: [end.id], thread };
@@ -189,7 +201,7 @@ const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, '
     case 'programme recording':
       return judge(all.filter((node) => RECORDS.has(kindOf(node)) && takes(node, 'picture') && takes(node, 'sound')), all.some((node) => CAMERAS.has(kindOf(node))));
     case 'voice tracks':
-      return judge(all.filter((node) => RECORDS.has(kindOf(node)) && takes(node, 'sound') && !takes(node, 'picture')), false);
+      return judge(all.filter(keepsTracks), false, withThreads(index, isTrack));
     case 'backup':
       return judge(all.filter((node) => kindOf(node) === 'recorder' && takes(node, 'sound')), false);
     case 'camera recordings': {

@@ -10,6 +10,8 @@ import { coverage, voiceSources, type CoverageLine } from './coverage';
 const MOST_TRIES = 120;
 
 const free = (node: PortNode): boolean => node.links.length === 0 || node.port.family === 'software';
+/** What is recorded on a card stays there: nothing is fed from it during a show. */
+const isCard = ({ port }: PortNode): boolean => port.direction === 'out' && port.ends !== undefined;
 const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
 
 /** Joins two ports of a rig with the cable a person would reach for. @returns null where they cannot be joined */
@@ -32,7 +34,7 @@ interface Attempt {
 const KINDS_FIRST: readonly Kind[] = ['switcher', 'interface', 'mixer', 'headphone-amplifier', 'capture', 'recorder', 'computer'];
 const freePorts = (measured: Measured, without: string): PortNode[] =>
   measured.graph.ports
-    .filter((node) => node.device.id !== without && free(node))
+    .filter((node) => node.device.id !== without && free(node) && !isCard(node))
     .sort((a, b) => rank(a.device) - rank(b.device));
 const rank = ({ device }: DeviceNode): number => {
   const at = KINDS_FIRST.indexOf(device.model.kind);

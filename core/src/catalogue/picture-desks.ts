@@ -103,7 +103,7 @@ const computer = (id: string, name: string, about: string, sockets: Readonly<Rec
     routes: {
       'programme-picture': route(inputs, 'programme', { frames: 2 }, { picture: canvas }),
       'programme-sound': route([...inputs, 'network'], 'programme', COMPUTER_BUFFER, { sound: { gain: { control: 'programme-trim' } } }),
-      tracks: route([...inputs, 'network'], 'tracks', COMPUTER_BUFFER, { sound: {} }),
+      tracks: route([...inputs, 'network'], 'tracks', COMPUTER_BUFFER, { sound: { keepsApart: true } }),
       pictures: route(inputs, 'pictures', { frames: 1 }, { picture: { does: 'pass' } }),
       'call-picture': route(usb, 'call-out', { frames: 2 }, { picture: canvas }),
       'call-sound': route([...usb, 'network'], 'call-out', COMPUTER_BUFFER, { sound: {} }),

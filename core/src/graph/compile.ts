@@ -54,7 +54,7 @@ export interface Graph {
 const NO_ROUTES: readonly RouteOfModel[] = [];
 const NO_LINKS: readonly LinkEdge[] = [];
 
-const CHANGES_NOTHING = new Set(['passesPhantom']);
+const CHANGES_NOTHING = new Set(['passesPhantom', 'keepsApart']);
 
 class CompiledRoute implements RouteOfModel {
   readonly via = { by: 'route', route: this } as const;

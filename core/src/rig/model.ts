@@ -180,6 +180,8 @@ export const soundRouteSchema = z.strictObject({
   compressor: z
     .strictObject({ inSwitch: controlRef, thresholdControl: controlRef, ratioControl: controlRef, makeUpControl: controlRef })
     .optional(),
+  /** Keeps what enters by different ways apart, as a program does that writes a file for each; otherwise they leave as one mix */
+  keepsApart: z.literal(true).optional(),
   /** Lets phantom power from the far side through to the near side */
   passesPhantom: z.boolean().optional(),
 });

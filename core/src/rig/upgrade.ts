@@ -38,12 +38,20 @@ const HOUSE_2 = {
 const eachOf = (collection: unknown, change: (item: Branch) => Branch): unknown =>
   isBranch(collection) ? Object.fromEntries(Object.entries(collection).map(([id, item]) => [id, isBranch(item) ? change(item) : item])) : collection;
 
+/** In version 2 only the name of a computer's route said that it writes a file for each voice. */
+const tracksKeptApart = (model: Branch): Branch => {
+  const routes = model['routes'];
+  const tracks = isBranch(routes) ? routes['tracks'] : undefined;
+  if (model['kind'] !== 'computer' || !isBranch(routes) || !isBranch(tracks) || !isBranch(tracks['sound'])) return model;
+  return { ...model, routes: { ...routes, tracks: { ...tracks, sound: { ...tracks['sound'], keepsApart: true } } } };
+};
+
 /** Version 2 had no brief, no money, and only the house rules that are numbers. */
 const briefBegins = (rig: Branch): Branch => ({
   ...rig, version: 3, brief: null,
   houseRules: isBranch(rig['houseRules']) ? { ...HOUSE_2, ...rig['houseRules'] } : rig['houseRules'],
   people: eachOf(rig['people'], (person) => ({ ...PERSON_2, ...person })),
-  devices: eachOf(rig['devices'], (device) => ({ ...DEVICE_2, ...device, model: isBranch(device['model']) ? { typicalPrice: null, ...device['model'] } : device['model'] })),
+  devices: eachOf(rig['devices'], (device) => ({ ...DEVICE_2, ...device, model: isBranch(device['model']) ? tracksKeptApart({ typicalPrice: null, ...device['model'] }) : device['model'] })),
 });
 
 /** The step that leaves each older version, by the version it leaves. */
