@@ -8,7 +8,7 @@ import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { FindingCard } from './FindingCard';
 
-const AREAS: readonly (readonly [Area, string])[] = [['signal', 'Signal'], ['sound', 'Sound'], ['picture', 'Picture'], ['computer', 'Computer']];
+const AREAS: readonly (readonly [Area, string])[] = [['brief', 'Brief and house rules'], ['signal', 'Signal'], ['sound', 'Sound'], ['picture', 'Picture'], ['computer', 'Computer']];
 const LEVELS: readonly (readonly [Level, string])[] = [['stop', 'Stops'], ['warn', 'Warnings'], ['note', 'Notes']];
 
 /** Every finding, worst first, filtered by area and level, with its fixes. */

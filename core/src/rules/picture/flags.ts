@@ -1,18 +1,20 @@
-import type { Stage } from '../../graph';
+import type { Stage, Thread } from '../../graph';
 import type { Measured } from '../../measure';
 import type { PictureFigures } from '../../picture';
 import { sourceOf } from '../places';
 
+/** Where a flaw of the picture matters most: to the audience, then to a caller, then on a screen in the room. */
+const weight = ({ end }: Thread): number => (end.device.device.model.step === 'deliver' ? 2 : end.device.device.model.step === 'hear and see' ? 0 : 1);
+
 /** Threads that end on air or in a recording, once for each source, where a property of the picture holds. */
 export const sourcesOnAir = (measured: Measured, holds: (figures: PictureFigures) => boolean): { source: Stage; end: string; endIsScreen: boolean }[] => {
-  const found = new Map<Stage, { source: Stage; end: string; endIsScreen: boolean }>();
+  const found = new Map<Stage, Thread>();
   for (const thread of measured.traced.threads) {
     const figures = measured.picture[thread.last.index];
     if (thread.signal !== 'picture' || !figures || !holds(figures)) continue;
     const source = sourceOf(thread.last);
-    const endIsScreen = thread.end.device.device.model.step === 'hear and see';
     const known = found.get(source);
-    if (!known || (known.endIsScreen && !endIsScreen)) found.set(source, { source, end: thread.end.device.device.name, endIsScreen });
+    if (!known || weight(known) < weight(thread)) found.set(source, thread);
   }
-  return [...found.values()];
+  return [...found].map(([source, thread]) => ({ source, end: thread.end.device.device.name, endIsScreen: weight(thread) === 0 }));
 };

@@ -1,3 +1,4 @@
+import { apply } from '../../rig';
 import { RigDraft } from '../../rig/draft';
 import { ruleCases } from '../cases';
 import { camera } from '../rigs-for-cases';
@@ -49,6 +50,14 @@ ruleCases('picture.interlaced', {
 ruleCases('picture.overlays', {
   valid: { 'a mirrorless camera set to clean output': camera({ camera: 'camera-mirrorless', cameraSettings: { 'overlays-off': true } }).build() },
   invalid: { 'a mirrorless camera as it comes': { rig: camera({ camera: 'camera-mirrorless' }).build(), level: 'stop', fixes: ['Switch Camera to clean output'] } },
+});
+
+/** Overlays on their way to a screen, to a caller, and to the stream: the stream is named. */
+const overlaid = new RigDraft('Case').device('camera', 'camera-mirrorless', { name: 'Camera' }).device('split', 'splitter-hdmi-2').device('screen', 'display-monitor', { name: 'Screen' }).device('capture', 'capture-5g').device('computer', 'computer-laptop').device('caller', 'call', { name: 'Caller' }).device('stream', 'stream', { name: 'Stream' })
+  .link('camera.hdmi', 'split.in').link('split.out-1', 'screen.in').link('split.out-2', 'capture.in').link('capture.usb', 'computer.usb-2', 1, 'usb-5g').link('computer.call-out', 'caller.send').link('computer.programme', 'stream.in');
+ruleCases('picture.overlays', {
+  valid: { 'the same, switched to clean output': apply(overlaid.build(), { type: 'setControl', deviceId: 'camera', control: 'overlays-off', value: true }) },
+  invalid: { 'the audience is named before the caller and the screen': { rig: overlaid.build(), level: 'stop', says: /they reach Stream/ } },
 });
 
 ruleCases('picture.copy-protection', {
