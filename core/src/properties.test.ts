@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { analyse, fixesOf, predict, voiceFigures } from './analyse';
 import { CATALOGUE, searchWords } from './catalogue';
 import { report } from './report';
-import { apply, applyTracked, blankRig, commandSchema, importRig, isDeepEqual, modelSchema, Refusal, revertOf, rigToJson, sentence, undoState, USUAL_PERSON, type Command, type LogEntry, type Rig } from './rig';
+import { apply, applyTracked, blankRig, commandSchema, importRig, isDeepEqual, modelSchema, Refusal, revertOf, rigToJson, sentence, undoState, USUAL_DELIVERABLES, USUAL_PERSON, type Command, type LogEntry, type Rig } from './rig';
 import { isConversion } from './rules/places';
 import { RULES } from './rules';
 import { voice } from './rules/rigs-for-cases';
@@ -29,9 +29,16 @@ const simple = fc.oneof(
   fc.record({ type: fc.constant('setControl' as const), deviceId: ids, control: fc.constantFrom('gain-1', 'phantom-1', 'distance', 'format'), value: fc.oneof(fc.integer({ min: -10, max: 80 }), fc.boolean()) }),
   fc.record({ type: fc.constant('addPerson' as const), personId: ids, person: fc.constant({ name: 'Someone', ...USUAL_PERSON }) }),
   fc.record({ type: fc.constant('removePerson' as const), personId: ids }),
-  fc.record({ type: fc.constant('setHouseRules' as const), rules: fc.record({ headroomDb: fc.integer({ min: 0, max: 20 }) }) }),
+  fc.record({ type: fc.constant('setHouseRules' as const), rules: fc.record({ headroomDb: fc.integer({ min: 0, max: 20 }), spareInputs: fc.constantFrom('one in four' as const, 'exact' as const) }) }),
+  fc.record({ type: fc.constant('writeBrief' as const), brief: fc.record({ lengthMin: fc.integer({ min: 1, max: 600 }), budget: fc.constantFrom(null, 500) }) }),
+  fc.record({ type: fc.constant('addSight' as const), sightId: ids, sight: fc.record({ name: fc.constant('Sight'), what: fc.constantFrom('hands' as const, 'screen' as const), shot: fc.constant('close' as const), people: fc.constantFrom<string[]>([], ['a'], ['a', 'b']) }) }),
+  fc.record({ type: fc.constant('removeSight' as const), sightId: ids }),
+  fc.record({ type: fc.constant('showSight' as const), deviceId: ids, sightId: fc.option(ids) }),
+  fc.record({ type: fc.constant('addDeliverable' as const), deliverableId: ids, deliverable: fc.constantFrom(...Object.values(USUAL_DELIVERABLES)) }),
+  fc.record({ type: fc.constant('removeDeliverable' as const), deliverableId: ids }),
+  fc.record({ type: fc.constant('setOwnership' as const), deviceId: ids, ownership: fc.constantFrom('owned' as const, 'to buy' as const), price: fc.constantFrom(null, 10) }),
 );
-const commands: fc.Arbitrary<Command[]> = fc.array(fc.oneof({ weight: 5, arbitrary: simple }, { weight: 1, arbitrary: fc.record({ type: fc.constant('batch' as const), label: fc.constant('Several'), commands: fc.array(simple, { minLength: 1, maxLength: 4 }) }) }), { minLength: 1, maxLength: 25 });
+const commands: fc.Arbitrary<Command[]> = fc.array(fc.oneof({ weight: 5, arbitrary: simple }, { weight: 1, arbitrary: fc.record({ type: fc.constant('batch' as const), label: fc.constant('Several'), commands: fc.array(simple, { minLength: 1, maxLength: 4 }) }) }), { minLength: 1, maxLength: 35 });
 
 /** Applies what can be applied and keeps the log, as a session does. */
 const play = (start: Rig, list: readonly Command[]): { rig: Rig; log: LogEntry[] } => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { coverage, type Need } from '@echo-loom/core';
+import { coverage, threadText, type Need } from '@echo-loom/core';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
@@ -56,6 +56,7 @@ export const BriefView = () => {
             <Box ref={panel} mb="5" aria-live="polite" role="region" aria-label="The chosen need">
               <Text as="h3" fontWeight="600" mb="1.5">{line.subject.name}: {NEED_WORDS[line.need]}</Text>
               {findings.length === 0 && <Text fontSize="sm">{line.says}</Text>}
+              {line.thread && <Text fontSize="xs" color="ink.soft" mb="1.5">The way: {threadText(analysis, line.thread)}.</Text>}
               <Flex direction="column" gap="2.5">{findings.map((finding) => <FindingCard key={finding.code} analysis={analysis} finding={finding} />)}</Flex>
             </Box>
           )}
