@@ -34,6 +34,8 @@ const WARM_UP = 100;
 
 interface Timing {
   readonly ms: number;
+  /** The fastest tenth: a shared machine's memory is slowed by its neighbours for seconds at a time, which a loop of sums does not show */
+  readonly quietMs: number;
   readonly loopMs: number;
 }
 
@@ -49,20 +51,20 @@ const timeAnalysis = (rig: Rig, rounds: number): Timing => {
     works.push(work);
     loops.push(loop);
   }
-  return { ms: median(works), loopMs: median(loops) };
+  return { ms: median(works), quietMs: [...works].sort((a, b) => a - b)[Math.floor(works.length / 10)] ?? NaN, loopMs: median(loops) };
 };
 
 const line = (name: string, rig: Rig, targetMs: number | null, rounds: number): Timing => {
   const timing = timeAnalysis(rig, rounds);
   const { traced } = analyse(rig);
   const ordinaryMs = (timing.ms / timing.loopMs) * ORDINARY_LOOP_MS;
-  const verdict = targetMs === null ? '' : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; ${timing.ms <= targetMs ? 'met' : 'not met'} on this machine`;
-  console.log(`${name}: ${Object.keys(rig.devices).length} devices, ${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ms${verdict}`);
+  const verdict = targetMs === null ? '' : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; on this machine ${timing.ms <= targetMs ? 'met' : timing.quietMs <= targetMs ? 'met only while it is quiet' : 'not met'}`;
+  console.log(`${name}: ${Object.keys(rig.devices).length} devices, ${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ${timing.quietMs.toFixed(2)} ms in the fastest tenth, ${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ms${verdict}`);
   return timing;
 };
 
 line('small', benchRig(50), 2, 201);
-line('dense', denseRig(), 16, 81);
+line('dense', denseRig(), 16, 201);
 line('judged by a brief, as every finding of it is', secondFiring(), 2, 201);
 console.log('growth, against 100 devices, in yardsticks:');
 const hundred = line('  100', benchRig(100), null, 81);

@@ -1,7 +1,7 @@
 import { cable, CABLES, type CableId } from '../catalogue/cables';
 import { classById } from '../catalogue';
 import type { LinkEdge, PortNode, Stage } from '../graph';
-import { stagesOf, WAYS_PER_PORT } from '../graph';
+import { stagesOf } from '../graph';
 import type { Measured } from '../measure';
 import { freeId, mate, type Rig, type SimpleCommand } from '../rig';
 import { gainOf, type GainSetting } from '../sound';
@@ -13,39 +13,27 @@ export const nameOf = (node: PortNode): string => `${node.device.device.name}, $
 /** The stage a finding points at, in the analysis it came from. */
 export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined => (index === undefined ? undefined : traced.stages[index]);
 
-interface Places {
-  readonly picture: readonly Stage[];
-  readonly sound: readonly Stage[];
-  readonly conversions: readonly Stage[];
-}
+/** Kept as long as the analysis is, since most rules of sound ask for them. */
+const knownConversions = new WeakMap<Measured['traced'], readonly Stage[]>();
 
-/** Places of an analysis, each once; kept as long as the analysis is, since most rules ask for them. */
-const distinctPlaces = new WeakMap<Measured['traced'], Places>();
-
-const placesOf = (measured: Measured): Places => {
+/** Every place where an analogue signal becomes digital, once for each source that comes by. */
+export const conversions = (measured: Measured): readonly Stage[] => {
   const { traced, graph } = measured;
-  const known = distinctPlaces.get(traced);
+  const known = knownConversions.get(traced);
   if (known) return known;
-  // By port: where the present source's earlier ways to it came from. A first way begins the list anew.
-  const cameFrom = new Int32Array(graph.ports.length * WAYS_PER_PORT);
-  const places: Record<Stage['signal'], Stage[]> = { picture: [], sound: [] };
+  const found: Stage[] = [];
+  const seen = new Set<number>();
   for (const stage of traced.stages) {
-    const first = stage.at.index * WAYS_PER_PORT;
-    const from = stage.parent?.at.index ?? -1;
-    cameFrom[first + stage.way - 1] = from;
-    if (stage.way > 1 && cameFrom.subarray(first, first + stage.way - 1).includes(from)) continue;
-    places[stage.signal].push(stage);
+    // A source's stages stand together, the source first.
+    if (stage.via.by === 'source') seen.clear();
+    if (stage.signal !== 'sound' || !stage.parent || !isConversion(stage)) continue;
+    const place = stage.parent.at.index * graph.ports.length + stage.at.index;
+    if (!seen.has(place)) found.push(stage);
+    seen.add(place);
   }
-  const found = { ...places, conversions: places.sound.filter(isConversion) };
-  distinctPlaces.set(traced, found);
+  knownConversions.set(traced, found);
   return found;
 };
-
-/** Every place where an analogue signal becomes digital. */
-export const conversions = (measured: Measured): readonly Stage[] => placesOf(measured).conversions;
-
-/** Stages of one signal that satisfy a test, each place in the rig once: many threads share the way through a device. */
-export const stagesWhere = (measured: Measured, signal: Stage['signal'], test: (stage: Stage) => boolean): Stage[] => placesOf(measured)[signal].filter(test);
 
 export const sourceOf = (stage: Stage): Stage => {
   let at = stage;

@@ -4,6 +4,7 @@ import type { Rule } from '../rule';
 export const overBudget: Rule = {
   code: 'brief.over-budget', area: 'brief', looksFor: 'A rig whose devices to buy cost more than the budget.', why: 'It will not be bought as it stands.', remedy: 'Say what is owned or borrowed, or leave something for later.', source: 'handbook 1-the-work: brief',
   find: (measured) => {
+    if (measured.rig.brief === null) return [];
     const { toPay, left } = moneyOf(measured.rig);
     return left === null || left >= 0 ? [] : [{ code: 'brief.over-budget', area: 'brief', level: 'warn', about: { coverage: 'budget' }, title: `Over budget by ${Math.round(-left)}`, says: `What is to be bought costs ${Math.round(toPay)}, ${Math.round(-left)} more than the budget. Say what is owned or borrowed, or leave something for later.` }];
   },

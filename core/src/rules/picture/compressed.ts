@@ -1,5 +1,5 @@
 import { explainStream } from '../../explain/picture';
-import { stageOf, stagesWhere } from '../places';
+import { stageOf } from '../places';
 import type { Rule } from '../rule';
 
 const CODE = 'picture.compressed';
@@ -13,7 +13,8 @@ export const compressed: Rule = {
   source: 'handbook 3-picture, into the computer',
   find: (measured) => {
     const seen = new Set<string>();
-    return stagesWhere(measured, 'picture', (stage) => stage.via.by === 'route' && stage.via.route.route.picture?.does === 'capture' && stage.at.port.family === 'usb' && measured.picture[stage.index]?.encoding === 'compressed').flatMap((stage) => {
+    const captured = measured.traced.stages.filter((stage) => stage.via.by === 'route' && stage.at.port.family === 'usb' && measured.picture[stage.index]?.encoding === 'compressed' && stage.via.route.route.picture?.does === 'capture');
+    return captured.flatMap((stage) => {
       const { id, device } = stage.at.device;
       if (seen.has(id)) return [];
       seen.add(id);

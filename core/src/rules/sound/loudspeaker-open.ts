@@ -8,6 +8,7 @@ export const loudspeakerOpen: Rule = {
   remedy: 'Give everyone headphones, or mute the loudspeaker while microphones are open.',
   source: 'handbook 2-sound, hearing',
   find: (measured) => {
+    if (![...measured.graph.devices.values()].some(({ device }) => device.model.kind === 'loudspeaker')) return [];
     const sound = measured.traced.threads.filter((thread) => thread.signal === 'sound');
     const toCaller = sound.find((thread) => thread.source.port.emits?.sound?.type === 'microphone' && thread.end.device.device.model.kind === 'call');
     const loudspeakers = sound.filter((thread) => thread.source.device.device.model.kind === 'call' && thread.end.device.device.model.kind === 'loudspeaker');

@@ -5,7 +5,7 @@ import type { Fix, Rule } from '../rule';
 
 /** Sound that goes from a caller's return back to the same caller. */
 const echoes = (measured: Measured): Thread[] =>
-  measured.traced.threads.filter((thread) => thread.signal === 'sound' && thread.source.device.device.model.kind === 'call' && thread.end.device.id === thread.source.device.id);
+  measured.traced.threads.filter((thread) => thread.end.device === thread.source.device && thread.signal === 'sound' && thread.source.device.device.model.kind === 'call');
 
 export const mixMinus: Rule = {
   code: 'sound.mix-minus',

@@ -1,4 +1,4 @@
-import { sourceOf, stagesWhere } from '../places';
+import { sourceOf } from '../places';
 import type { Finding, Rule } from '../rule';
 
 export const unknownFigure: Rule = {
@@ -10,7 +10,7 @@ export const unknownFigure: Rule = {
   source: 'design: unknown stays unknown',
   find: (measured) => {
     const asked = new Map<string, Finding>();
-    for (const stage of stagesWhere(measured, 'sound', () => true)) {
+    for (const stage of measured.traced.stages) {
       const unknown = measured.sound[stage.index]?.unknown;
       // Dead for want of phantom power is a finding of its own.
       if (!unknown || unknown.startsWith('phantom power') || asked.has(unknown)) continue;
