@@ -11,10 +11,10 @@ import { voiceSources } from '../../brief/coverage';
 export type Found = Omit<Finding, 'code' | 'area' | 'houseRule'>;
 
 /** A rule that a school of the house brings with it. */
-export const houseRule = (houseRule: keyof HouseRules, code: string, texts: Pick<Rule, 'looksFor' | 'why' | 'remedy'>, find: (measured: Measured) => Found[], fixes?: Rule['fixes']): Rule => ({
+export const houseRule = (houseRule: keyof HouseRules, code: string, texts: Pick<Rule, 'looksFor' | 'why' | 'remedy'>, find: (measured: Measured) => Found[], more: Pick<Rule, 'fixes' | 'sums'> = {}): Rule => ({
   code, area: 'brief', ...texts, source: 'handbook 1-the-work: house rules',
   find: (measured) => (measured.rig.brief === null ? [] : find(measured).map((found) => ({ code, area: 'brief', houseRule, ...found }))),
-  ...(fixes ? { fixes } : {}),
+  ...more,
 });
 
 /** Devices of some kinds, in the order of the rig. */

@@ -7,8 +7,8 @@ export const processingSchool = houseRule('processing', 'brief.processing', {
 }, (measured) =>
   measured.rig.houseRules.processing === 'on the way in' ? [] : [...measured.graph.devices.values()].filter(({ device }) => Object.values(device.model.routes).some(({ sound }) => sound?.compressor && switchSetting(device, sound.compressor.inSwitch))).map((node) =>
     one('note', node, 'Compressed on the way in', `${node.device.name} presses the voice before it is recorded; the house rule is clean on the way in.`)),
-(measured, finding): Fix[] => {
+{ fixes: (measured, finding): Fix[] => {
   const node = finding.about.deviceId === undefined ? undefined : measured.graph.devices.get(finding.about.deviceId);
   const control = node && Object.values(node.device.model.routes).find(({ sound }) => sound?.compressor)?.sound?.compressor?.inSwitch;
   return node && control ? [{ label: `Switch the compressor of ${node.device.name} out`, command: { type: 'setControl', deviceId: node.id, control, value: false } }] : [];
-});
+} });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { analyse, fixesOf, predict, type Analysis } from '../../analyse';
+import { analyse, fixesOf, predict, sumsOf, type Analysis } from '../../analyse';
 import { differenceOf } from '../../brief/compare';
 import { build, onSite, STARTING_POINTS, type Answers } from '../../brief/build';
 import { classById } from '../../catalogue';
@@ -71,6 +71,18 @@ describe('switching a school re-judges at once, and the difference says how', ()
     expect(found(four, 'brief.spare-inputs')).toEqual([]);
     expect(changes(four, { spareInputs: 'one in four' })).toEqual({ gone: [], fresh: ['brief.spare-inputs'] });
     expect(found(rule(four, { spareInputs: 'one in four' }), 'brief.spare-inputs').map(({ title }) => title)).toEqual(['4 of 4 inputs in use', '4 of 4 inputs in use']);
+  });
+  it('spare inputs show their sum: 4 − 4 = 0 free against 1', () => {
+    const four = rigOf({ ...point('two-voices').answers('Four'), people: ['a', 'b', 'c', 'd'].map((name) => onSite(name)), houseRules: { spareInputs: 'exact' } });
+    const analysis = analyse(rule(four, { spareInputs: 'one in four' }));
+    const finding = analysis.findings.find(({ code }) => code === 'brief.spare-inputs');
+    const [sum] = finding ? sumsOf(analysis, finding) : [];
+    expect([sum?.result, sum?.inputs.map(({ value }) => value)]).toEqual([0, [4, 4, 1]]);
+  });
+  it.each([[3, 4, false], [4, 4, true], [6, 8, false], [7, 8, true], [2, 2, false]])('%s of %s inputs in use: a warning is %s', (voices, inputs, warned) => {
+    const rig = rule(rigOf({ ...point('two-voices').answers('Some'), people: Array.from({ length: voices }, (_, n) => onSite(`Voice ${n}`, { shot: n === 0 ? 'face' : null })), houseRules: { spareInputs: 'exact' } }), { spareInputs: 'one in four' });
+    expect(rig.devices['desk']?.model.classId).toBe(`interface-${inputs}`);
+    expect(found(rig, 'brief.spare-inputs').some(({ about }) => about.deviceId === 'desk')).toBe(warned);
   });
   it('switching: a switcher is a note where nothing is switched in hardware, and cameras past one a warning where it is', () => {
     expect(found(rule(two, { switching: 'software' }), 'brief.switching').map(({ level }) => level)).toEqual(['note']);

@@ -1,5 +1,4 @@
 import { isSeparateRecording } from '../../brief/coverage';
-import type { DeviceNode } from '../../graph';
 import { devices, houseRule, one, passes } from './house-rule';
 
 export const switchingSchool = houseRule('switching', 'brief.switching', {
@@ -7,17 +6,19 @@ export const switchingSchool = houseRule('switching', 'brief.switching', {
 }, (measured) => {
   const { switching } = measured.rig.houseRules;
   const cameras = devices(measured, 'camera', 'webcam', 'phone').filter((node) => node.ports.values().some(({ links }) => links.length > 0));
-  const threads = measured.traced.threads.filter(({ signal, source, end }) => signal === 'picture' && cameras.includes(source.device) && end.device.device.model.step === 'deliver');
-  const switched = (node: DeviceNode): boolean => threads.some((thread) => thread.source.device === node && passes(thread, ({ device }) => device.model.kind === 'switcher'));
+  const isCamera = new Set(cameras);
+  const threads = measured.traced.threads.filter(({ signal, source, end }) => signal === 'picture' && isCamera.has(source.device) && end.device.device.model.step === 'deliver');
+  const onAir = new Set(threads.map(({ source }) => source.device));
+  const switched = new Set(threads.filter((thread) => passes(thread, ({ device }) => device.model.kind === 'switcher')).map(({ source }) => source.device));
   const [box] = devices(measured, 'switcher').filter((node) => node.ports.values().some(({ links }) => links.length > 0));
   if (switching === 'hardware switcher') {
-    const past = cameras.filter((node) => threads.some(({ source }) => source.device === node) && !switched(node));
+    const past = cameras.filter((node) => onAir.has(node) && !switched.has(node));
     const [first] = past;
     return first && cameras.length > 1 ? [one('warn', first, `${past.length} of ${cameras.length} cameras past the switcher`, `${past.map(({ device }) => device.name).join(', ')} ${past.length === 1 ? 'goes' : 'go'} to the computer without a switcher; the house rule is a hardware switcher.`)] : [];
   }
   if (switching === 'none, cut later') {
-    const kept = (node: DeviceNode): boolean => measured.traced.threads.some((thread) => thread.signal === 'picture' && thread.source.device === node && isSeparateRecording(thread));
-    return cameras.filter((node) => !kept(node)).map((node) => one('warn', node, 'No recording of its own', `${node.device.name} has no recording of its own; the house rule is to record every camera and cut later. Give it a recorder.`));
+    const kept = new Set(measured.traced.threads.filter((thread) => thread.signal === 'picture' && isSeparateRecording(thread)).map(({ source }) => source.device));
+    return cameras.filter((node) => !kept.has(node)).map((node) => one('warn', node, 'No recording of its own', `${node.device.name} has no recording of its own; the house rule is to record every camera and cut later. Give it a recorder.`));
   }
   return box ? [one('note', box, 'A switcher', `${box.device.name} switches; the house rule is software on the computer.`)] : [];
 });
