@@ -1,4 +1,5 @@
 import { RigDraft, USUAL_DELIVERABLES, type Rig } from '@echo-loom/core';
+import { harbourHall } from './harbour-hall';
 
 /** Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the interface is a modest one. */
 export const nightTide = (): Rig =>
@@ -30,6 +31,7 @@ export const nightTide = (): Rig =>
     .link('computer.tracks', 'tracks.in')
     .link('computer.programme', 'programme.in')
     .link('computer.pictures', 'pictures.in')
+    .shot('phone', { sightId: 'reading', wanted: 'two-shot', distanceM: 1.5, furthestM: 1.8, backgroundM: 1, lightLux: 180, seatSpacingM: 0.8 })
     .do({ type: 'setOwnership', deviceId: 'phone', ownership: 'owned', price: null })
     .do({ type: 'setOwnership', deviceId: 'computer', ownership: 'owned', price: null })
     .do({ type: 'setOwnership', deviceId: 'interface', ownership: 'second-hand', price: 90 })
@@ -48,9 +50,10 @@ export const secondFiring = (): Rig =>
     .person('cohost', 'Co-host')
     .person('potter', 'Guest potter', { speechDbSpl: 60, crestDb: 18, posture: 'moves', needsHandsFree: true, shot: 'waist' })
     .person('historian', 'Historian', { where: 'remote' })
-    .do({ type: 'writeBrief', brief: { form: 'both', cut: 'long form and clips', lengthMin: 90, showsPerMonth: 4, switchedBy: 'host by panel', budget: 9000, setUpMin: 45, room: 'shared' } })
+    .do({ type: 'writeBrief', brief: { form: 'both', cut: 'long form and clips', lengthMin: 90, showsPerMonth: 4, switchedBy: 'host by panel', budget: 9000, setUpMin: 45, room: 'shared', uplinkMbps: 20 } })
     .do({ type: 'addSight', sightId: 'wheel-from-above', sight: { name: 'Wheel from above', what: 'hands', shot: 'close', people: ['potter'] } })
     .do({ type: 'addSight', sightId: 'slides', sight: { name: 'Slides', what: 'screen', shot: 'whole', people: [] } })
+    .do({ type: 'addSight', sightId: 'kiln', sight: { name: 'Kiln', what: 'table', shot: 'close', people: [] } })
     .do({ type: 'addDeliverable', deliverableId: 'stream', deliverable: USUAL_DELIVERABLES['stream'] })
     .do({ type: 'addDeliverable', deliverableId: 'programme', deliverable: USUAL_DELIVERABLES['programme recording'] })
     .do({ type: 'addDeliverable', deliverableId: 'tracks', deliverable: USUAL_DELIVERABLES['voice tracks'] })
@@ -59,6 +62,7 @@ export const secondFiring = (): Rig =>
     .device('cohost-camera', 'camera-camcorder', { name: 'Co-host camera', person: 'cohost', place: 'bench', settings: { format: '1920x1080p60000/1001' } })
     .device('potter-camera', 'camera-mirrorless', { name: 'Potter camera', person: 'potter', place: 'wheel' })
     .device('overhead', 'camera-ptz', { name: 'Overhead', place: 'wheel', sight: 'wheel-from-above' })
+    .device('kiln-camera', 'camera-camcorder', { name: 'Kiln camera', place: 'wheel', sight: 'kiln', settings: { 'mains': false } })
     .device('slides', 'player-slides', { name: 'Slides', sight: 'slides' })
     .device('historian-call', 'call', { name: 'Historian call', person: 'historian' })
     .device('host-mic', 'mic-dynamic-quiet', { name: 'Host mic', person: 'host', place: 'bench' })
@@ -69,7 +73,7 @@ export const secondFiring = (): Rig =>
     .device('strip-1', 'channel-processor', { name: 'Strip 1', person: 'host', place: 'rack', settings: { gain: 45, phantom: true, compress: true, threshold: 2, ratio: 3, 'make-up': 0 } })
     .device('strip-2', 'channel-processor', { name: 'Strip 2', person: 'potter', place: 'rack', settings: { gain: 40, phantom: false } })
     .device('interface', 'interface-4', { name: 'Interface', place: 'rack', settings: { 'gain-1': 0, 'gain-2': 54, 'gain-3': 0, 'gain-4': 46, 'phantom-1': false, 'phantom-2': true } })
-    .device('switcher', 'switcher-8', { name: 'Switcher', place: 'rack', settings: { 'usb-format': '1920x1080p30' } })
+    .device('switcher', 'switcher-6', { name: 'Switcher', place: 'rack', settings: { 'usb-format': '1920x1080p30' } })
     .device('slides-splitter', 'splitter-hdmi-2', { name: 'Slides splitter', place: 'rack' })
     .device('capture', 'capture-5g', { name: 'Slides capture', place: 'rack' })
     .device('computer', 'computer-desktop', { name: 'Show computer', place: 'rack', settings: { 'call-hears': 'programme' } })
@@ -91,6 +95,7 @@ export const secondFiring = (): Rig =>
     .link('cohost-camera.hdmi', 'switcher.in-2', 5)
     .link('potter-camera.hdmi', 'switcher.in-3', 10)
     .link('overhead.hdmi', 'switcher.in-4', 15)
+    .link('kiln-camera.hdmi', 'switcher.in-6', 7.5)
     .link('slides.hdmi', 'slides-splitter.in', 2)
     .link('slides-splitter.out-1', 'switcher.in-5', 2)
     .link('slides-splitter.out-2', 'capture.in', 2)
@@ -106,7 +111,20 @@ export const secondFiring = (): Rig =>
     .link('computer.programme', 'stream.in')
     .link('computer.programme', 'programme.in')
     .link('computer.tracks', 'tracks.in')
+    .shot('host-camera', { personId: 'host', wanted: 'head and shoulders', distanceM: 1.7, furthestM: 2, backgroundM: 1.6, lightLux: 220, eyeLine: { offsetM: 0.12, distanceM: 1.7, side: 'below' } })
+    .shot('cohost-camera', { personId: 'cohost', wanted: 'head and shoulders', distanceM: 2.4, furthestM: 2.6, backgroundM: 1.2, lightLux: 200 })
+    .shot('potter-camera', { personId: 'potter', wanted: 'waist', distanceM: 2.2, furthestM: 2.3, backgroundM: 2, lightLux: 150 })
+    .shot('overhead', { sightId: 'wheel-from-above', wanted: 'close', distanceM: 1.9, furthestM: 2.1, lightLux: 300 })
+    .shot('kiln-camera', { sightId: 'kiln', wanted: 'close', distanceM: 2.5, furthestM: 3 })
+    .scene('hosts', 'Both at the bench', [['host-camera', 'left half'], ['cohost-camera', 'right half']], ['host', 'cohost'])
+    .scene('wheel', 'At the wheel', [['potter-camera', 'full']])
+    .scene('wheel-above', 'Wheel from above', [['overhead', 'full'], ['potter-camera', 'inset']])
+    .scene('slides', 'Slides', [['slides', 'full'], ['host-camera', 'inset']])
+    .scene('historian', 'With the historian', [['host-camera', 'left half'], ['historian-call', 'right half']], ['host', 'historian'])
+    .scene('kiln', 'Kiln', [['kiln-camera', 'full']])
+    .do({ type: 'addButton', buttonId: 'go-live', button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' } })
+    .do({ type: 'addButton', buttonId: 'end-stream', button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' } })
     .build();
 
 /** The rigs of the demo, by the name of their file. */
-export const DEMO_RIGS: Readonly<Record<string, () => Rig>> = { 'night-tide': nightTide, 'second-firing': secondFiring };
+export const DEMO_RIGS: Readonly<Record<string, () => Rig>> = { 'night-tide': nightTide, 'second-firing': secondFiring, 'harbour-hall': harbourHall };

@@ -1,6 +1,6 @@
 import { usbPass, type UsbTree } from './computer';
 import { compile, trace, type Graph, type Traced } from './graph';
-import { picturePass, type PictureFigures } from './picture';
+import { picturePass, type Negotiation, type PictureFigures } from './picture';
 import type { Rig } from './rig';
 import { soundPass, type SoundFigures } from './sound';
 import { timePass, type Delay } from './time';
@@ -11,6 +11,8 @@ export interface Measured {
   readonly graph: Graph;
   readonly traced: Traced;
   readonly picture: readonly (PictureFigures | undefined)[];
+  /** What sources that send the best that fits agreed on, by the index of their first stage */
+  readonly negotiations: ReadonlyMap<number, Negotiation>;
   readonly sound: readonly (SoundFigures | undefined)[];
   readonly delay: readonly Delay[];
   readonly usb: UsbTree;
@@ -20,6 +22,6 @@ export interface Measured {
 export const measure = (rig: Rig): Measured => {
   const graph = compile(rig);
   const traced = trace(graph);
-  const picture = picturePass(traced);
-  return { rig, graph, traced, picture, sound: soundPass(rig, graph, traced), delay: timePass(traced, picture), usb: usbPass(traced, picture) };
+  const { figures: picture, negotiations } = picturePass(rig, traced);
+  return { rig, graph, traced, picture, negotiations, sound: soundPass(rig, graph, traced), delay: timePass(traced, picture), usb: usbPass(traced, picture) };
 };

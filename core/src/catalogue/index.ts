@@ -3,13 +3,13 @@ import { entry } from '../rig/rig';
 import { cameras, picturePaths } from './cameras';
 import { lifts, microphones, shapers } from './microphones';
 import { captures, computers, hubs, outlets, switchers } from './picture-desks';
-import { interfaces, mixers, soundSundries } from './sound-desks';
+import { interfaces, mixers, networkSound, soundSundries } from './sound-desks';
 
 export * from './cables';
 
 /** Every device class, in the order of the chain. Figures are typical; a user copies a class and types the data sheet over it. */
 export const CATALOGUE: readonly Model[] = [
-  ...cameras, ...picturePaths, ...switchers, ...captures, ...microphones, ...lifts, ...shapers, ...interfaces, ...mixers, ...soundSundries,
+  ...cameras, ...picturePaths, ...switchers, ...captures, ...microphones, ...lifts, ...shapers, ...interfaces, ...mixers, ...soundSundries, ...networkSound,
   ...computers, ...hubs, ...outlets,
 ];
 

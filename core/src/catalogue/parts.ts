@@ -1,6 +1,5 @@
-import type { AnaloguePort, Control, Model, PicturePort, Port, Route, SoundRoute, UsbPort } from '../rig/model';
-import { AS_RECEIVED } from '../rig/encoding';
-
+import type { AnaloguePort, CameraFigures, Control, Mixes, Model, PicturePort, Port, Route, SoundRoute, Storage, UsbPort, Work } from '../rig/model';
+import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/encoding';
 import { TYPICAL_PRICES } from './prices';
 
 /** Shorthand for writing device classes as data. Each function returns one port, control or route with the class's usual figures. */
@@ -12,11 +11,27 @@ export interface ClassDraft extends Pick<Model, 'name' | 'kind' | 'step' | 'abou
   readonly routes?: Model['routes'];
   readonly controls?: Model['controls'];
   readonly spread?: Model['spread'];
+  readonly camera?: CameraFigures | undefined;
+  readonly mixes?: Mixes | undefined;
+  readonly storage?: Storage | undefined;
+  readonly work?: Work | undefined;
+  /** Does nothing without its own power supply */
+  readonly needsSupply?: true;
+  /** Has a small socket that a cable can be clamped to */
+  readonly smallSocket?: true;
 }
 
 export const deviceClass = (id: string, draft: ClassDraft): Model => ({
   classId: id, typicalPrice: TYPICAL_PRICES[id] ?? null, name: draft.name, kind: draft.kind, step: draft.step, about: draft.about, ports: draft.ports,
-  routes: draft.routes ?? {}, controls: draft.controls ?? {}, stated: [], spread: draft.spread ?? {},
+  routes: draft.routes ?? {},
+  controls: {
+    ...draft.controls,
+    ...(draft.needsSupply ? { supply: toggle('Own power supply plugged in', true) } : {}),
+    ...(draft.smallSocket ? { clamp: toggle('Cable clamped to the camera') } : {}),
+  },
+  ...(draft.camera ? { camera: draft.camera } : {}), ...(draft.mixes ? { mixes: draft.mixes } : {}), ...(draft.storage ? { storage: draft.storage } : {}), ...(draft.work ? { work: draft.work } : {}),
+  ...(draft.needsSupply ? { supplyControl: 'supply' } : {}), ...(draft.smallSocket ? { clampControl: 'clamp' } : {}),
+  stated: [], spread: draft.spread ?? {},
 });
 
 /** Repeats a part for channels 1 to n; the part's key is `stem-1`, `stem-2` … */
@@ -46,12 +61,25 @@ export const UHD_30: readonly FormatText[] = [...HD_60, '3840x2160p24000/1001', 
 export const UHD_60: readonly FormatText[] = [...UHD_30, '3840x2160p50', '3840x2160p60'];
 
 export const formats = (label: string, list: readonly FormatText[], initial: FormatText): Control => choice(label, list.map((text) => [text, FORMAT_LABELS[text]] as const), initial);
+/** A source's format: one it is told, or the best that everything behind it takes. */
+export const sourceFormats = (label: string, list: readonly FormatText[], initial: FormatText): Control =>
+  choice(label, [[BEST_THAT_FITS, 'Best that fits'], ...list.map((text) => [text, FORMAT_LABELS[text]] as const)], initial);
 /** A capture device's format: what arrives, or one it scales to. */
 export const captureFormats = (list: readonly FormatText[]): Control =>
   choice('Capture format', [[AS_RECEIVED, 'As received'], ...list.map((text) => [text, FORMAT_LABELS[text]] as const)], AS_RECEIVED);
 const ENCODING_LABELS = { 'raw 16': 'Uncompressed, 16 bits a pixel', 'raw 12': 'Uncompressed, 12 bits a pixel', 'compressed': 'Compressed, frame by frame' } as const;
 export type Encoding = keyof typeof ENCODING_LABELS;
 export const encodings = (list: readonly Encoding[], initial: Encoding): Control => choice('Encoding', list.map((value) => [value, ENCODING_LABELS[value]] as const), initial);
+
+const CODING_LABELS = {
+  'rgb 8 full': 'RGB, 8 bits, full range', 'rgb 8 limited': 'RGB, 8 bits, limited range', 'rgb 10 limited': 'RGB, 10 bits, limited range', '422 10 limited': '4:2:2, 10 bits, limited range', '420 8 limited': '4:2:0, 8 bits, limited range',
+} as const;
+export type CodingText = keyof typeof CODING_LABELS;
+/** How pixels are written: told, or the best that fits. */
+export const codings = (list: readonly CodingText[], initial: CodingText): Control => choice('Pixels', [[BEST_THAT_FITS, 'Best that fits'], ...list.map((value) => [value, CODING_LABELS[value]] as const)], initial);
+const READ_LABELS = { 'as signalled': 'As signalled', 'full': 'Full', 'limited': 'Limited' } as const;
+/** What an input takes the range of a picture to be. */
+export const readsRange = (): Control => choice('Range read at the input', READ_AS.map((value) => [value, READ_LABELS[value]] as const), 'as signalled');
 
 const port = <F extends Port['family']>(family: F, direction: Port['direction'], name: string, connector: Port['connector']) => ({ family, direction, name, connector }) as const;
 

@@ -1,7 +1,8 @@
-import type { Model, PicturePort, Port, Route } from '../rig/model';
+import { FIRST_CONNECTED } from '../rig/encoding';
+import type { Control, Mixes, Model, PicturePort, Port, Route, Storage, Work } from '../rig/model';
 import {
-  accepting, AT_ONCE, captureFormats, choice, deviceClass, each, encodings, formats, gain, hdmi, HD_30, HD_60, idsOf, lineOut, preampToDigital, route, sdi, software,
-  UHD_30, UHD_60, usbDevice, usbHost, consumerIn, type FormatText, type Encoding,
+  accepting, amount, AT_ONCE, captureFormats, choice, deviceClass, each, encodings, formats, gain, hdmi, HD_30, HD_60, idsOf, lineOut, preampToDigital, route, sdi, software,
+  UHD_30, UHD_60, usbDevice, usbHost, consumerIn, lineIn, readsRange, sourceFormats, type FormatText, type Encoding,
 } from './parts';
 import type { UsbPort } from '../rig/model';
 
@@ -10,12 +11,12 @@ const capture = (
 ): Model =>
   deviceClass(id, {
     name, kind: 'capture', step: 'take in', about,
-    ports: { in: accepting(hdmi('in', 'HDMI in', payloadGbps), accepted), usb: usbDevice(gbps) },
+    ports: { in: { ...accepting(hdmi('in', 'HDMI in', payloadGbps), accepted), rangeControl: 'range' }, usb: usbDevice(gbps) },
     routes: {
       picture: route('in', 'usb', { frames }, { picture: { does: 'capture', formatControl: 'capture-format', encodingControl: 'encoding' } }),
       sound: route('in', 'usb', null, { sound: {} }),
     },
-    controls: { 'capture-format': captureFormats(accepted), encoding: encodings(encodingList, initial) },
+    controls: { 'capture-format': captureFormats(accepted), encoding: encodings(encodingList, initial), range: readsRange() },
   });
 
 export const captures: readonly Model[] = [
@@ -33,26 +34,41 @@ interface SwitcherDraft {
   readonly auxes: number;
   readonly multiview: boolean;
   readonly delayFrames: number;
+  readonly mixes: Mixes;
+  /** Balanced line inputs for sound instead of small unbalanced ones */
+  readonly balancedSound?: true;
+  readonly house?: readonly FormatText[];
+  /** Records every input on a drive of its own */
+  readonly records?: true;
 }
+
+/** A switcher's own format: told, or that of the first input with a plug in it. */
+const houseFormats = (list: readonly FormatText[]): Control => {
+  const told = formats('House format', list, '1920x1080p60');
+  return told.type === 'choice' ? { ...told, options: [{ value: FIRST_CONNECTED, label: 'As the first input connected' }, ...told.options] } : told;
+};
 
 const switcher = (id: string, name: string, about: string, draft: SwitcherDraft): Model => {
   const inputs = idsOf(draft.inputs, 'in');
   const outs = ['programme', ...idsOf(draft.auxes, 'aux'), ...(draft.multiview ? ['multiview'] : [])];
   const house: Route['picture'] = { does: 'house format', formatControl: 'house-format', scaler: draft.scaler };
   return deviceClass(id, {
-    name, kind: 'switcher', step: 'combine', about,
+    name, kind: 'switcher', step: 'combine', about, mixes: draft.mixes,
+    ...(draft.records ? { storage: { medium: 'solid state' as const, capacityGb: 1000, writeMBps: 110, bitrateControl: 'record-mbps' } } : {}),
     ports: {
       ...each(draft.inputs, 'in', (n) => draft.port(`Input ${n}`)),
-      ...each(2, 'sound', (n) => consumerIn(`Sound in ${n}`, 6, 'mini-jack')),
+      ...each(2, 'sound', (n) => (draft.balancedSound ? lineIn(`Sound in ${n}`, 24, 'xlr') : consumerIn(`Sound in ${n}`, 6, 'mini-jack'))),
       programme: draft.out('Programme'),
       ...each(draft.auxes, 'aux', (n) => draft.out(`Auxiliary ${n}`)),
       ...(draft.multiview ? { multiview: draft.out('Multiview') } : {}),
       ...(draft.usb ? { usb: usbDevice(draft.usb) } : {}),
+      ...(draft.records ? { drive: software('out', 'Drive', { ends: { picture: 'welcome' } }) } : {}),
     },
     routes: {
       picture: route(inputs, outs, { frames: draft.delayFrames }, { picture: house }),
       sound: route(inputs, outs, null, { sound: {} }),
       analogue: route(idsOf(2, 'sound'), [...outs, ...(draft.usb ? ['usb'] : [])], { ms: 2 }, { sound: { ownNoiseDbu: -88, toDigital: { dynamicRangeDba: 92 } } }),
+      ...(draft.records ? { inputs: route(inputs, 'drive', { frames: 1 }, { picture: { does: 'pass' } }) } : {}),
       ...(draft.usb
         ? {
             'usb-picture': route(inputs, 'usb', { frames: draft.delayFrames + 2 }, { picture: { does: 'capture', formatControl: 'usb-format', encodingControl: 'usb-encoding' } }),
@@ -61,7 +77,8 @@ const switcher = (id: string, name: string, about: string, draft: SwitcherDraft)
         : {}),
     },
     controls: {
-      'house-format': formats('House format', HD_60, '1920x1080p60'),
+      'house-format': houseFormats(draft.house ?? HD_60),
+      ...(draft.records ? { 'record-mbps': amount('Bitrate of each recording', 'Mb/s', 10, 400, 50, 10) } : {}),
       ...(draft.usb ? { 'usb-format': formats('USB format', HD_60, '1920x1080p30'), 'usb-encoding': encodings(['compressed', 'raw 16'], 'compressed') } : {}),
     },
   });
@@ -71,25 +88,31 @@ const hdmiSwitcherPort = (direction: 'in' | 'out') => (name: string): PicturePor
 
 export const switchers: readonly Model[] = [
   switcher('switcher-4', 'Switcher, four HDMI inputs', 'A scaler on every input, a USB output that a computer sees as a camera.', {
-    inputs: 4, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 0, multiview: false, delayFrames: 1,
+    inputs: 4, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 0, multiview: false, delayFrames: 1, mixes: { keyers: 1, resizingKeyers: 1, boxes: 0 },
+  }),
+  switcher('switcher-6', 'Switcher, six HDMI inputs', 'A scaler on every input, multiview, one auxiliary output and USB.', {
+    inputs: 6, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 1, multiview: true, delayFrames: 1, mixes: { keyers: 1, resizingKeyers: 1, boxes: 0 },
   }),
   switcher('switcher-8', 'Switcher, eight HDMI inputs', 'Scalers, multiview, two auxiliary outputs and USB.', {
-    inputs: 8, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 2, multiview: true, delayFrames: 1,
+    inputs: 8, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 2, multiview: true, delayFrames: 1, mixes: { keyers: 4, resizingKeyers: 2, boxes: 0 },
+  }),
+  switcher('switcher-8-recording', 'Switcher, eight HDMI inputs, records each', 'As the one with eight inputs, and writes every input to a drive of its own.', {
+    inputs: 8, port: hdmiSwitcherPort('in'), out: (name) => hdmi('out', name, 8.16), scaler: true, usb: 5, auxes: 2, multiview: true, delayFrames: 1, mixes: { keyers: 4, resizingKeyers: 2, boxes: 0 }, records: true,
   }),
   switcher('switcher-20', 'Switcher, twenty SDI inputs', 'Large frame; every input must arrive in the house format.', {
-    inputs: 20, port: (name) => sdi('in', name, 11.88), out: (name) => sdi('out', name, 11.88), scaler: false, usb: null, auxes: 6, multiview: true, delayFrames: 1,
+    inputs: 20, port: (name) => sdi('in', name, 11.88), out: (name) => sdi('out', name, 11.88), scaler: false, usb: null, auxes: 6, multiview: true, delayFrames: 1, mixes: { keyers: 4, resizingKeyers: 4, boxes: 4 }, house: UHD_60, balancedSound: true,
   }),
 ];
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
 
 /** A computer's own programs: a programme made of everything that comes in, single tracks, single pictures, and a call. */
-const computer = (id: string, name: string, about: string, sockets: Readonly<Record<string, UsbPort>>, screens: number): Model => {
+const computer = (id: string, name: string, about: string, sockets: Readonly<Record<string, UsbPort>>, screens: number, work: Work, storage: Storage): Model => {
   const usb = Object.keys(sockets);
   const inputs = [...usb, 'call-in'];
   const canvas: Route['picture'] = { does: 'house format', formatControl: 'canvas', scaler: true };
   return deviceClass(id, {
-    name, kind: 'computer', step: 'make', about,
+    name, kind: 'computer', step: 'make', about, work, storage, mixes: { keyers: 16, resizingKeyers: 16, boxes: 16 },
     ports: {
       ...sockets,
       'call-in': software('in', 'From calls'),
@@ -125,11 +148,11 @@ const computer = (id: string, name: string, about: string, sockets: Readonly<Rec
 export const computers: readonly Model[] = [
   computer('computer-laptop', 'Laptop', 'One computer that does everything: two fast ports and one slow one.', {
     'usb-1': usbHost('USB 1', 10, 'a', 'usb-c'), 'usb-2': usbHost('USB 2', 5, 'a'), 'usb-3': usbHost('USB 3', 0.48, 'b'),
-  }, 1),
+  }, 1, { budget: 12, hardwareEncodes: 3 }, { medium: 'solid state', capacityGb: 500, writeMBps: 400 }),
   computer('computer-desktop', 'Desktop computer', 'More ports on more controllers, and two screens.', {
     'usb-1': usbHost('USB 1', 10, 'a', 'usb-c'), 'usb-2': usbHost('USB 2', 5, 'b'), 'usb-3': usbHost('USB 3', 5, 'b'), 'usb-4': usbHost('USB 4', 5, 'c'),
     'usb-5': usbHost('USB 5', 0.48, 'd'), 'usb-6': usbHost('USB 6', 0.48, 'd'),
-  }, 2),
+  }, 2, { budget: 24, hardwareEncodes: 4 }, { medium: 'solid state', capacityGb: 2000, writeMBps: 450 }),
 ];
 
 const hub = (id: string, name: string, gbps: UsbPort['gbps'], sockets: number): Model =>
@@ -169,9 +192,29 @@ export const outlets: readonly Model[] = [
     routes: { encode: route('in', 'network', { ms: 250 }, { sound: {}, picture: { does: 'capture', formatControl: 'stream-format', encodingControl: 'coding' } }) },
     controls: { 'stream-format': formats('Stream format', HD_60, '1920x1080p30'), coding: encodings(['compressed'], 'compressed') },
   }),
+  deviceClass('encoder-hardware-sdi', {
+    name: 'Hardware encoder, SDI', kind: 'encoder', step: 'make', about: 'Streams by itself over a wired network, from an SDI run.',
+    ports: { in: accepting(sdi('in', 'SDI in', 2.97), HD_60), network: { family: 'network', direction: 'out', name: 'Network', connector: 'rj45', gbps: 1 } },
+    routes: { encode: route('in', 'network', { ms: 250 }, { sound: {}, picture: { does: 'capture', formatControl: 'stream-format', encodingControl: 'coding' } }) },
+    controls: { 'stream-format': formats('Stream format', HD_60, '1920x1080p30'), coding: encodings(['compressed'], 'compressed') },
+  }),
+  deviceClass('recorder-picture-sdi', {
+    name: 'Picture recorder, SDI', kind: 'recorder', step: 'deliver', about: 'Records one SDI picture with its sound on a drive of its own, and passes the picture on.',
+    ports: { in: { ...sdi('in', 'SDI in', 11.88), ends: { picture: 'needed', sound: 'welcome' } }, loop: sdi('out', 'Loop output', 11.88) },
+    routes: { loop: route('in', 'loop', AT_ONCE, { sound: {}, picture: { does: 'pass' } }) },
+    controls: { 'record-mbps': amount('Bitrate', 'Mb/s', 10, 1000, 100, 10) },
+    storage: { medium: 'solid state', capacityGb: 500, writeMBps: 90, bitrateControl: 'record-mbps' },
+  }),
+  deviceClass('display-sdi', {
+    name: 'Monitor, SDI', kind: 'display', step: 'hear and see', about: 'Confidence monitor or multiview at the end of an SDI run.',
+    ports: { in: { ...accepting(sdi('in', 'SDI in', 2.97), HD_60), ends: { picture: 'needed', sound: 'welcome' } } },
+  }),
   deviceClass('recorder-picture', {
-    name: 'Picture recorder', kind: 'recorder', step: 'deliver', about: 'Records one picture with its sound on a drive of its own.',
-    ports: { in: { ...accepting(hdmi('in', 'HDMI in', 8.16), UHD_30), ends: { picture: 'needed', sound: 'welcome' } } },
+    name: 'Picture recorder', kind: 'recorder', step: 'deliver', about: 'Records one picture with its sound on a drive of its own, and passes the picture on.',
+    ports: { in: { ...accepting(hdmi('in', 'HDMI in', 8.16), UHD_30), ends: { picture: 'needed', sound: 'welcome' } }, loop: hdmi('out', 'Loop output', 8.16) },
+    routes: { loop: route('in', 'loop', AT_ONCE, { sound: {}, picture: { does: 'pass' } }) },
+    controls: { 'record-mbps': amount('Bitrate', 'Mb/s', 10, 1000, 100, 10) },
+    storage: { medium: 'card', capacityGb: 256, writeMBps: 60, maxFileGb: 4, bitrateControl: 'record-mbps' },
   }),
   destination('stream', 'Live stream', 'stream', 'What the audience gets while it happens.', { picture: 'needed', sound: 'needed' }, true),
   destination('recording-programme', 'Programme recording', 'recording', 'The finished programme in one file.', { picture: 'welcome', sound: 'needed' }),
@@ -188,7 +231,7 @@ export const outlets: readonly Model[] = [
       }),
       send: software('in', 'To the guest', { ends: { sound: 'needed', picture: 'welcome' } }),
     },
-    controls: { format: formats('Picture received', HD_30, '1280x720p30') },
+    controls: { format: sourceFormats('Picture received', HD_30, '1280x720p30') },
   }),
   deviceClass('camera-mic-input', {
     name: 'Camera with microphone input', kind: 'camera', step: 'source', about: 'A camera that also records sound from a microphone socket.',
@@ -198,7 +241,7 @@ export const outlets: readonly Model[] = [
       card: software('out', 'Card', { ends: { sound: 'welcome' } }),
     },
     routes: { record: route('mic', 'card', { ms: 1 }, { sound: preampToDigital('mic-gain', -112, 30, 88) }) },
-    controls: { format: formats('Output format', HD_60, '1920x1080p60'), 'mic-gain': gain('Microphone gain', 0, 30, 10) },
+    controls: { format: sourceFormats('Output format', HD_60, '1920x1080p60'), 'mic-gain': gain('Microphone gain', 0, 30, 10) },
   }),
   deviceClass('converter-line', {
     name: 'Line level converter, −10 dBV to +4 dBu', kind: 'converter', step: 'lift', about: 'Lifts consumer line to professional line and balances it.',

@@ -4,8 +4,11 @@ import { USUAL_BRIEF } from './brief';
 import { isDeepEqual } from './deepEqual';
 import type { Change, Command, SimpleCommand } from './commands';
 import { inconsistencies } from './consistency';
+import { applyProgramme, forgetDevice, forgetSubject, type ProgrammeCommand } from './apply-programme';
 import { setFigure } from './figures';
+import { replaceModel } from './replace-model';
 import { mate, portAt, takesMany } from './mating';
+import { mustHave, nextOrder } from './collections';
 import { refusals } from './refusal';
 import { entry, MAX_DEVICES, MAX_LINKS, rigSchema, type End, type Rig } from './rig';
 import { settingProblem } from './settings';
@@ -13,18 +16,6 @@ import { settingProblem } from './settings';
 enablePatches();
 
 type DraftRig = Draft<Rig>;
-
-/** The next place in a collection's order. */
-const nextOrder = (collection: Readonly<Record<string, { order: number }>>): number => {
-  let last = -1;
-  for (const id in collection) last = Math.max(last, entry(collection, id)?.order ?? -1);
-  return last + 1;
-};
-
-const mustHave = <T>(item: T | undefined, refusal: Error): T => {
-  if (item === undefined) throw refusal;
-  return item;
-};
 
 const deviceIn = (rig: DraftRig, id: string) => mustHave(entry(rig.devices, id), refusals.noDevice(id));
 
@@ -74,6 +65,7 @@ const removeDevice = (rig: DraftRig, deviceId: string): void => {
     const link = rig.links[id];
     if (link?.from.deviceId === deviceId || link?.to.deviceId === deviceId) delete rig.links[id];
   }
+  forgetDevice(rig, deviceId);
   delete rig.devices[deviceId];
 };
 
@@ -106,6 +98,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'removeSight':
       mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId));
       for (const device of Object.values(rig.devices)) if (device.sightId === command.sightId) device.sightId = null;
+      forgetSubject(rig, { sightId: command.sightId });
       delete briefIn(rig).sights[command.sightId];
       return;
     case 'addDeliverable': {
@@ -132,6 +125,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId));
       for (const device of Object.values(rig.devices)) if (device.personId === command.personId) device.personId = null;
       for (const sight of Object.values(rig.brief?.sights ?? {})) sight.people = sight.people.filter((id) => id !== command.personId);
+      forgetSubject(rig, { personId: command.personId });
       delete rig.people[command.personId];
       return;
     case 'addPlace':
@@ -206,13 +200,12 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       link.cable = { ...command.cable };
       return;
     }
+    case 'replaceModel':
+      replaceModel(rig, deviceIn(rig, command.deviceId), command.deviceId, command.model);
+      return;
     default:
-      return exhausted(command);
+      return applyProgramme(rig, command satisfies ProgrammeCommand);
   }
-};
-
-const exhausted = (never: never): never => {
-  throw new TypeError(`unhandled ${JSON.stringify(never)}`);
 };
 
 /** A JSON object to be walked by path; what stands there is checked by the schema afterwards. */

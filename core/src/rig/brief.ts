@@ -4,7 +4,7 @@ import { idSchema, nameSchema } from './ids';
 
 /** What the show needs: the part of a rig that is not boxes. @source handbook 1-the-work */
 
-export const SHOTS = ['face', 'head and shoulders', 'waist', 'full', 'two-shot', 'close', 'whole'] as const;
+export const SHOTS = ['face', 'head and shoulders', 'waist', 'knee', 'full', 'two-shot', 'close', 'whole'] as const;
 export const shotSchema = z.enum(SHOTS);
 export type Shot = z.infer<typeof shotSchema>;
 
@@ -49,6 +49,8 @@ export const briefSchema = z.strictObject({
   /** Set-up time allowed, minutes */
   setUpMin: z.number().min(0).max(24 * 60),
   room: z.enum(['shared', 'fixed']),
+  /** What the line out of the building carries upwards, Mb/s; null = not measured */
+  uplinkMbps: z.number().positive().max(1e6).nullable(),
   sights: z.record(idSchema, sightSchema),
   deliverables: z.record(idSchema, deliverableSchema),
 });
@@ -65,5 +67,5 @@ export const USUAL_DELIVERABLES: Readonly<Record<Deliverable['what'], Omit<Deliv
 };
 
 export const USUAL_BRIEF: Brief = {
-  form: 'both', cut: 'long form', lengthMin: 60, showsPerMonth: 4, switchedBy: 'host by panel', budget: null, setUpMin: 30, room: 'shared', sights: {}, deliverables: {},
+  form: 'both', cut: 'long form', lengthMin: 60, showsPerMonth: 4, switchedBy: 'host by panel', budget: null, setUpMin: 30, room: 'shared', uplinkMbps: null, sights: {}, deliverables: {},
 };

@@ -3,11 +3,15 @@ import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
 import { briefSchema, deliverableSchema, sightSchema } from './brief';
 import { houseRulesSchema } from './house';
+import { buttonSchema, panelSchema, sceneSchema, shotPlanSchema } from './programme';
 import { endSchema, OWNERSHIPS, personSchema, placeSchema, runSchema, settingSchema } from './rig';
 
 const personFields = personSchema.omit({ order: true });
 const sightFields = sightSchema.omit({ order: true });
 const deliverableFields = deliverableSchema.omit({ order: true });
+const shotFields = shotPlanSchema.omit({ order: true });
+const sceneFields = sceneSchema.omit({ order: true });
+const buttonFields = buttonSchema.omit({ order: true });
 const placeFields = placeSchema.omit({ order: true });
 
 /** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
@@ -46,6 +50,18 @@ const simpleCommands = [
   }),
   z.strictObject({ type: z.literal('connect'), linkId: idSchema, from: endSchema, to: endSchema, cable: runSchema }),
   z.strictObject({ type: z.literal('disconnect'), linkId: idSchema }),
+  /** Puts another model in a device's place: cables and settings that fit stay */
+  z.strictObject({ type: z.literal('replaceModel'), deviceId: idSchema, model: modelSchema }),
+  z.strictObject({ type: z.literal('addShot'), shotId: idSchema, shot: shotFields }),
+  z.strictObject({ type: z.literal('changeShot'), shotId: idSchema, shot: shotFields.partial() }),
+  z.strictObject({ type: z.literal('removeShot'), shotId: idSchema }),
+  z.strictObject({ type: z.literal('addScene'), sceneId: idSchema, scene: sceneFields }),
+  z.strictObject({ type: z.literal('changeScene'), sceneId: idSchema, scene: sceneFields.partial() }),
+  z.strictObject({ type: z.literal('removeScene'), sceneId: idSchema }),
+  z.strictObject({ type: z.literal('setPanel'), columns: panelSchema.shape.columns }),
+  z.strictObject({ type: z.literal('addButton'), buttonId: idSchema, button: buttonFields }),
+  z.strictObject({ type: z.literal('changeButton'), buttonId: idSchema, button: buttonFields.partial() }),
+  z.strictObject({ type: z.literal('removeButton'), buttonId: idSchema }),
   z.strictObject({ type: z.literal('setCable'), linkId: idSchema, cable: runSchema }),
 ] as const;
 

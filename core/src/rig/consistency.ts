@@ -1,4 +1,5 @@
 import { CABLES } from '../catalogue/cables';
+import { programmeProblems } from './apply-programme';
 import { mate, portAt, takesMany } from './mating';
 import { entry, MAX_DEVICES, MAX_LINKS, type Link, type Rig } from './rig';
 import { settingProblem } from './settings';
@@ -49,6 +50,7 @@ export const inconsistencies = (rig: Rig): Problem[] => {
   }
   for (const [id, sight] of Object.entries(rig.brief?.sights ?? {}))
     for (const personId of sight.people) if (!entry(rig.people, personId)) problems.push({ path: ['brief', 'sights', id, 'people'], says: `there is no person "${personId}"` });
+  problems.push(...programmeProblems(rig));
   const taken = new Map<string, string>();
   for (const [id, link] of links) {
     const problem = linkProblem(rig, link);

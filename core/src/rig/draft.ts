@@ -3,6 +3,7 @@ import { apply } from './apply';
 import type { SimpleCommand } from './commands';
 import type { ControlValue } from './model';
 import { mate, portAt } from './mating';
+import { USUAL_SHOT, type Box, type ShotPlan } from './programme';
 import { blankRig, USUAL_PERSON, type End, type Person, type Rig } from './rig';
 
 interface DraftDevice {
@@ -57,6 +58,17 @@ export class RigDraft {
     const first = mating?.can ? mating.cables[0] : undefined;
     const linkId = `${a.deviceId}-${a.portId}-to-${b.deviceId}`.slice(0, 48).replace(/-+$/, '');
     return this.do({ type: 'connect', linkId, from: a, to: b, cable: { kind: kind ?? first ?? 'balanced', lengthM: first === 'inside' ? 0 : lengthM } });
+  }
+
+  /** Plans a camera's shot. @param distanceM lens to subject */
+  shot(deviceId: string, more: Partial<Omit<ShotPlan, 'deviceId' | 'order'>>): this {
+    return this.do({ type: 'addShot', shotId: deviceId, shot: { ...USUAL_SHOT, deviceId, ...more } });
+  }
+
+  /** A scene of layers from the back to the front, and the button that calls it up. */
+  scene(sceneId: string, name: string, layers: readonly (readonly [deviceId: string, box: Box])[], heard: readonly string[] | null = null): this {
+    this.do({ type: 'addScene', sceneId, scene: { name, layers: layers.map(([deviceId, box]) => ({ deviceId, box })), heard: heard === null ? null : [...heard] } });
+    return this.do({ type: 'addButton', buttonId: `to-${sceneId}`, button: { label: name, does: { type: 'scene', sceneId }, guard: 'none' } });
   }
 
   build(): Rig {

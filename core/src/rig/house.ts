@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FORMAT_PATTERN, formatName, parseFormat } from '../units';
 
 /** One answer to a question on which good practitioners differ. */
 export interface School<Value extends string = string> {
@@ -156,12 +157,16 @@ export const houseRulesSchema = z.strictObject({
   reachWarnShare: z.number().min(0.1).max(1),
   /** On how many independent recordings each voice should be */
   recordingsOfVoice: z.number().int().min(1).max(5),
+  /** The format pictures are wanted in: what a source aims at that may choose */
+  chosenFormat: z.string().regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60'),
+  /** Share of the uplink that may be used */
+  uplinkShare: z.number().min(0.1).max(1),
 });
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 
 const firstSchools = Object.fromEntries(HOUSE_QUESTION_KEYS.map((key) => [key, HOUSE_QUESTIONS[key].schools[0].value])) as { [K in HouseQuestionKey]: SchoolOf<K> };
 
-export const DEFAULT_HOUSE_RULES: HouseRules = { ...firstSchools, headroomDb: 6, minimumSnrDb: 50, reachWarnShare: 0.8, recordingsOfVoice: 2 };
+export const DEFAULT_HOUSE_RULES: HouseRules = { ...firstSchools, headroomDb: 6, minimumSnrDb: 50, reachWarnShare: 0.8, recordingsOfVoice: 2, chosenFormat: '1920x1080p60', uplinkShare: 0.7 };
 
 /** Where the average and the peaks should stand at the converter. @unit dBFS */
 export const levelTarget = (rules: HouseRules): { averageDbfs: number; peakDbfs: number } => {
@@ -186,6 +191,10 @@ export const houseRuleText = (rules: HouseRules, key: keyof HouseRules): string 
       return `Cable reach: warn above ${Math.round(rules.reachWarnShare * 100)} %`;
     case 'recordingsOfVoice':
       return `Recordings of each voice: at least ${rules.recordingsOfVoice}`;
+    case 'chosenFormat':
+      return `Pictures are wanted at ${formatName(parseFormat(rules.chosenFormat))}`;
+    case 'uplinkShare':
+      return `Uplink: use at most ${Math.round(rules.uplinkShare * 100)} %`;
     default: {
       const { question, schools } = HOUSE_QUESTIONS[key];
       return `${question}: ${schools.find(({ value }) => value === rules[key])?.label ?? rules[key]}`;

@@ -3,6 +3,7 @@ export * from './encoding';
 export * from './model';
 export * from './house';
 export * from './brief';
+export * from './programme';
 export * from './rig';
 export * from './settings';
 export * from './mating';

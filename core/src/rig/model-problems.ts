@@ -1,5 +1,5 @@
 import { FORMAT_PATTERN } from '../units';
-import { AS_RECEIVED } from './encoding';
+import { AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED } from './encoding';
 import type { Control, Model } from './model';
 
 /** Something in a model that no single field can be wrong about. */
@@ -7,6 +7,8 @@ export interface ModelProblem {
   readonly path: (string | number)[];
   readonly message: string;
 }
+
+const NOT_FORMATS: ReadonlySet<string> = new Set([AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED]);
 
 /** What one field cannot say: that routes name ports and controls that exist, and that controls of formats offer formats. */
 export const modelProblems = (model: Model): readonly ModelProblem[] => {
@@ -24,10 +26,12 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
       if (typeof port.emits.picture.clean === 'string') needsControl([...at, 'emits', 'picture', 'clean'], port.emits.picture.clean, 'switch');
       if (typeof port.emits.picture.copyProtected === 'string')
         needsControl([...at, 'emits', 'picture', 'copyProtected'], port.emits.picture.copyProtected, 'switch');
+      if (port.emits.picture.codingControl) needsControl([...at, 'emits', 'picture', 'codingControl'], port.emits.picture.codingControl, 'choice');
       if (port.emits.picture.encodingControl) needsControl([...at, 'emits', 'picture', 'encodingControl'], port.emits.picture.encodingControl, 'choice');
     }
     if (port.emits?.sound?.type === 'microphone')
       needsControl([...at, 'emits', 'sound', 'distanceControl'], port.emits.sound.distanceControl, 'amount');
+    if (port.family === 'picture' && port.rangeControl) needsControl([...at, 'rangeControl'], port.rangeControl, 'choice');
     if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
   }
   for (const [routeId, route] of Object.entries(model.routes)) {
@@ -51,6 +55,17 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (route.when && !Object.hasOwn(model.controls, route.when.control))
       say([...at, 'when', 'control'], `expected a control of this model; there is no "${route.when.control}"`);
   }
+  const { camera } = model;
+  if (camera) {
+    for (const key of ['focalControl', 'fNumberControl', 'shutterControl', 'isoControl'] as const) needsControl(['camera', key], camera[key], 'amount');
+    if (camera.sleep) needsControl(['camera', 'sleep', 'control'], camera.sleep.control, 'switch');
+    if (camera.battery) needsControl(['camera', 'battery', 'mainsControl'], camera.battery.mainsControl, 'switch');
+    if (camera.focusNoise) needsControl(['camera', 'focusNoise', 'control'], camera.focusNoise.control, 'switch');
+  }
+  if (model.storage?.bitrateControl) needsControl(['storage', 'bitrateControl'], model.storage.bitrateControl, 'amount');
+  if (model.supplyControl) needsControl(['supplyControl'], model.supplyControl, 'switch');
+  if (model.clampControl) needsControl(['clampControl'], model.clampControl, 'switch');
+  if (model.mixes && model.mixes.resizingKeyers > model.mixes.keyers) say(['mixes', 'resizingKeyers'], `expected at most ${model.mixes.keyers}, as many as there are keyers`);
   // A control that names formats must offer formats: the picture pass reads its value as one.
   const formatControls = new Set<string>();
   for (const port of Object.values(model.ports)) if (port.emits?.picture) formatControls.add(port.emits.picture.formatControl);
@@ -59,7 +74,7 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
     if (control?.type !== 'choice') continue;
     control.options.forEach((option, index) => {
-      if (option.value !== AS_RECEIVED && !FORMAT_PATTERN.test(option.value))
+      if (!NOT_FORMATS.has(option.value) && !FORMAT_PATTERN.test(option.value))
         say(['controls', id, 'options', index, 'value'], 'expected a picture format such as 1920x1080p60');
     });
   }

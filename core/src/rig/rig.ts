@@ -4,9 +4,10 @@ import { briefSchema, shotSchema } from './brief';
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from './house';
 import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
+import { panelSchema, sceneSchema, shotPlanSchema } from './programme';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
-export const RIG_VERSION = 3;
+export const RIG_VERSION = 4;
 export const MAX_DEVICES = 5000;
 export const MAX_LINKS = 20_000;
 /** Longest cable a document may hold. @unit m */
@@ -80,6 +81,9 @@ export const rigSchema = z.strictObject({
   places: z.record(idSchema, placeSchema),
   devices: z.record(idSchema, deviceSchema),
   links: z.record(idSchema, linkSchema),
+  shots: z.record(idSchema, shotPlanSchema),
+  scenes: z.record(idSchema, sceneSchema),
+  panel: panelSchema,
 });
 /** The rig: one document, changed only by commands. */
 export type Rig = z.infer<typeof rigSchema>;
@@ -102,6 +106,9 @@ export const blankRig = (name: string): Rig => ({
   places: {},
   devices: {},
   links: {},
+  shots: {},
+  scenes: {},
+  panel: { columns: 4, buttons: {} },
 });
 
 /** Entries of a collection in the order they were added; ids settle ties, so the same rig always reads the same. */

@@ -11,6 +11,13 @@ const endName = (rig: Rig, end: End): string => `${deviceName(rig, end.deviceId)
 const sightName = (rig: Rig, id: string): string => entry(rig.brief?.sights ?? {}, id)?.name ?? `“${id}”`;
 const deliverableName = (rig: Rig, id: string): string => entry(rig.brief?.deliverables ?? {}, id)?.name ?? `“${id}”`;
 
+const shotName = (rig: Rig, id: string): string => {
+  const shot = entry(rig.shots, id);
+  return shot ? deviceName(rig, shot.deviceId) : `“${id}”`;
+};
+const sceneName = (rig: Rig, id: string): string => entry(rig.scenes, id)?.name ?? `“${id}”`;
+const buttonName = (rig: Rig, id: string): string => entry(rig.panel.buttons, id)?.label ?? `“${id}”`;
+
 const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
   const device = entry(rig.devices, deviceId);
   const control = device && entry(device.model.controls, controlId);
@@ -21,7 +28,7 @@ const valueName = (rig: Rig, deviceId: string, controlId: string, value: Control
   return String(value);
 };
 
-const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice' };
+const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice', chosenFormat: 'the format pictures are wanted in', uplinkShare: 'share of the uplink used' };
 const isQuestion = (key: string): key is HouseQuestionKey => Object.hasOwn(HOUSE_QUESTIONS, key);
 const ruleName = (key: string): string => (isQuestion(key) ? HOUSE_QUESTIONS[key].question.toLowerCase() : (NUMBER_RULE_NAMES[key] ?? key));
 const schoolName = (key: string, value: unknown): string => (isQuestion(key) ? (HOUSE_QUESTIONS[key].schools.find((school) => school.value === value)?.label ?? String(value)) : String(value));
@@ -86,6 +93,28 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     }
     case 'setFigure':
       return `Set ${command.path} of ${deviceName(rig, command.deviceId)} to ${command.value === null ? 'unknown' : command.value}, from its data sheet.`;
+    case 'replaceModel':
+      return `Made ${deviceName(rig, command.deviceId)} a ${command.model.name}.`;
+    case 'addShot':
+      return `Planned a shot for ${deviceName(rig, command.shot.deviceId)}.`;
+    case 'changeShot':
+      return `Changed the shot of ${shotName(rig, command.shotId)}.`;
+    case 'removeShot':
+      return `Removed a shot of ${shotName(rig, command.shotId)}.`;
+    case 'addScene':
+      return `Added the scene ${command.scene.name}.`;
+    case 'changeScene':
+      return command.scene.name !== undefined ? `Renamed the scene ${sceneName(rig, command.sceneId)} to ${command.scene.name}.` : `Changed the scene ${sceneName(rig, command.sceneId)}.`;
+    case 'removeScene':
+      return `Removed the scene ${sceneName(rig, command.sceneId)}.`;
+    case 'setPanel':
+      return `Laid the panel out in ${command.columns} columns.`;
+    case 'addButton':
+      return `Put ${command.button.label} on the panel.`;
+    case 'changeButton':
+      return `Changed the button ${buttonName(rig, command.buttonId)}.`;
+    case 'removeButton':
+      return `Took ${buttonName(rig, command.buttonId)} off the panel.`;
     case 'connect':
       return `Connected ${endName(rig, command.from)} to ${endName(rig, command.to)}${command.cable.kind === 'inside' ? '' : ` with ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}`}.`;
     case 'disconnect': {

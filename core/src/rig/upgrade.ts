@@ -54,8 +54,18 @@ const briefBegins = (rig: Branch): Branch => ({
   devices: eachOf(rig['devices'], (device) => ({ ...DEVICE_2, ...device, model: isBranch(device['model']) ? tracksKeptApart({ typicalPrice: null, ...device['model'] }) : device['model'] })),
 });
 
+/** What version 4 asks for where version 3 said nothing. */
+const HOUSE_3 = { chosenFormat: '1920x1080p60', uplinkShare: 0.7 };
+
+/** Version 3 had no shots, scenes, panel or uplink. */
+const pictureIsPlanned = (rig: Branch): Branch => ({
+  ...rig, version: 4, shots: {}, scenes: {}, panel: { columns: 4, buttons: {} },
+  houseRules: isBranch(rig['houseRules']) ? { ...HOUSE_3, ...rig['houseRules'] } : rig['houseRules'],
+  brief: isBranch(rig['brief']) ? { uplinkMbps: null, ...rig['brief'] } : rig['brief'],
+});
+
 /** The step that leaves each older version, by the version it leaves. */
-const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins };
+const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins, 3: pictureIsPlanned };
 
 /**
  * Brings a document of an older version up to the present one. What it does not understand it leaves for the schema to refuse.

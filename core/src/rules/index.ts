@@ -29,6 +29,47 @@ import { overlays } from './picture/overlays';
 import { rateNearMiss } from './picture/rate-near-miss';
 import { pictureReach } from './picture/reach';
 import { smallSocket } from './picture/small-socket';
+import { driveFull } from './computer/drive-full';
+import { driveSlow } from './computer/drive-slow';
+import { encodes } from './computer/encodes';
+import { fileSplit } from './computer/file-split';
+import { portsShort } from './computer/ports-short';
+import { uplink } from './computer/uplink';
+import { uplinkUnknown } from './computer/uplink-unknown';
+import { workOver } from './computer/work-over';
+import { battery } from './picture/battery';
+import { bitsThin } from './picture/bits-thin';
+import { eyeLine } from './picture/eye-line';
+import { firstDecides } from './picture/first-decides';
+import { focusNoise } from './picture/focus-noise';
+import { heat } from './picture/heat';
+import { inputsShort } from './picture/inputs-short';
+import { labelTwice } from './picture/label-twice';
+import { lessColour } from './picture/less-colour';
+import { manyBoxes } from './picture/many-boxes';
+import { moreThanDelivered } from './picture/more-than-delivered';
+import { noRoom } from './picture/no-room';
+import { noSupply } from './picture/no-supply';
+import { punchIn } from './picture/punch-in';
+import { rangeMisread } from './picture/range';
+import { rateMismatch } from './picture/rate-mismatch';
+import { recordingLimit } from './picture/recording-limit';
+import { sceneDark } from './picture/scene-dark';
+import { sceneImpossible } from './picture/scene-impossible';
+import { sceneOffPanel } from './picture/scene-off-panel';
+import { sceneSilent } from './picture/scene-silent';
+import { sharpThin } from './picture/sharp-thin';
+import { shotMissed } from './picture/shot-missed';
+import { sleeps } from './picture/sleeps';
+import { slider } from './picture/slider';
+import { steppedDown } from './picture/stepped-down';
+import { tooBright } from './picture/too-bright';
+import { tooDark } from './picture/too-dark';
+import { tooManyForHand } from './picture/too-many-for-hand';
+import { unguarded } from './picture/unguarded';
+import { unmeasured } from './picture/unmeasured';
+import { uprightEnlarged } from './picture/upright-enlarged';
+import { upscaled } from './picture/upscaled';
 import type { Rule } from './rule';
 import { destinationEmpty } from './signal/destination-empty';
 import { sourceLost } from './signal/source-lost';
@@ -59,7 +100,10 @@ export const RULES: readonly Rule[] = [
   phantomMissing, phantomBlocked, phantomHarms, phantomOverload, microphoneIntoLine, lineIntoMicrophone, lineMismatch, loading,
   gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen,
   linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
-  branchFull, controllerFull, captureOnHub, usbReach,
+  inputsShort, sceneImpossible, sceneDark, sceneSilent, noSupply, steppedDown, rateMismatch, upscaled, rangeMisread, firstDecides, lessColour,
+  manyBoxes, battery, sleeps, heat, recordingLimit, focusNoise, shotMissed, noRoom, punchIn, eyeLine, sharpThin, tooDark, tooBright, unmeasured,
+  slider, unguarded, sceneOffPanel, labelTwice, tooManyForHand, bitsThin, moreThanDelivered, uprightEnlarged,
+  branchFull, controllerFull, captureOnHub, usbReach, portsShort, workOver, encodes, driveSlow, driveFull, fileSplit, uplink, uplinkUnknown,
   unseen, unheard, cannotHear, notShown, undelivered, partlyDelivered, recordedOnce, cannotSee, spareInputs, captureSize, microphoneSchool, soundSchool, computerSchool, switchingSchool, processingSchool, cutSchool, prompterSchool, overBudget,
 ];
 

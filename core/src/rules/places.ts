@@ -18,18 +18,21 @@ const knownConversions = new WeakMap<Measured['traced'], readonly Stage[]>();
 
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */
 export const conversions = (measured: Measured): readonly Stage[] => {
-  const { traced, graph } = measured;
+  const { traced } = measured;
   const known = knownConversions.get(traced);
   if (known) return known;
   const found: Stage[] = [];
-  const seen = new Set<number>();
+  // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
+  const seen = new Map<Stage['via'], number[]>();
   for (const stage of traced.stages) {
     // A source's stages stand together, the source first.
     if (stage.via.by === 'source') seen.clear();
     if (stage.signal !== 'sound' || !stage.parent || !isConversion(stage)) continue;
-    const place = stage.parent.at.index * graph.ports.length + stage.at.index;
-    if (!seen.has(place)) found.push(stage);
-    seen.add(place);
+    const entered = seen.get(stage.via);
+    if (entered?.includes(stage.parent.at.index)) continue;
+    found.push(stage);
+    if (entered) entered.push(stage.parent.at.index);
+    else seen.set(stage.via, [stage.parent.at.index]);
   }
   knownConversions.set(traced, found);
   return found;

@@ -11,6 +11,10 @@ export interface About {
   readonly deviceId?: string;
   readonly portId?: string;
   readonly linkId?: string;
+  /** A planned shot, a scene, or a button of the panel */
+  readonly shotId?: string;
+  readonly sceneId?: string;
+  readonly buttonId?: string;
   /** A line of the coverage, for what the brief asks for */
   readonly coverage?: string;
   /** Stage where the figures are, in the analysis the finding came from */
@@ -53,4 +57,4 @@ export interface Rule {
 }
 
 /** The same problem in two analyses has the same key, though stages are numbered anew. */
-export const findingKey = ({ code, about }: Finding): string => [code, about.deviceId ?? '', about.portId ?? '', about.linkId ?? '', about.coverage ?? ''].join('|');
+export const findingKey = ({ code, about }: Finding): string => [code, about.deviceId ?? '', about.portId ?? '', about.linkId ?? '', about.coverage ?? '', about.shotId ?? '', about.sceneId ?? '', about.buttonId ?? ''].join('|');

@@ -13,6 +13,9 @@ export interface Format {
 
 export const FORMAT_PATTERN = /^([1-9]\d{1,4})x([1-9]\d{1,4})([pi])([1-9]\d{0,6})(?:\/([1-9]\d{0,4}))?$/;
 
+/** Whether a text names a format; a control's value may say something else, such as `as received`. */
+export const isFormatText = (text: string): boolean => FORMAT_PATTERN.test(text);
+
 const parsed = new Map<string, Format>();
 /** Only the catalogue's few dozen formats and a user's own ever get here; the bound keeps a hostile file from growing it. */
 const PARSED_LIMIT = 1000;
@@ -73,26 +76,33 @@ export const pixelClockHz = (format: Format): number | null => {
   return (perLine * totals.lines * rateToHz(format.rate)) / (format.scan === 'i' ? 2 : 1);
 };
 
-/** Bits per pixel on a consumer digital link at 8-bit RGB, and on a serial digital one at 10-bit 4:2:2. */
-const LINK_BITS_PER_PIXEL = { hdmi: 24, sdi: 20 } as const;
-export type PictureStandard = keyof typeof LINK_BITS_PER_PIXEL;
+export type PictureStandard = 'hdmi' | 'sdi';
+export type Chroma = 'rgb' | '4:2:2' | '4:2:0';
+
+/**
+ * Bits a pixel takes on a link. HDMI carries 4:2:2 of up to 12 bits in the room of 8-bit RGB; SDI carries 10-bit 4:2:2.
+ * @param bits per colour, 8 or 10 @source CTA-861; SMPTE ST 292
+ */
+export const linkBitsPerPixel = (standard: PictureStandard, chroma: Chroma, bits: number): number =>
+  standard === 'sdi' ? 20 : chroma === '4:2:2' ? 24 : chroma === '4:2:0' ? 1.5 * bits : 3 * bits;
 
 /** `parseFormat` gives one object for one text, so each format's clock is worked out once. */
 const pixelClocks = new WeakMap<Format, number | null>();
 
 /**
  * Load of a format on a link of the given standard.
+ * @param bitsPerPixel on that link; 8-bit RGB on HDMI and 10-bit 4:2:2 on SDI where nothing else is said
  * @unit Gb/s
  * @returns null where the pixel clock is unknown
  * @source handbook 3-picture: 1080p60 3.564 Gb/s; SMPTE ST 424: 2.97 Gb/s
  */
-export const linkPayloadGbps = (format: Format, standard: PictureStandard): number | null => {
+export const linkPayloadGbps = (format: Format, standard: PictureStandard, bitsPerPixel = standard === 'hdmi' ? 24 : 20): number | null => {
   let clock = pixelClocks.get(format);
   if (clock === undefined) {
     clock = pixelClockHz(format);
     pixelClocks.set(format, clock);
   }
-  return clock === null ? null : (clock * LINK_BITS_PER_PIXEL[standard]) / 1e9;
+  return clock === null ? null : (clock * bitsPerPixel) / 1e9;
 };
 
 /**
@@ -101,3 +111,9 @@ export const linkPayloadGbps = (format: Format, standard: PictureStandard): numb
  * @unit MB/s (10⁶ bytes)
  */
 export const streamMBps = (format: Format, bitsPerPixel: number): number => (pixelsPerSecond(format) * bitsPerPixel) / 8e6;
+
+/**
+ * What is left of each pixel of a delivered picture. Under 0.05 a common 8-bit codec begins to show, under 0.03 it is seen.
+ * @param bitrateMbps Mb/s @unit bits per pixel @source handbook 3-picture
+ */
+export const deliveredBitsPerPixel = (format: Format, bitrateMbps: number): number => (bitrateMbps * 1e6) / pixelsPerSecond(format);

@@ -18,7 +18,7 @@ export const onSite = (name: string, more: Partial<AnsweredPerson> = {}): Answer
 export const remote = (name: string, more: Partial<AnsweredPerson> = {}): AnsweredPerson => ({ name, where: 'remote', ...ANSWERED_PERSON, ...more });
 
 const brief = (more: Partial<Answers['brief']> = {}): Answers['brief'] => ({
-  form: 'both', cut: 'long form', lengthMin: 60, showsPerMonth: 4, switchedBy: 'host by panel', budget: null, setUpMin: 30, room: 'shared', ...more,
+  form: 'both', cut: 'long form', lengthMin: 60, showsPerMonth: 4, switchedBy: 'host by panel', budget: null, setUpMin: 30, room: 'shared', uplinkMbps: null, ...more,
 });
 
 /** A kind of show to begin from, with an answer to every question. */

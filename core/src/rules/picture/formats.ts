@@ -1,7 +1,7 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
-import { AS_RECEIVED, choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
-import { framesPerSecond, parseFormat, type Format } from '../../units';
+import { choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
+import { framesPerSecond, isFormatText, parseFormat, type Format } from '../../units';
 import { measure } from '../../measure';
 import { sourceOf } from '../places';
 import type { PictureStop } from '../../picture';
@@ -12,16 +12,16 @@ export const formatChoice = (source: Stage): { control: string; options: Extract
   const picture = source.at.port.emits?.picture;
   const { device } = source.at.device;
   const control = picture && entry(device.model.controls, picture.formatControl);
-  return picture && control?.type === 'choice' ? { control: picture.formatControl, options: control.options, value: choiceSetting(device, picture.formatControl) } : null;
+  return picture && control?.type === 'choice' ? { control: picture.formatControl, options: control.options.filter(({ value }) => isFormatText(value)), value: choiceSetting(device, picture.formatControl) } : null;
 };
 
 const weight = (format: Format): number => format.width * format.height * framesPerSecond(format);
 
 /** Options of a choice of formats, best picture first, at most as heavy as the present one. */
 const lighterFormats = (options: readonly { value: string; label: string }[], present: string | undefined): { value: string; label: string }[] => {
-  const limit = present === undefined || present === AS_RECEIVED ? Infinity : weight(parseFormat(present));
+  const limit = present === undefined || !isFormatText(present) ? Infinity : weight(parseFormat(present));
   return options
-    .filter(({ value }) => value !== present && value !== AS_RECEIVED && weight(parseFormat(value)) <= limit)
+    .filter(({ value }) => value !== present && weight(parseFormat(value)) <= limit)
     .sort((a, b) => weight(parseFormat(b.value)) - weight(parseFormat(a.value)));
 };
 

@@ -1,0 +1,130 @@
+import type { DeviceNode } from '../graph';
+import type { Measured } from '../measure';
+import { USUAL_DELIVERABLES, type Deliverable, type Kind } from '../rig';
+import { parseFormat, pixelsPerSecond, type Format } from '../units';
+
+/** One picture of 1080p30 handled once: the unit of a computer's work. */
+const UNIT_PIXELS_PER_SECOND = 1920 * 1080 * 30;
+/** What handling a picture costs beside its pixels. Indicative: a measured budget wins. @source handbook 3-picture, into the computer */
+const COST = { capture: 1, decode: 1.5, mix: 1, hardwareEncode: 0.5 } as const;
+const SOFTWARE_ENCODE: Readonly<Record<Deliverable['codec'], number>> = { 'AVC': 4, 'HEVC': 8, 'AV1': 12, 'intra-frame': 1.5, 'PCM': 0 };
+
+export interface WorkItem {
+  readonly what: 'capture' | 'call' | 'programme' | 'encode in hardware' | 'encode in software';
+  readonly label: string;
+  /** @unit pictures of 1080p30 */
+  readonly units: number;
+}
+
+/** What a computer is asked to do at once, against what it can. */
+export interface Workload {
+  readonly node: DeviceNode;
+  readonly items: readonly WorkItem[];
+  readonly units: number;
+  readonly budget: number | null;
+  readonly encodes: number;
+  readonly hardwareEncodes: number;
+}
+
+/** The brief's deliverable of a kind, or what is usual where it asks for none. */
+export const deliverableOf = (measured: Measured, what: Deliverable['what']): Omit<Deliverable, 'order'> =>
+  Object.values(measured.rig.brief?.deliverables ?? {}).find((deliverable) => deliverable.what === what) ?? USUAL_DELIVERABLES[what];
+
+/** The deliverable that a destination's file or stream is for. */
+export const deliverableFor = (measured: Measured, { device }: DeviceNode): Omit<Deliverable, 'order'> | null => {
+  if (device.model.kind === 'stream') return deliverableOf(measured, 'stream');
+  if (device.model.kind !== 'recording') return null;
+  const ends = Object.values(device.model.ports).map(({ ends: end }) => end);
+  if (ends.some((end) => end?.picture && end.sound)) return deliverableOf(measured, 'programme recording');
+  return deliverableOf(measured, ends.some((end) => end?.picture) ? 'camera recordings' : 'voice tracks');
+};
+
+const units = (format: Format): number => pixelsPerSecond(format) / UNIT_PIXELS_PER_SECOND;
+const CALLS: ReadonlySet<Kind> = new Set(['call']);
+
+/** Pictures that a computer writes or sends, each an encode of its own. */
+interface Encode {
+  readonly label: string;
+  readonly codec: Deliverable['codec'];
+  readonly units: number;
+}
+
+/** What belongs to each device, gathered in one walk however many computers there are. */
+export class ByDevice<T> {
+  private readonly kept = new Map<DeviceNode, Map<string, T>>();
+  put(node: DeviceNode, key: string, item: T): void {
+    const items = this.kept.get(node) ?? new Map<string, T>();
+    this.kept.set(node, items.set(key, item));
+  }
+  of(node: DeviceNode): T[] {
+    return [...(this.kept.get(node)?.values() ?? [])];
+  }
+}
+
+const encodes = (measured: Measured): ByDevice<Encode> => {
+  const found = new ByDevice<Encode>();
+  const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
+  for (const { signal, last, end, source } of measured.traced.threads) {
+    if (signal !== 'picture' || last.via.by !== 'link') continue;
+    const node = last.via.link.from.device;
+    const format = node.device.model.work && measured.picture[last.index]?.format;
+    if (!format) continue;
+    if (!deliverables.has(end.device)) deliverables.set(end.device, deliverableFor(measured, end.device));
+    const deliverable = deliverables.get(end.device);
+    if (!deliverable) continue;
+    // A file per picture is an encode per picture; a programme is one, however many pictures are in it.
+    const apart = deliverable.what === 'camera recordings';
+    const delivered = deliverable.format !== null && !apart ? parseFormat(deliverable.format) : format;
+    found.put(node, apart ? `${end.device.id} ${source.device.id}` : end.device.id, { label: apart ? `${source.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec: deliverable.codec, units: units(delivered) });
+  }
+  return found;
+};
+
+/** Pictures that come into computers over USB and from calls, and the programmes put together in them. */
+const captures = (measured: Measured): ByDevice<WorkItem> => {
+  const found = new ByDevice<WorkItem>();
+  for (const stage of measured.traced.stages) {
+    const node = stage.at.device;
+    if (stage.signal !== 'picture' || !stage.parent || !node.device.model.work) continue;
+    const figures = measured.picture[stage.index];
+    if (!figures?.format) continue;
+    if (stage.via.by === 'route') {
+      const isProgramme = stage.at.port.family === 'software' && stage.at.links.length > 0 && stage.via.route.route.picture?.does === 'house format' && stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
+      if (isProgramme) found.put(node, 'programme', { what: 'programme', label: 'The programme put together', units: units(figures.format) * COST.mix });
+      continue;
+    }
+    // A hub passes several streams on; each is made by the device before it.
+    let maker = stage.parent;
+    while (maker.parent && maker.at.device.device.model.kind === 'hub') maker = maker.parent;
+    const { id, device } = maker.at.device;
+    const isCall = CALLS.has(device.model.kind);
+    if (stage.at.port.family !== 'usb' && !isCall) continue;
+    const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
+    found.put(node, id, { what: isCall ? 'call' : 'capture', label: device.name, units: units(figures.format) * cost });
+  }
+  return found;
+};
+
+const known = new WeakMap<Measured['traced'], readonly Workload[]>();
+
+/** The work of every computer in the rig. */
+export const workloads = (measured: Measured): readonly Workload[] => {
+  const made = known.get(measured.traced) ?? makeWorkloads(measured);
+  known.set(measured.traced, made);
+  return made;
+};
+
+const makeWorkloads = (measured: Measured): readonly Workload[] => {
+  const [allEncodes, allCaptures] = [encodes(measured), captures(measured)];
+  return [...measured.graph.devices.values()].flatMap((node) => {
+    const { work } = node.device.model;
+    if (!work) return [];
+    const own = allEncodes.of(node).sort((a, b) => b.units - a.units);
+    const items: WorkItem[] = [
+      ...allCaptures.of(node),
+      ...own.map(({ label, codec, units: size }, index): WorkItem =>
+        index < work.hardwareEncodes ? { what: 'encode in hardware', label, units: size * COST.hardwareEncode } : { what: 'encode in software', label, units: size * SOFTWARE_ENCODE[codec] }),
+    ];
+    return [{ node, items, units: items.reduce((sum, item) => sum + item.units, 0), budget: work.budget, encodes: own.length, hardwareEncodes: work.hardwareEncodes }];
+  });
+};

@@ -1,0 +1,81 @@
+import { cameraDevices } from './picture/cameras';
+import { framings, type Framing } from '../framing';
+import type { Sum } from '../explain/sum';
+import type { DeviceNode } from '../graph';
+import type { Measured } from '../measure';
+import { entry, type CameraFigures, type SimpleCommand } from '../rig';
+import type { Area, Finding, Fix, Level, Rule } from './rule';
+
+/** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
+
+export type Texts = Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>;
+type Found = Omit<Finding, 'code' | 'area'>;
+
+const ruleOf = (area: Area) => (code: string, texts: Texts, find: (measured: Measured) => Found[], more: Pick<Rule, 'fixes' | 'sums'> = {}): Rule => ({
+  code, area, ...texts, find: (measured) => find(measured).map((found) => ({ code, area, ...found })), ...more,
+});
+export const pictureRule = ruleOf('picture');
+export const computerRule = ruleOf('computer');
+
+/** What is wrong with one thing, where it stands being known. */
+export interface Fault {
+  readonly level: Level;
+  readonly title: string;
+  readonly says: string;
+}
+
+/** A rule that judges each planned shot. */
+export const shotRule = (code: string, texts: Texts, judge: (framing: Framing, measured: Measured) => Fault | null, more: { sums?: (framing: Framing, measured: Measured) => Sum[]; fixes?: (framing: Framing, measured: Measured) => Fix[] } = {}): Rule => {
+  const of = (measured: Measured, finding: Finding): Framing | undefined => framings(measured).find(({ shotId }) => shotId === finding.about.shotId);
+  const { sums, fixes } = more;
+  return pictureRule(code, texts, (measured) => framings(measured).flatMap((framing) => {
+    const fault = judge(framing, measured);
+    return fault ? [{ ...fault, about: { deviceId: framing.shot.deviceId, shotId: framing.shotId } }] : [];
+  }), {
+    ...(sums ? { sums: (measured, finding) => { const framing = of(measured, finding); return framing ? sums(framing, measured) : []; } } : {}),
+    ...(fixes ? { fixes: (measured, finding) => { const framing = of(measured, finding); return framing ? fixes(framing, measured) : []; } } : {}),
+  });
+};
+
+/** A camera that is plugged in, and how long the show is. */
+export interface CameraInShow {
+  readonly node: DeviceNode;
+  readonly camera: CameraFigures;
+  /** @unit min; null where there is no brief */
+  readonly showMin: number | null;
+  /** The format it is set to, as the document writes it */
+  readonly format: string | null;
+}
+
+/** A rule that judges each camera by what it endures. */
+export const cameraRule = (code: string, texts: Texts, judge: (camera: CameraInShow, measured: Measured) => Fault | null, fixes?: (camera: CameraInShow, measured: Measured) => Fix[], sums?: (camera: CameraInShow) => Sum[]): Rule => {
+  const of = (measured: Measured, finding: Finding): CameraInShow | undefined => cameraDevices(measured).find(({ node }) => node.id === finding.about.deviceId);
+  return pictureRule(code, texts, (measured) => cameraDevices(measured).flatMap((camera) => {
+    const fault = judge(camera, measured);
+    return fault ? [{ ...fault, about: { deviceId: camera.node.id } }] : [];
+  }), {
+    ...(sums ? { sums: (measured, finding) => { const camera = of(measured, finding); return camera ? sums(camera) : []; } } : {}),
+    ...(fixes ? { fixes: (measured, finding) => { const camera = of(measured, finding); return camera ? fixes(camera, measured) : []; } } : {}),
+  });
+};
+
+/** One control set to a value, as a fix. */
+export const setFix = (label: string, deviceId: string, control: string, value: number | boolean | string): Fix => ({ label, command: { type: 'setControl', deviceId, control, value } });
+
+/** Several commands that belong together, as a fix. */
+export const batchFix = (label: string, commands: readonly SimpleCommand[], says = label): Fix => ({ label, command: { type: 'batch', label: says, commands: [...commands] } });
+
+/** A control's value on its own steps, in its range, not under what is wanted. @returns null where the control cannot give it */
+export const steppedUp = (node: DeviceNode, controlId: string, wanted: number): number | null => {
+  const control = entry(node.device.model.controls, controlId);
+  if (control?.type !== 'amount' || wanted > control.max) return null;
+  const steps = Math.ceil((wanted - control.min) / control.step - 1e-9);
+  return Number(Math.max(control.min, control.min + steps * control.step).toFixed(4));
+};
+
+/** A control's value on its own steps, nearest to what is wanted. @returns null where that is outside its range */
+export const steppedNear = (device: DeviceNode['device'], controlId: string, wanted: number): number | null => {
+  const control = entry(device.model.controls, controlId);
+  if (control?.type !== 'amount' || wanted < control.min - control.step / 2 || wanted > control.max + control.step / 2) return null;
+  return Number(Math.min(control.max, Math.max(control.min, control.min + Math.round((wanted - control.min) / control.step) * control.step)).toFixed(4));
+};
