@@ -6,8 +6,8 @@ const BENCH = 6;
 const people = (draft: RigDraft): RigDraft =>
   draft
     .person('chair', 'Chair', { shot: 'waist', speechDbSpl: 64 })
-    .person('proposer', 'Proposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 18 })
-    .person('opposer', 'Opposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 18 })
+    .person('proposer', 'Proposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16 })
+    .person('opposer', 'Opposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16 })
     .person('questioner', 'Questioner', { shot: 'waist', posture: 'stands', speechDbSpl: 62, spreadDb: 9 })
     .person('audience', 'Audience', { shot: null, isHeard: false, speechDbSpl: 84, crestDb: 16 })
     .person('director', 'Director', { shot: null, isHeard: false })
@@ -17,7 +17,7 @@ const people = (draft: RigDraft): RigDraft =>
     .person('roamer-3', 'Roaming camera 3', { shot: null, isHeard: false, posture: 'moves' })
     .person('floor', 'Floor', { shot: null, isHeard: false, posture: 'moves' })
     .do({ type: 'writeBrief', brief: { form: 'both', cut: 'long form and clips', lengthMin: 120, showsPerMonth: 2, switchedBy: 'operator', budget: 45000, setUpMin: 180, room: 'shared', uplinkMbps: 30 } })
-    .do({ type: 'setHouseRules', rules: { monitoring: 'loudspeakers muted' } })
+    .do({ type: 'setHouseRules', rules: { monitoring: 'loudspeakers muted', recordingLevel: 'average -20' } })
     .do({ type: 'addSight', sightId: 'benches', sight: { name: 'Both benches', what: 'people together', shot: 'whole', people: ['proposer', 'opposer'] } })
     .do({ type: 'addSight', sightId: 'vote', sight: { name: 'The vote', what: 'screen', shot: 'whole', people: [] } })
     .do({ type: 'addDeliverable', deliverableId: 'stream', deliverable: USUAL_DELIVERABLES['stream'] })
@@ -49,7 +49,7 @@ const pictures = (draft: RigDraft): RigDraft =>
     .device('distribution', 'splitter-sdi-4', { name: 'Programme distribution', place: 'control' })
     .device('encoder', 'encoder-hardware-sdi', { name: 'Encoder', place: 'control' })
     .device('stream', 'stream', { name: 'Live stream' })
-    .device('recorder', 'recorder-picture-sdi', { name: 'Programme recorder', place: 'control', settings: { 'record-mbps': 50 } })
+    .device('recorder', 'recorder-picture-sdi', { name: 'Programme recorder', place: 'control', settings: { 'record-mbps': 300 } })
     .device('multiview', 'display-sdi', { name: 'Multiview', place: 'control' })
     .device('programme-monitor', 'display-sdi', { name: 'Programme monitor', place: 'control' })
     .device('gallery-monitor', 'display-sdi', { name: 'Gallery monitor', place: 'gallery' })
@@ -132,8 +132,8 @@ const programme = (draft: RigDraft): RigDraft =>
     .do({ type: 'addButton', buttonId: 'end-stream', button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'under a cover' } });
 
 /** Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house level. @unit dB */
-const BOX_A = [60, 55, 55, ...new Array<number>(BENCH * 2).fill(56)];
-const BOX_B = [59, 59, 59, 59, 59, 52, 52, 52, 52];
+const BOX_A = [58, 53, 53, ...new Array<number>(BENCH * 2).fill(54)];
+const BOX_B = [57, 57, 57, 57, 57, 50, 50, 50, 50];
 
 const setGains = (draft: RigDraft): RigDraft => {
   for (const [deviceId, gains] of [['box-a', BOX_A], ['box-b', BOX_B]] as const) gains.forEach((value, index) => draft.do({ type: 'setControl', deviceId, control: `gain-${index + 1}`, value }));

@@ -1,8 +1,12 @@
 import { fixesOf, predict, sumsOf, verdictText, voiceFigures, type Analysis, type Prediction, type Verdict, type VoiceFigures } from './analyse';
 import { coverage } from './brief/coverage';
 import { moneyOf, type Money } from './brief/money';
+import { driveLoads, uplinkOf } from './computer/lines';
+import { workloads, type Workload } from './computer/work';
 import type { Sum } from './explain/sum';
+import { framings, type Framing } from './framing';
 import { stagesOf, type Stage } from './graph';
+import { scenesMade } from './programme/scenes';
 import type { Command } from './rig';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from './sound';
 import { formatName } from './units';
@@ -20,11 +24,26 @@ export interface Report {
   }[];
   readonly coverage: readonly { readonly id: string; readonly need: string; readonly subject: string; readonly verdict: string; readonly says: string; readonly thread: string | null }[];
   readonly money: Money;
+  /** Every planned shot with its figures; lengths in m and mm, angles in degrees, light in lux */
+  readonly shots: readonly ShotReport[];
+  readonly scenes: readonly { readonly id: string; readonly name: string; readonly possible: boolean; readonly madeAt: readonly string[]; readonly short: readonly { readonly resource: string; readonly says: string }[] }[];
+  /** Sources that send the best that fits */
+  readonly negotiated: readonly { readonly device: string; readonly port: string; readonly format: string; readonly wish: string; readonly forcedBy: readonly { readonly linkId: string | null; readonly says: string }[] }[];
+  readonly usb: readonly { readonly linkId: string; readonly loadMBps: number; readonly limitMBps: number }[];
+  readonly work: readonly { readonly device: string; readonly units: number; readonly budget: number | null; readonly items: Workload['items'] }[];
+  readonly drives: readonly { readonly device: string; readonly writeMBps: number; readonly limitMBps: number | null; readonly gbPerHour: number; readonly hours: number | null }[];
+  readonly uplink: { readonly mbps: number; readonly lineMbps: number | null };
   readonly voices: readonly (VoiceFigures & { readonly converter: string })[];
   readonly threads: readonly { readonly id: string; readonly signal: string; readonly delayMs: number; readonly delayUnknown: number; readonly stages: readonly StageReport[] }[];
 }
 
 type PredictionReport = Pick<Prediction, 'verdict' | 'cures' | 'effects'> & { readonly brings: readonly string[] };
+
+type ShotReport = Pick<Framing, 'shotId' | 'crop' | 'sensorWidthMm' | 'sensorHeightMm' | 'focalMm' | 'fullFrameFocalMm' | 'widthM' | 'heightM' | 'wanted' | 'distanceForWantedM' | 'focalForWantedMm' | 'sharp' | 'blurPercent' | 'eyeLineDeg' | 'punchInMost' | 'lightNeededLux' | 'stopsOver' | 'panRangeDeg' | 'asks'> & { readonly device: string; readonly distanceM: number | null };
+
+const shotReport = ({ shotId, shot, crop, sensorWidthMm, sensorHeightMm, focalMm, fullFrameFocalMm, widthM, heightM, wanted, distanceForWantedM, focalForWantedMm, sharp, blurPercent, eyeLineDeg, punchInMost, lightNeededLux, stopsOver, panRangeDeg, asks }: Framing): ShotReport => ({
+  shotId, device: shot.deviceId, distanceM: shot.distanceM, crop, sensorWidthMm, sensorHeightMm, focalMm, fullFrameFocalMm, widthM, heightM, wanted, distanceForWantedM, focalForWantedMm, sharp, blurPercent, eyeLineDeg, punchInMost, lightNeededLux, stopsOver, panRangeDeg, asks,
+});
 
 interface StageReport {
   readonly at: string;
@@ -70,6 +89,16 @@ export const report = (analysis: Analysis): Report => ({
   }),
   coverage: coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({ id, need, subject: subject.name, verdict, says, thread: thread?.id ?? null })),
   money: moneyOf(analysis.rig),
+  shots: framings(analysis).map(shotReport),
+  scenes: scenesMade(analysis).map(({ sceneId, scene, madeAt, short }) => ({ id: sceneId, name: scene.name, possible: short.length === 0, madeAt: madeAt.map(({ id }) => id), short: short.map(({ resource, says }) => ({ resource, says })) })),
+  negotiated: [...analysis.negotiations].flatMap(([index, { format, wish, forcedBy }]) => {
+    const at = analysis.traced.stages[index]?.at;
+    return at ? [{ device: at.device.id, port: at.id, format: formatName(format), wish: formatName(wish.format), forcedBy: forcedBy.map(({ linkId, says }) => ({ linkId, says })) }] : [];
+  }),
+  usb: [...analysis.usb.links.values()].map(({ link, loadMBps, limitMBps }) => ({ linkId: link.id, loadMBps, limitMBps })),
+  work: workloads(analysis).map(({ node, units, budget, items }) => ({ device: node.id, units, budget, items })),
+  drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({ device: node.id, writeMBps, limitMBps: storage.writeMBps, gbPerHour, hours })),
+  uplink: { mbps: uplinkOf(analysis).mbps, lineMbps: uplinkOf(analysis).lineMbps },
   voices: conversions(analysis).flatMap((stage) => {
     const figures = voiceFigures(analysis, stage);
     return figures ? [{ ...figures, converter: `${stage.at.device.id}.${stage.parent?.at.id ?? ''}` }] : [];

@@ -8,7 +8,7 @@ import { migrateDatabase } from './migrate';
 import { rigs } from './schema';
 
 /** Rigs of the demo, the last one loaded standing first on the shelf. Run by bin/demo; a rig that was ever loaded is left as it is. */
-const DEMO = ['night-tide', 'second-firing'] as const;
+const DEMO = ['harbour-hall', 'night-tide', 'second-firing'] as const;
 
 const load = async (): Promise<void> => {
   await migrateDatabase(path.join(import.meta.dirname, 'migrations'));

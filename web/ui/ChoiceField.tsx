@@ -8,13 +8,15 @@ interface Props {
   readonly options: readonly { readonly value: string; readonly label: string }[];
   readonly onChoose: (value: string) => void;
   readonly width?: string;
+  /** In the cell of a table: the label is heard and not seen */
+  readonly inCell?: boolean;
 }
 
 /** One of several, by the browser's own list: works with every keyboard and on every tablet. */
-export const ChoiceField = ({ label, value, options, onChoose, width = '190px' }: Props) => (
-  <Field.Root orientation="horizontal" justifyContent="space-between" gap="3">
-    <Field.Label fontSize="sm" flex="1" fontWeight="400">{label}</Field.Label>
-    <NativeSelect.Root size="sm" width={width}>
+export const ChoiceField = ({ label, value, options, onChoose, width = '190px', inCell = false }: Props) => (
+  <Field.Root orientation="horizontal" justifyContent="space-between" gap={inCell ? '0' : '3'}>
+    <Field.Label fontSize="sm" flex="1" fontWeight="400" srOnly={inCell}>{label}</Field.Label>
+    <NativeSelect.Root size={inCell ? 'xs' : 'sm'} width={width}>
       <NativeSelect.Field value={value} onChange={(event) => onChoose(event.target.value)}>
         {options.map((option) => <option key={option.value} value={option.value}>{option.label}</option>)}
       </NativeSelect.Field>

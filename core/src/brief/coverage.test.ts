@@ -152,6 +152,6 @@ describe('differences', () => {
     const model = demo('second-firing').devices['cohost-camera']?.model;
     if (!model) throw new Error('no camera');
     const change = differenceOf(analyse(whole), { type: 'addDevice', deviceId: 'more', name: 'More', model, settings: {}, personId: null, placeId: null });
-    expect([change.money, change.devices, change.fresh.map(({ code }) => code)]).toEqual([1100, 1, ['signal.unconnected']]);
+    expect([change.money, change.devices, change.fresh.map(({ code }) => code)]).toEqual([1100, 1, ['picture.inputs-short', 'signal.unconnected']]);
   });
 });

@@ -6,6 +6,7 @@ import { captures, computers, hubs, outlets, switchers } from './picture-desks';
 import { interfaces, mixers, networkSound, soundSundries } from './sound-desks';
 
 export * from './cables';
+export { WANTED_FORMATS } from './parts';
 
 /** Every device class, in the order of the chain. Figures are typical; a user copies a class and types the data sheet over it. */
 export const CATALOGUE: readonly Model[] = [

@@ -60,6 +60,9 @@ export const HD_60: readonly FormatText[] = [...HD_30, '1280x720p60', '1920x1080
 export const UHD_30: readonly FormatText[] = [...HD_60, '3840x2160p24000/1001', '3840x2160p25', '3840x2160p30000/1001', '3840x2160p30'];
 export const UHD_60: readonly FormatText[] = [...UHD_30, '3840x2160p50', '3840x2160p60'];
 
+/** Formats a rig may be wanted in, as they are read. */
+export const WANTED_FORMATS: readonly { readonly value: string; readonly label: string }[] = UHD_60.filter((text) => !text.includes('i') && !text.startsWith('1280')).map((value) => ({ value, label: FORMAT_LABELS[value] }));
+
 export const formats = (label: string, list: readonly FormatText[], initial: FormatText): Control => choice(label, list.map((text) => [text, FORMAT_LABELS[text]] as const), initial);
 /** A source's format: one it is told, or the best that everything behind it takes. */
 export const sourceFormats = (label: string, list: readonly FormatText[], initial: FormatText): Control =>

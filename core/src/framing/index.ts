@@ -10,6 +10,8 @@ export * from './optics';
 
 /** Framed height of each shot, m. A two-shot goes by width and a whole thing by what it is. @source handbook 3-picture, framing */
 export const SHOT_HEIGHT_M: Readonly<Partial<Record<Shot, number>>> = { 'face': 0.4, 'head and shoulders': 0.65, 'waist': 1, 'knee': 1.4, 'full': 2.1, 'close': 0.6 };
+/** How far a frame may be from what is wanted before it is another shot, as a share. */
+export const FRAME_TOLERANCE = 0.15;
 /** What two seats need beside their distance, m */
 const TWO_SHOT_MARGIN_M = 0.6;
 /** Eyes below the crown of a head, m */
@@ -46,7 +48,7 @@ export interface Framing {
   readonly sharp: { readonly nearM: number; readonly farM: number } | null;
   readonly blurPercent: number | null;
   readonly eyeLineDeg: number | null;
-  /** Space above the head with the eyes a third down, as a share of the frame's height */
+  /** Space above the head with the eyes a third down, as a share of the frame's height; null where nobody's face is in it */
   readonly headroomShare: number | null;
   readonly deliveredHeightPx: number | null;
   /** How much tighter it can be cut before pixels are made up */
@@ -119,7 +121,7 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
     sharp: hasOptics && fNumber !== null && distanceM !== null ? depthOfField(focalMm, fNumber, circleOfConfusionMm(sensorWidthMm), distanceM) : null,
     blurPercent: hasOptics && fNumber !== null && distanceM !== null && backgroundM !== null ? backgroundBlurPercent(focalMm, fNumber, distanceM, distanceM + backgroundM, sensorWidthMm) : null,
     eyeLineDeg: eyeLine ? eyeLineDeg(eyeLine.offsetM, eyeLine.distanceM) : null,
-    headroomShare: heightM === null ? null : Math.max(0, 1 / 3 - CROWN_TO_EYES_M / heightM),
+    headroomShare: heightM === null || (shot.personId === null && shot.wanted !== 'two-shot') ? null : Math.max(0, 1 / 3 - CROWN_TO_EYES_M / heightM),
     deliveredHeightPx: delivered,
     punchInMost: format && delivered !== null ? format.height / delivered : null,
     lightNeededLux: needed,

@@ -30,7 +30,7 @@ export interface PictureFigures {
 export interface Pictures {
   /** undefined for stages of sound */
   readonly figures: readonly (PictureFigures | undefined)[];
-  /** For each source that sends the best that fits, by the index of its first stage */
+  /** For each source in use that sends the best that fits, by the index of its first stage */
   readonly negotiations: ReadonlyMap<number, Negotiation>;
 }
 
@@ -126,7 +126,7 @@ class PicturePass {
   private negotiated(stage: Stage, formatControl: string): Negotiation | null {
     const told = formatSetting(stage.at.device.device, formatControl);
     const negotiation = negotiate(this.stages, stage, (at) => this.houseOf(at, stage), told ?? this.chosen, told);
-    if (negotiation) this.negotiations.set(stage.index, negotiation);
+    if (negotiation && stage.at.links.length > 0) this.negotiations.set(stage.index, negotiation);
     return negotiation;
   }
 

@@ -1,4 +1,4 @@
-import { AS_RECEIVED, BEST_THAT_FITS, choiceSetting, entry, FIRST_CONNECTED, type Device, type Rig, type SimpleCommand } from '../rig';
+import { AS_RECEIVED, BEST_THAT_FITS, choiceSetting, entry, FIRST_CONNECTED, numberSetting, type Device, type Rig, type SimpleCommand } from '../rig';
 import { isFormatText, parseFormat, rateToHz, type Format } from '../units';
 
 /** Sizes a whole rig is thought of in. */
@@ -33,6 +33,9 @@ const misfit = (value: string, present: Format): number => {
  */
 export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {
   const commands: SimpleCommand[] = [];
+  const wanted = parseFormat(rig.houseRules.chosenFormat);
+  // Bitrates of recorders grow with the pixels, so that a picture keeps what it has now.
+  const grows = (WIDTHS[size] * size) / (wanted.width * wanted.height);
   for (const [deviceId, device] of Object.entries(rig.devices))
     for (const controlId of formatControls(device)) {
       const control = entry(device.model.controls, controlId);
@@ -41,6 +44,14 @@ export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {
       const option = optionAt(control.options, parseFormat(value), size);
       if (option !== undefined && parseFormat(value).height !== size) commands.push({ type: 'setControl', deviceId, control: controlId, value: option });
     }
+  for (const [deviceId, device] of Object.entries(rig.devices)) {
+    const control = device.model.storage?.bitrateControl;
+    const range = control === undefined ? undefined : entry(device.model.controls, control);
+    const present = control === undefined ? undefined : numberSetting(device, control);
+    if (control === undefined || range?.type !== 'amount' || present === undefined) continue;
+    const value = Math.min(range.max, Math.max(range.min, present * grows));
+    if (value !== present) commands.push({ type: 'setControl', deviceId, control, value });
+  }
   for (const [deliverableId, deliverable] of Object.entries(rig.brief?.deliverables ?? {})) {
     if (deliverable.format === null) continue;
     const present = parseFormat(deliverable.format);
@@ -50,8 +61,7 @@ export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {
     const times = (WIDTHS[size] * size) / (present.width * present.height);
     commands.push({ type: 'changeDeliverable', deliverableId, deliverable: { format, ...(deliverable.bitrateMbps === null ? {} : { bitrateMbps: Number((deliverable.bitrateMbps * times).toFixed(2)) }) } });
   }
-  const chosen = parseFormat(rig.houseRules.chosenFormat);
   const school = size === 2160 ? '2160p throughout' : '1080p everywhere';
-  if (chosen.height !== size || rig.houseRules.captureSize !== school) commands.push({ type: 'setHouseRules', rules: { chosenFormat: text(WIDTHS[size], size, chosen), captureSize: school } });
+  if (wanted.height !== size || rig.houseRules.captureSize !== school) commands.push({ type: 'setHouseRules', rules: { chosenFormat: text(WIDTHS[size], size, wanted), captureSize: school } });
   return commands;
 };

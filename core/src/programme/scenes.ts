@@ -102,9 +102,9 @@ const compose = (ways: readonly Way[], fromEnd: number): Composed => {
       continue;
     }
     // What was put together before arrives here as one picture that fills the frame.
+    if (!group.some(({ layer }) => layer.box === 'full')) return { madeAt, short: { resource: 'one picture at a time', deviceId: here.id, says: `${group.length} small pictures reach ${here.device.name} through one input, and one picture fits through it.` } };
     const inner = compose(group, fromEnd + 1);
     if (inner.short) return inner;
-    if (!group.some(({ layer }) => layer.box === 'full')) return { madeAt, short: { resource: 'one picture at a time', deviceId: here.id, says: `${group.length} small pictures reach ${here.device.name} through one input, and one picture fits through it.` } };
     madeAt.push(...inner.madeAt);
   }
   return { madeAt, short: lacks(here, own) };

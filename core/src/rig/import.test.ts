@@ -10,14 +10,14 @@ import { RigDraft } from './draft';
 const file = (name: string): string => readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`), 'utf8');
 const nightTide = file('night-tide');
 /** Files as version 2 of the document wrote them. */
-const oldFile = (name: string): string => readFileSync(path.join(__dirname, 'old-files', `${name}.version-2.rig.json`), 'utf8');
+const oldFile = (name: string, version = 2): string => readFileSync(path.join(__dirname, 'old-files', `${name}.version-${version}.rig.json`), 'utf8');
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = (text: string): Imported => importRig(bytes(text));
 const problems = (imported: Imported): string[] => (imported.ok ? [] : imported.problems.map(({ path: at, says }) => `${at}: ${says}`));
 
 describe('importing a rig', () => {
   it('gives back exactly what was exported', () => {
-    for (const name of ['night-tide', 'second-firing']) {
+    for (const name of ['night-tide', 'second-firing', 'harbour-hall']) {
       const imported = read(file(name));
       expect(imported.ok && rigToJson(imported.rig)).toBe(file(name));
     }
@@ -46,6 +46,14 @@ describe('importing a rig', () => {
     const again = read(rigToJson(imported.rig));
     expect(again.ok && rigToJson(again.rig)).toBe(rigToJson(imported.rig));
   });
+  it.each(['night-tide', 'second-firing'])('brings %s of version 3 up: no shots, scenes or panel, a line that nobody has measured, and the same stops as before', (name) => {
+    const imported = read(oldFile(name, 3));
+    expect(problems(imported)).toEqual([]);
+    if (!imported.ok) return;
+    expect(imported.rig).toMatchObject({ shots: {}, scenes: {}, panel: { columns: 4, buttons: {} }, brief: { uplinkMbps: null }, houseRules: { chosenFormat: '1920x1080p60', uplinkShare: 0.7 } });
+    const stops = analyse(imported.rig).findings.filter(({ level }) => level === 'stop').map(({ code }) => code);
+    expect(stops).toEqual(name === 'night-tide' ? ['computer.reach'] : ['sound.phantom-missing', 'sound.mix-minus', 'picture.overlays', 'computer.branch-full', 'brief.cannot-hear', 'brief.cannot-hear']);
+  });
   it('judges Night Tide of version 2 as it always did', () => {
     const imported = read(oldFile('night-tide'));
     expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual(['7.5 m is beyond reach', '5.84 dB short of gain', '5.34 dB short of gain']);
@@ -54,8 +62,9 @@ describe('importing a rig', () => {
     ['an empty file', '', /^file: expected a rig; this file is empty/],
     ['a file that is not JSON', '{"version": 2,}', /^file: line 1, column \d+: this is not JSON/],
     ['a list', '[]', /^the document: /],
-    ['a newer version', nightTide.replace('"version": 3', '"version": 9'), /^version: this file is of version 9/],
-    ['a version that never was', nightTide.replace('"version": 3', '"version": 0'), /^version: expected a version from 1 to 3/],
+    ['a newer version', nightTide.replace('"version": 4', '"version": 9'), /^version: this file is of version 9/],
+    ['a shot of a camera that is not there', file('second-firing').replace('"deviceId": "kiln-camera",\n      "distanceM"', '"deviceId": "nobody",\n      "distanceM"'), /^shots\.kiln-camera\.deviceId: there is no device "nobody"/],
+    ['a version that never was', nightTide.replace('"version": 4', '"version": 0'), /^version: expected a version from 1 to 4/],
     ['a resistance of the wrong kind', nightTide.replace('"inputOhms": 3000', '"inputOhms": "3000"'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: /],
     ['a negative resistance', nightTide.replace('"inputOhms": 3000', '"inputOhms": -1'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: .*(>|above|Too small)/],
     ['a field nobody knows', nightTide.replace('"notes":', '"colour": "red", "notes":'), /^colour: there is no such field/],
@@ -136,5 +145,5 @@ describe('exporting a rig', () => {
     expect(rigToDot(rig)).toContain('label = "The \\"good\\" one"');
     expect(rigToDot(rig)).toContain('"mic" -> "interface"');
   });
-  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 3 } } }));
+  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 4 } } }));
 });

@@ -24,6 +24,9 @@ const linkLoads = (measured: Measured): ReadonlyMap<LinkEdge, number> => {
   return loads;
 };
 
+/** Reach of a link's cable at the load on it. @unit m; Infinity where nothing limits it */
+export const reachOfLink = (measured: Measured, edge: LinkEdge): number => reachM(cable(edge.link.cable.kind), linkLoads(measured).get(edge) ?? 0);
+
 /** A cable that would carry the load over the length, and its reach. */
 const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => {
   // A USB cable of a lower class would slow the device down.
@@ -38,11 +41,10 @@ const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => 
 export const reachRule = (area: Area, code: string, families: readonly PortFamily[], texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>): Rule => ({
   code, area, ...texts,
   find: (measured) => {
-    const loads = linkLoads(measured);
     const findings: Finding[] = [];
     for (const edge of measured.graph.links.values()) {
       if (!families.includes(edge.from.port.family)) continue;
-      const reach = reachM(cable(edge.link.cable.kind), loads.get(edge) ?? 0);
+      const reach = reachOfLink(measured, edge);
       const { lengthM } = edge.link.cable;
       if (reach === 0 || lengthM <= reach * measured.rig.houseRules.reachWarnShare) continue;
       const beyond = lengthM > reach;

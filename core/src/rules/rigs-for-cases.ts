@@ -1,7 +1,10 @@
 import { RigDraft } from '../rig/draft';
+import { USUAL_DELIVERABLES, type Brief, type ShotPlan } from '../rig';
 import type { ControlValue } from '../rig';
 
 /** Small rigs that rule cases share: one voice, or one camera, on its way to a recording. */
+
+type SwitchedBy = Brief['switchedBy'];
 
 interface Voice {
   readonly microphone?: string;
@@ -59,4 +62,37 @@ export const twoOnAHub = (formats: readonly [string, string] = ['1920x1080p60', 
     draft.link(`camera-${n}.hdmi`, `capture-${n}.in`).link(`capture-${n}.usb`, `hub.usb-${n}`, 1, 'usb-5g');
   });
   return draft.link('hub.up', 'computer.usb-2', 1, 'usb-5g').link('computer.pictures', 'pictures.in');
+};
+
+interface ShotCase {
+  readonly camera?: string;
+  readonly settings?: Readonly<Record<string, ControlValue>>;
+  readonly shot?: Partial<Omit<ShotPlan, 'deviceId' | 'order'>>;
+  readonly lengthMin?: number;
+}
+
+/** One camera with a planned shot of one person, into a 2160p monitor, in a show of an hour. The shot is right unless the case says otherwise. */
+export const shotOf = ({ camera: cameraClass = 'camera-studio', settings = {}, shot = {}, lengthMin = 60 }: ShotCase = {}): RigDraft =>
+  new RigDraft('Case')
+    .person('host', 'Host')
+    .do({ type: 'writeBrief', brief: { lengthMin } })
+    .do({ type: 'addDeliverable', deliverableId: 'programme', deliverable: USUAL_DELIVERABLES['programme recording'] })
+    .device('camera', cameraClass, { name: 'Camera', person: 'host', settings: { 'focal-length': 35, ...settings } })
+    .device('screen', 'display-2160', { name: 'Screen' })
+    .link('camera.hdmi', 'screen.in', 2)
+    .shot('camera', { personId: 'host', distanceM: 1.72, ...shot });
+
+/** Two cameras and a slides computer into a switcher, on by USB to a computer that streams; everyone's voice by an interface. */
+export const show = ({ switcher = 'switcher-4', switchedBy = 'host by panel' as SwitchedBy, uplinkMbps = 20 as number | null, lengthMin = 60 } = {}): RigDraft => {
+  const draft = new RigDraft('Case')
+    .person('host', 'Host').person('guest', 'Guest')
+    .do({ type: 'writeBrief', brief: { lengthMin, switchedBy, uplinkMbps } })
+    .do({ type: 'addDeliverable', deliverableId: 'stream', deliverable: USUAL_DELIVERABLES['stream'] })
+    .do({ type: 'addDeliverable', deliverableId: 'programme', deliverable: USUAL_DELIVERABLES['programme recording'] });
+  draft.device('host-camera', 'camera-camcorder', { name: 'Host camera', person: 'host' }).device('guest-camera', 'camera-camcorder', { name: 'Guest camera', person: 'guest' }).device('slides', 'player-slides', { name: 'Slides' });
+  draft.device('mix', switcher, { name: 'Switcher' }).device('computer', 'computer-laptop', { name: 'Computer' }).device('stream', 'stream', { name: 'Stream' }).device('file', 'recording-programme', { name: 'File' });
+  draft.device('host-mic', 'mic-dynamic-stage', { name: 'Host mic', person: 'host' }).device('guest-mic', 'mic-dynamic-stage', { name: 'Guest mic', person: 'guest' }).device('interface', 'interface-4', { name: 'Interface' });
+  draft.link('host-camera.hdmi', 'mix.in-1').link('guest-camera.hdmi', 'mix.in-2').link('slides.hdmi', 'mix.in-3');
+  draft.link('mix.usb', 'computer.usb-2', 1, 'usb-5g').link('interface.usb', 'computer.usb-3', 1, 'usb-2').link('computer.programme', 'stream.in').link('computer.programme', 'file.in');
+  return draft.link('host-mic.out', 'interface.mic-1').link('guest-mic.out', 'interface.mic-2');
 };

@@ -26,6 +26,7 @@ export const ShowFields = ({ brief }: { readonly brief: Brief }) => {
         <NumberField label="Shows a month" unit="" value={brief.showsPerMonth} min={0} max={200} onCommit={(value) => value !== null && write({ showsPerMonth: value })} />
         <ChoiceField label="Who switches" value={brief.switchedBy} options={SWITCHERS} onChoose={(value) => write({ switchedBy: oneOf(SWITCHED_BY, value) })} />
         <NumberField label="Set-up time allowed" unit="min" value={brief.setUpMin} min={0} max={1440} step={5} onCommit={(value) => value !== null && write({ setUpMin: value })} />
+        <NumberField label="Line out of the building" unit="Mb/s" mayBeUnknown value={brief.uplinkMbps} min={0.1} max={100000} onCommit={(value) => write({ uplinkMbps: value })} />
         <ChoiceField label="Room" value={brief.room} options={ROOMS} onChoose={(value) => write({ room: oneOf(['shared', 'fixed'] as const, value) })} />
       </Flex>
 
@@ -48,7 +49,7 @@ export const ShowFields = ({ brief }: { readonly brief: Brief }) => {
       {inOrder(brief.deliverables).map(([deliverableId, deliverable]) => (
         <Flex key={deliverableId} gap="2" align="center" mb="1.5" role="group" aria-label={deliverable.name}>
           <Box flex="1"><NameField label={`Name of ${deliverable.name}`} hideLabel value={deliverable.name} onCommit={(name) => run({ type: 'changeDeliverable', deliverableId, deliverable: { name } })} /></Box>
-          <Text fontSize="xs" color="ink.soft" className="figures" width="100px">{deliverable.bitrateMbps === null ? deliverable.codec : `${deliverable.bitrateMbps} Mb/s`}</Text>
+          {deliverable.bitrateMbps === null ? <Text fontSize="xs" color="ink.soft" width="100px">{deliverable.codec}</Text> : <NumberField inCell label={`Bitrate of ${deliverable.name}`} unit="Mb/s" value={deliverable.bitrateMbps} min={0.1} max={100000} onCommit={(bitrateMbps) => bitrateMbps !== null && run({ type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } })} />}
           <Button size="sm" variant="outline" aria-label={`Remove ${deliverable.name}`} onClick={() => run({ type: 'removeDeliverable', deliverableId })}>Remove</Button>
         </Flex>
       ))}

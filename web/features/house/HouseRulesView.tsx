@@ -5,7 +5,9 @@ import { differenceOf, HOUSE_QUESTION_KEYS, HOUSE_QUESTIONS, houseRulesSchema, t
 import { useState } from 'react';
 import { useMoney } from '@/features/rig/Currency';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { formatOptions } from '@/features/picture/words';
 import { LevelMark } from '@/ui/LevelMark';
+import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 
 interface Changed {
@@ -58,6 +60,8 @@ export const HouseRulesView = () => {
           <NumberField label="Least headroom at every stage" unit="dB" value={rules.headroomDb} min={0} max={40} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { headroomDb: value } })} />
           <NumberField label="Least signal-to-noise ratio of a voice" unit="dB" value={rules.minimumSnrDb} min={0} max={120} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { minimumSnrDb: value } })} />
           <NumberField label="Warn above this share of a cable’s reach" unit="%" value={Math.round(rules.reachWarnShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { reachWarnShare: value / 100 } })} />
+          <NumberField label="Use at most this share of the uplink" unit="%" value={Math.round(rules.uplinkShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { uplinkShare: value / 100 } })} />
+          <ChoiceField label="Pictures are wanted at" value={rules.chosenFormat} options={formatOptions(rules.chosenFormat)} onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })} />
           <NumberField label="Independent recordings of each voice" unit="" value={rules.recordingsOfVoice} min={1} max={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { recordingsOfVoice: Math.round(value) } })} />
         </Flex>
         {HOUSE_QUESTION_KEYS.map((key) => {

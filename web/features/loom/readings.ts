@@ -1,4 +1,4 @@
-import { figure, formatName, headroomDb, CABLES, type Analysis, type Stage } from '@echo-loom/core';
+import { figure, formatName, headroomDb, reachOfLink, CABLES, type Analysis, type Stage } from '@echo-loom/core';
 
 /** What the figure on each thread says. */
 export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable'] as const;
@@ -38,7 +38,7 @@ const formatReading = (analysis: Analysis, stages: readonly Stage[]): string | n
 
 /** Unit of a reading, said once above the chart. */
 export const READING_UNITS: Readonly<Record<Reading, string>> = {
-  Format: 'size, scan and rate', Level: 'dBu on analogue threads, dBFS on digital ones', Headroom: 'dB from the peaks to the ceiling', Delay: 'ms from the source; ≥ where some of it is not known', Cable: 'length in m',
+  Format: 'size, scan and rate', Level: 'dBu on analogue threads, dBFS on digital ones', Headroom: 'dB from the peaks to the ceiling', Delay: 'ms from the source; ≥ where some of it is not known', Cable: 'length in m, and how much of its reach that is',
 };
 
 /**
@@ -68,8 +68,11 @@ export const readingText = (analysis: Analysis, reading: Reading, linkId: string
       return `${delays.some((delay) => delay.unknown > 0) ? '≥ ' : ''}${figure(longest, longest >= 100 ? 0 : 1)}`;
     }
     case 'Cable': {
-      const link = analysis.graph.links.get(linkId)?.link;
-      return link && CABLES[link.cable.kind].family !== 'software' ? `${link.cable.lengthM} m` : null;
+      const edge = analysis.graph.links.get(linkId);
+      if (!edge || CABLES[edge.link.cable.kind].family === 'software') return null;
+      const { lengthM } = edge.link.cable;
+      const reach = reachOfLink(analysis, edge);
+      return reach === 0 || reach === Infinity ? `${lengthM} m` : `${lengthM} m ${figure((100 * lengthM) / reach, 0)} %`;
     }
   }
 };

@@ -1,4 +1,4 @@
-import { analyse, RigDraft } from '@echo-loom/core';
+import { analyse, apply, RigDraft } from '@echo-loom/core';
 import { nightTide, secondFiring } from '../../../demo/rigs';
 import { ownPorts, partnersOf } from './partners';
 
@@ -11,7 +11,7 @@ const partners = (rig: Parameters<typeof analyse>[0], deviceId: string, portId: 
 
 describe('choosing what to join', () => {
   it('offers only ports that can mate, and says why the others cannot', () => {
-    const groups = partners(secondFiring(), 'computer', 'screen-1');
+    const groups = partners(apply(secondFiring(), { type: 'removeDevice', deviceId: 'kiln-camera' }), 'computer', 'screen-1');
     const [can, cannot] = groups;
     expect(groups.map(({ heading }) => heading)).toEqual(['Can be joined', 'Cannot be joined']);
     expect(can?.items.every(({ disabled }) => !disabled)).toBe(true);

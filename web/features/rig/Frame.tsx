@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Flex, Link as ChakraLink } from '@chakra-ui/react';
+import type { Area } from '@echo-loom/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -31,7 +32,7 @@ export const Frame = ({ rigId, children }: { readonly rigId: string; readonly ch
   useHotkeys('mod+z', () => session.undo(), OUTSIDE_TEXT);
   useHotkeys('mod+shift+z, mod+y', () => session.redo(), OUTSIDE_TEXT);
   useHotkeys('shift+slash, ?', () => open('keys'), { useKey: true });
-  const worst = (marks: 'brief' | 'all') => analysis.findings.find(({ area }) => marks === 'all' || area === marks)?.level;
+  const worst = (marks: readonly Area[] | 'all') => analysis.findings.find(({ area }) => marks === 'all' || marks.includes(area))?.level;
 
   return (
     <Flex direction="column" height="100dvh" css={{ '@media print': { height: 'auto' } }}>

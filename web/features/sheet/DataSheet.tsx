@@ -17,7 +17,12 @@ const NAMES: Readonly<Record<string, readonly [string, string]>> = {
   sensitivityMvPerPa: ['Sensitivity', 'mV/Pa'], selfNoiseDbaSpl: ['Self-noise', 'dB(A)'], maxSpl: ['Maximum SPL', 'dB'], sourceOhms: ['Source resistance', 'Ω'], inputOhms: ['Input resistance', 'Ω'],
   maxInDbu: ['Maximum input', 'dBu'], maxOutDbu: ['Maximum output', 'dBu'], dbu: ['EIN', 'dBu'], ownNoiseDbu: ['Own noise', 'dBu'], outputNoiseDbu: ['Output noise', 'dBu'],
   dynamicRangeDba: ['Dynamic range', 'dB(A)'], fullScaleDbu: ['0 dBFS leaves as', 'dBu'], maxPayloadGbps: ['Highest load', 'Gb/s'], levelDbu: ['Output level', 'dBu'], levelDbfs: ['Level', 'dBFS'],
+  sensorWidthMm: ['sensor width at 16:9', 'mm'], sensorHeightMm: ['sensor height at 16:9', 'mm'], recordLimitMin: ['own recording ends after', 'min'], afterMin: ['sleeps after', 'min'], lastsMin: ['battery lasts', 'min'], dbaSpl: ['focus motor at 0.3 m', 'dB(A)'],
+  keyers: ['keyers', ''], resizingKeyers: ['keyers that make smaller', ''], boxes: ['small pictures beside them', ''], capacityGb: ['capacity', 'GB'], writeMBps: ['writes', 'MB/s'], maxFileGb: ['largest file', 'GB'], budget: ['work it can do', '1080p30'], hardwareEncodes: ['encodes in hardware', ''],
 };
+
+/** Parts of a device itself, as they are read before a figure. */
+const OWNERS: Readonly<Record<string, string>> = { camera: 'Camera', mixes: 'Mixing', storage: 'Drive', work: 'Computer' };
 
 const figuresIn = (value: unknown, path: string[], found: { path: string[]; value: number | null }[]): void => {
   if (typeof value !== 'object' || value === null) return;
@@ -29,10 +34,11 @@ const figuresIn = (value: unknown, path: string[], found: { path: string[]; valu
 
 const figuresOf = (model: Model): Figure[] => {
   const found: { path: string[]; value: number | null }[] = [];
-  figuresIn({ ports: model.ports, routes: model.routes }, [], found);
+  const { ports, routes, camera, mixes, storage, work } = model;
+  figuresIn({ ports, routes, camera, mixes, storage, work }, [], found);
   return found.map(({ path, value }) => {
     const [name, unit] = NAMES[path.at(-1) ?? ''] ?? ['', ''];
-    const owner = path[0] === 'ports' ? model.ports[path[1] ?? '']?.name : path[1];
+    const owner = path[0] === 'ports' ? model.ports[path[1] ?? '']?.name : path[0] === 'routes' ? path[1] : OWNERS[path[0] ?? ''];
     return { path: path.join('.'), label: `${owner ?? ''}: ${name}`, unit, value };
   });
 };

@@ -1,8 +1,7 @@
-import { focalForMm, type Framing } from '../../framing';
+import { cropAt, focalForMm, type Framing } from '../../framing';
 import { figure } from '../../explain/sum';
 import { entry } from '../../rig';
-import { isFormatText, parseFormat } from '../../units';
-import { cropAt } from '../../framing';
+import { isFormatText, parseFormat, rateToHz } from '../../units';
 import type { Fix } from '../rule';
 import { setFix, shotRule, steppedNear } from '../rule-of';
 
@@ -19,7 +18,9 @@ const modesThatFit = (framing: Framing): { control: string; value: string; label
   const choice = control === undefined ? undefined : entry(device.model.controls, control);
   if (!camera || control === undefined || choice?.type !== 'choice' || format === null || distanceForWantedM === null || shot.furthestM === null) return [];
   const { furthestM } = shot;
-  return choice.options.flatMap(({ value, label }) => {
+  // The mode nearest in rate to the present one first.
+  const offRate = (value: string): number => (isFormatText(value) ? Math.abs(rateToHz(parseFormat(value).rate) - rateToHz(format.rate)) : Infinity);
+  return [...choice.options].sort((a, b) => offRate(a.value) - offRate(b.value)).flatMap(({ value, label }) => {
     if (!isFormatText(value)) return [];
     const other = parseFormat(value);
     const fits = other.scan === 'p' && other.height >= 1080 && (distanceForWantedM / crop) * cropAt(camera, other) <= furthestM && cropAt(camera, other) < crop;

@@ -1,10 +1,7 @@
-import type { Framing } from '../../framing';
+import { FRAME_TOLERANCE, type Framing } from '../../framing';
 import { figure } from '../../explain/sum';
 import type { Fix } from '../rule';
 import { setFix, shotRule, steppedNear } from '../rule-of';
-
-/** How far a frame may be from what is wanted before it is another shot. */
-export const FRAME_TOLERANCE = 0.15;
 
 /** The focal length that gives the shot from where the camera stands. */
 const zoom = ({ device, shot, camera, focalForWantedMm, focalMm }: Framing): Fix[] => {

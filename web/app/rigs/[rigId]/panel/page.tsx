@@ -1,0 +1,1 @@
+export { PanelView as default } from '@/features/panel/PanelView';

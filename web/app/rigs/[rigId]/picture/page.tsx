@@ -1,0 +1,1 @@
+export { PictureView as default } from '@/features/picture/PictureView';
