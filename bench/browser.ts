@@ -2,6 +2,10 @@ import { chromium } from '@playwright/test';
 import { rigToJson, type Rig } from '@echo-loom/core';
 import { Application } from '../e2e/application';
 
+/** Edits that are thrown away while the browser compiles, and those that count. */
+const WARM_UP = 8;
+const EDITS = 100;
+
 /** From an edit in the real browser until its reading has been drawn, on one rig. Needs a build and a database. */
 export const editToReading = async (rig: Rig, loopMs: number): Promise<void> => {
   const application = await Application.open(false);
@@ -13,7 +17,7 @@ export const editToReading = async (rig: Rig, loopMs: number): Promise<void> => 
     await page.locator('[data-item="device:mic-1-0"]').click();
     const field = page.getByLabel('Distance from the mouth');
     const times: number[] = [];
-    for (let n = 0; n < 30; n++) {
+    for (let n = 0; n < WARM_UP + EDITS; n++) {
       await field.focus();
       // The arrow key steps the distance; the reading beside the microphone must change.
       times.push(await page.evaluate(async () => {
@@ -25,7 +29,7 @@ export const editToReading = async (rig: Rig, loopMs: number): Promise<void> => 
         return performance.now() - start;
       }));
     }
-    const sorted = times.slice(5).sort((a, b) => a - b);
+    const sorted = times.slice(WARM_UP).sort((a, b) => a - b);
     const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
     console.log(`edit to reading in the browser, ${Object.keys(rig.devices).length} devices: ${at(0.5).toFixed(0)} ms median, ${at(0.95).toFixed(0)} ms at the 95th percentile, ${(at(0.5) / loopMs).toFixed(2)} yardsticks`);
   } finally {

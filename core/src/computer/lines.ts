@@ -1,8 +1,8 @@
-import type { DeviceNode } from '../graph';
+import type { DeviceNode, PortNode } from '../graph';
 import type { Measured } from '../measure';
 import { numberSetting, type Storage } from '../rig';
 import { gbPerHour, hoursThatFit, SOUND_CHANNEL_MBPS, writeMBps } from '../storage';
-import { ByDevice, deliverableFor, deliverableOf } from './work';
+import { deliverableFor, deliverableOf } from './work';
 
 /** Something that flows to a drive or up the line. */
 export interface Flow {
@@ -28,28 +28,64 @@ export interface DriveLoad {
 
 const total = (flows: readonly Flow[]): number => flows.reduce((sum, { mbps }) => sum + mbps, 0);
 
+/** A file or picture as it was found; its name is made when it is asked for. */
+interface Seed {
+  readonly end: PortNode;
+  /** Whose file it is, where each source has its own */
+  readonly source: PortNode | null;
+  readonly mbps: number;
+}
+
+/** One drive's load. Its flows are named only when somebody looks. */
+class Load implements DriveLoad {
+  readonly mbps: number;
+  constructor(readonly node: DeviceNode, readonly storage: Storage, private readonly seeds: readonly Seed[]) {
+    this.mbps = seeds.reduce((sum, { mbps }) => sum + mbps, 0);
+  }
+  get flows(): readonly Flow[] {
+    return this.seeds.map(({ end, source, mbps }) => ({ label: end.device === this.node ? end.port.name : source ? `${end.device.device.name}: ${source.device.device.name}` : end.device.device.name, mbps }));
+  }
+  get writeMBps(): number {
+    return writeMBps(this.mbps);
+  }
+  get gbPerHour(): number {
+    return gbPerHour(this.mbps);
+  }
+  get hours(): number | null {
+    return this.storage.capacityGb === null || this.mbps === 0 ? null : hoursThatFit(this.storage.capacityGb, this.mbps);
+  }
+}
+
 /** Files that computers write: one for a programme, one for each picture, one for each voice; and pictures that recorders and recording switchers write. */
-const flowsByDevice = (measured: Measured): ByDevice<Flow> => {
-  const found = new ByDevice<Flow>();
+const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly Seed[]> => {
+  const found = new Map<DeviceNode, Seed[]>();
+  const seen = new Set<number>();
+  const ports = measured.graph.ports.length;
+  const put = (node: DeviceNode, seed: Seed): void => {
+    const key = seed.end.index * (ports + 1) + (seed.source ? seed.source.index + 1 : 0);
+    if (seen.has(key)) return;
+    seen.add(key);
+    const seeds = found.get(node);
+    if (seeds) seeds.push(seed);
+    else found.set(node, [seed]);
+  };
+  const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
   for (const { signal, last, end, source } of measured.traced.threads) {
-    const { storage } = end.device.device.model;
+    const { storage, kind } = end.device.device.model;
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
-      if (signal === 'picture' && measured.picture[last.index]?.format) found.put(end.device, input.id, { label: input.port.name, mbps: numberSetting(end.device.device, storage.bitrateControl) ?? 0 });
+      if (signal === 'picture' && measured.picture[last.index]?.format) put(end.device, { end: input, source: null, mbps: numberSetting(end.device.device, storage.bitrateControl) ?? 0 });
       continue;
     }
-    if (last.via.by !== 'link' || end.device.device.model.kind !== 'recording') continue;
-    const deliverable = deliverableFor(measured, end.device);
+    if (kind !== 'recording' || last.via.by !== 'link') continue;
+    let deliverable = deliverables.get(end.device);
+    if (deliverable === undefined) deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
     if (!deliverable) continue;
     const writer = last.via.link.from.device;
-    const { name } = end.device.device;
     if (deliverable.what === 'voice tracks') {
-      if (signal === 'sound') found.put(writer, `${end.device.id} ${source.index}`, { label: `${name}: ${source.device.device.name}`, mbps: SOUND_CHANNEL_MBPS });
-    } else if (signal === 'picture' && deliverable.bitrateMbps !== null) {
-      const apart = deliverable.what === 'camera recordings';
-      found.put(writer, apart ? `${end.device.id} ${source.device.id}` : end.device.id, { label: apart ? `${name}: ${source.device.device.name}` : name, mbps: deliverable.bitrateMbps });
-    }
+      if (signal === 'sound') put(writer, { end, source, mbps: SOUND_CHANNEL_MBPS });
+    } else if (signal === 'picture' && deliverable.bitrateMbps !== null) put(writer, { end, source: deliverable.what === 'camera recordings' ? source : null, mbps: deliverable.bitrateMbps });
   }
   return found;
 };
@@ -64,14 +100,10 @@ export const driveLoads = (measured: Measured): readonly DriveLoad[] => {
 };
 
 const makeLoads = (measured: Measured): readonly DriveLoad[] => {
-  const all = flowsByDevice(measured);
-  return [...measured.graph.devices.values()].flatMap((node) => {
-    const { storage } = node.device.model;
-    if (!storage) return [];
-    const flows = all.of(node);
-    const mbps = total(flows);
-    return [{ node, storage, flows, mbps, writeMBps: writeMBps(mbps), gbPerHour: gbPerHour(mbps), hours: storage.capacityGb === null || mbps === 0 ? null : hoursThatFit(storage.capacityGb, mbps) }];
-  });
+  const seeds = seedsByDevice(measured);
+  const loads: DriveLoad[] = [];
+  for (const node of measured.graph.devices.values()) if (node.device.model.storage) loads.push(new Load(node, node.device.model.storage, seeds.get(node) ?? []));
+  return loads;
 };
 
 /** What a call sends up for one guest. @unit Mb/s, typical of 720p */
@@ -86,12 +118,22 @@ export interface Uplink {
   readonly lineMbps: number | null;
 }
 
+const uplinksKnown = new WeakMap<Measured['traced'], Uplink>();
+
+/** What goes up the line: streams at the bitrate the brief asks for, and what callers are sent. */
 export const uplinkOf = (measured: Measured): Uplink => {
-  const flows = new Map<string, Flow>();
+  const made = uplinksKnown.get(measured.traced) ?? makeUplink(measured);
+  uplinksKnown.set(measured.traced, made);
+  return made;
+};
+
+const makeUplink = (measured: Measured): Uplink => {
+  const flows = new Map<DeviceNode, Flow>();
   for (const { end, signal } of measured.traced.threads) {
     const { kind } = end.device.device.model;
-    if (kind === 'stream' && signal === 'picture') flows.set(end.device.id, { label: end.device.device.name, mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0 });
-    if (kind === 'call') flows.set(end.device.id, { label: end.device.device.name, mbps: CALL_MBPS });
+    if ((kind !== 'stream' && kind !== 'call') || flows.has(end.device)) continue;
+    if (kind === 'call') flows.set(end.device, { label: end.device.device.name, mbps: CALL_MBPS });
+    else if (signal === 'picture') flows.set(end.device, { label: end.device.device.name, mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0 });
   }
   const list = [...flows.values()];
   return { flows: list, mbps: total(list), lineMbps: measured.rig.brief?.uplinkMbps ?? null };

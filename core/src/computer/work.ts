@@ -49,58 +49,66 @@ interface Encode {
   readonly units: number;
 }
 
-/** What belongs to each device, gathered in one walk however many computers there are. */
-export class ByDevice<T> {
-  private readonly kept = new Map<DeviceNode, Map<string, T>>();
-  put(node: DeviceNode, key: string, item: T): void {
-    const items = this.kept.get(node) ?? new Map<string, T>();
-    this.kept.set(node, items.set(key, item));
+/** What belongs to each computer, gathered in one walk however many computers there are. */
+class ByDevice<Key, T> {
+  private readonly kept = new Map<DeviceNode, Map<Key, T>>();
+  private itemsOf(node: DeviceNode): Map<Key, T> {
+    let items = this.kept.get(node);
+    if (!items) this.kept.set(node, (items = new Map<Key, T>()));
+    return items;
+  }
+  put(node: DeviceNode, key: Key, make: () => T): void {
+    const items = this.itemsOf(node);
+    if (!items.has(key)) items.set(key, make());
   }
   of(node: DeviceNode): T[] {
     return [...(this.kept.get(node)?.values() ?? [])];
   }
 }
 
-const encodes = (measured: Measured): ByDevice<Encode> => {
-  const found = new ByDevice<Encode>();
+const encodes = (measured: Measured): ByDevice<number, Encode> => {
+  const found = new ByDevice<number, Encode>();
   const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
+  const ports = measured.graph.ports.length;
   for (const { signal, last, end, source } of measured.traced.threads) {
     if (signal !== 'picture' || last.via.by !== 'link') continue;
     const node = last.via.link.from.device;
     const format = node.device.model.work && measured.picture[last.index]?.format;
     if (!format) continue;
-    if (!deliverables.has(end.device)) deliverables.set(end.device, deliverableFor(measured, end.device));
-    const deliverable = deliverables.get(end.device);
+    let deliverable = deliverables.get(end.device);
+    if (deliverable === undefined) deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
     if (!deliverable) continue;
     // A file per picture is an encode per picture; a programme is one, however many pictures are in it.
-    const apart = deliverable.what === 'camera recordings';
-    const delivered = deliverable.format !== null && !apart ? parseFormat(deliverable.format) : format;
-    found.put(node, apart ? `${end.device.id} ${source.device.id}` : end.device.id, { label: apart ? `${source.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec: deliverable.codec, units: units(delivered) });
+    const { what, codec, format: asked } = deliverable;
+    const apart = what === 'camera recordings';
+    found.put(node, end.index * (ports + 1) + (apart ? source.index + 1 : 0), () => ({ label: apart ? `${source.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec, units: units(asked !== null && !apart ? parseFormat(asked) : format) }));
   }
   return found;
 };
 
 /** Pictures that come into computers over USB and from calls, and the programmes put together in them. */
-const captures = (measured: Measured): ByDevice<WorkItem> => {
-  const found = new ByDevice<WorkItem>();
+const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
+  const found = new ByDevice<DeviceNode, WorkItem>();
   for (const stage of measured.traced.stages) {
+    if (stage.signal !== 'picture' || !stage.parent) continue;
     const node = stage.at.device;
-    if (stage.signal !== 'picture' || !stage.parent || !node.device.model.work) continue;
+    if (!node.device.model.work) continue;
     const figures = measured.picture[stage.index];
-    if (!figures?.format) continue;
+    const format = figures?.format;
+    if (!format) continue;
     if (stage.via.by === 'route') {
-      const isProgramme = stage.at.port.family === 'software' && stage.at.links.length > 0 && stage.via.route.route.picture?.does === 'house format' && stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
-      if (isProgramme) found.put(node, 'programme', { what: 'programme', label: 'The programme put together', units: units(figures.format) * COST.mix });
+      const isProgramme = stage.at.port.family === 'software' && stage.via.route.route.picture?.does === 'house format' && stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
+      if (isProgramme) found.put(node, node, () => ({ what: 'programme', label: 'The programme put together', units: units(format) * COST.mix }));
       continue;
     }
     // A hub passes several streams on; each is made by the device before it.
     let maker = stage.parent;
     while (maker.parent && maker.at.device.device.model.kind === 'hub') maker = maker.parent;
-    const { id, device } = maker.at.device;
-    const isCall = CALLS.has(device.model.kind);
+    const isCall = CALLS.has(maker.at.device.device.model.kind);
     if (stage.at.port.family !== 'usb' && !isCall) continue;
     const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
-    found.put(node, id, { what: isCall ? 'call' : 'capture', label: device.name, units: units(figures.format) * cost });
+    const { name } = maker.at.device.device;
+    found.put(node, maker.at.device, () => ({ what: isCall ? 'call' : 'capture', label: name, units: units(format) * cost }));
   }
   return found;
 };

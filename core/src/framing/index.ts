@@ -62,9 +62,20 @@ export interface Framing {
   readonly asks: readonly string[];
 }
 
+const sourcesKnown = new WeakMap<Measured['traced'], readonly Stage[]>();
+
+/** Where pictures begin, one stage an output; kept as long as the analysis is. */
+export const pictureSources = (measured: Measured): readonly Stage[] => {
+  const known = sourcesKnown.get(measured.traced);
+  if (known) return known;
+  const sources = measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture');
+  sourcesKnown.set(measured.traced, sources);
+  return sources;
+};
+
 /** The stage where a device's picture begins: of several outputs, the one with a plug in it. */
 export const pictureSource = (measured: Measured, deviceId: string): Stage | undefined => {
-  const sources = measured.traced.stages.filter((stage) => stage.via.by === 'source' && stage.signal === 'picture' && stage.at.device.id === deviceId);
+  const sources = pictureSources(measured).filter((stage) => stage.at.device.id === deviceId);
   return sources.find((stage) => stage.at.links.length > 0) ?? sources[0];
 };
 

@@ -144,11 +144,45 @@ const linksInOrder = (links: Rig['links']): readonly (readonly [string, Link])[]
   return sorted;
 };
 
+/** Where the ends of every link stand, as positions in the lists of devices and of their models' ports: four numbers a link. */
+interface Places {
+  readonly ids: readonly string[];
+  readonly models: readonly Model[];
+  readonly at: Int32Array;
+}
+
+/** By the collection of links. Most edits change neither links nor models, and then nothing has to be looked up by name again. */
+const knownPlaces = new WeakMap<Rig['links'], Places>();
+const isStill = ({ ids, models }: Places, devices: readonly (readonly [string, Device])[]): boolean =>
+  ids.length === devices.length && devices.every(([id, device], index) => ids[index] === id && models[index] === device.model);
+
+const placesOf = (links: Rig['links'], devices: readonly (readonly [string, Device])[]): Int32Array => {
+  const known = knownPlaces.get(links);
+  if (known && isStill(known, devices)) return known.at;
+  const position = new Map(devices.map(([id], index) => [id, index]));
+  const sorted = linksInOrder(links);
+  const at = new Int32Array(sorted.length * 4);
+  const put = (end: End, place: number): void => {
+    const device = position.get(end.deviceId) ?? -1;
+    const model = devices[device]?.[1].model;
+    at[place] = device;
+    at[place + 1] = model ? (portsOf(model).at.get(end.portId) ?? -1) : -1;
+  };
+  sorted.forEach(([, link], index) => {
+    put(link.from, index * 4);
+    put(link.to, index * 4 + 2);
+  });
+  knownPlaces.set(links, { ids: devices.map(([id]) => id), models: devices.map(([, device]) => device.model), at });
+  return at;
+};
+
 /** @param rig consistent: every link's ends exist */
 export const compile = (rig: Rig): Graph => {
   const devices = new Map<string, Omit<DeviceNode, 'ports'> & { readonly ports: CompiledPorts }>();
   const ports: PortNode[] = [];
-  for (const [id, device] of inOrder(rig.devices)) {
+  const ordered = inOrder(rig.devices);
+  const portLists: CompiledPort[][] = [];
+  for (const [id, device] of ordered) {
     const index = portsOf(device.model);
     const routes = routesByPort(device.model);
     const node = { id, device, ports: new CompiledPorts(index.at) };
@@ -157,18 +191,20 @@ export const compile = (rig: Rig): Graph => {
       node.ports.list.push(portNode);
       ports.push(portNode);
     }
+    portLists.push(node.ports.list);
     devices.set(id, node);
   }
-  const at = (end: End) => devices.get(end.deviceId)?.ports.get(end.portId);
+  const places = placesOf(rig.links, ordered);
+  const portAt = (place: number): CompiledPort | undefined => portLists[places[place] ?? -1]?.[places[place + 1] ?? -1];
   const links = new Map<string, LinkEdge>();
-  for (const [id, link] of linksInOrder(rig.links)) {
-    const from = at(link.from);
-    const to = at(link.to);
-    if (!from || !to) continue;
+  linksInOrder(rig.links).forEach(([id, link], index) => {
+    const from = portAt(index * 4);
+    const to = portAt(index * 4 + 2);
+    if (!from || !to) return;
     const edge = new CompiledLink(id, link, from, to);
     links.set(id, edge);
     from.plug(edge);
     to.plug(edge);
-  }
+  });
   return { devices, ports, links };
 };

@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import { READINGS, READING_UNITS } from './readings';
 import type { Grouping } from './rows';
 import { useLoomView } from './view';
@@ -13,7 +14,7 @@ interface Props {
 }
 
 /** Above the chart: what the figures on the threads say, how rows are grouped, and the next thing to do. */
-export const LoomBar = ({ grouping, hasFindings, onConnect, onStep }: Props) => {
+export const LoomBar = memo(function LoomBar({ grouping, hasFindings, onConnect, onStep }: Props) {
   const view = useLoomView();
   return (
     <Flex align="center" gap="3" px="4" py="2" wrap="wrap" className="screen-only">
@@ -45,4 +46,4 @@ export const LoomBar = ({ grouping, hasFindings, onConnect, onStep }: Props) => 
       </Flex>
     </Flex>
   );
-};
+});

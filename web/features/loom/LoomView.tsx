@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { AddDevice } from '@/features/menu/AddDevice';
 import { Connect } from '@/features/menu/Connect';
@@ -15,7 +15,7 @@ import { itemOf, sameItem, useLoomView, type Item } from './view';
 
 /** The home view of a rig: a chart to read, from source to destination, with its findings in their places. */
 export const LoomView = () => {
-  const { run } = useRigSession();
+  const { run, store } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const view = useLoomView();
   const { selected, select, dialog, open } = view;
@@ -25,36 +25,41 @@ export const LoomView = () => {
   const chart = useRef<HTMLDivElement>(null);
 
   const shown: Item | null = selected && (selected.kind === 'device' ? analysis.graph.devices.has(selected.id) : analysis.graph.links.has(selected.id)) ? selected : null;
-  const openSheet = (item: Item) => {
+  // The chart is drawn first: the sheet beside it may follow an instant later.
+  const later = useDeferredValue(analysis);
+  const openSheet = useCallback((item: Item) => {
     select(item);
     setSheet(({ opening }) => ({ open: true, opening: opening + 1 }));
-  };
-  const closeSheet = () => {
+  }, [select]);
+  const closeSheet = useCallback(() => {
     setSheet(({ opening }) => ({ open: false, opening }));
-    const key = shown && `${shown.kind}:${shown.id}`;
-    if (key) requestAnimationFrame(() => chart.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(key)}"]`)?.focus());
-  };
-  const connect = (deviceId: string | null, portId: string | null) => {
-    setConnectFrom({ deviceId, portId });
+    const item = useLoomView.getState().selected;
+    if (item) requestAnimationFrame(() => chart.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(`${item.kind}:${item.id}`)}"]`)?.focus());
+  }, []);
+  const connect = useCallback((portId: string | null) => {
+    const item = useLoomView.getState().selected;
+    setConnectFrom({ deviceId: item?.kind === 'device' ? item.id : null, portId });
     open('connect');
-  };
-  const stepFinding = (by: 1 | -1) => {
-    const items = analysis.findings.map((finding) => itemOf(analysis, finding)).filter((item): item is Item => item !== null);
+  }, [open]);
+  const connectSelected = useCallback(() => connect(null), [connect]);
+  const stepFinding = useCallback((by: 1 | -1) => {
+    const now = store.getState().analysis;
+    const items = now.findings.map((finding) => itemOf(now, finding)).filter((item): item is Item => item !== null);
     const distinct = items.filter((item, index) => items.findIndex((other) => sameItem(item, other)) === index);
-    const here = distinct.findIndex((item) => sameItem(item, shown));
+    const here = distinct.findIndex((item) => sameItem(item, useLoomView.getState().selected));
     const next = distinct[here < 0 ? (by === 1 ? 0 : distinct.length - 1) : (here + by + distinct.length) % distinct.length];
     if (next) {
       select(next);
       setSheet(({ opening }) => ({ open: true, opening }));
     }
-  };
+  }, [select, store]);
   const remove = () => {
     if (!shown) return;
     if (run(shown.kind === 'device' ? { type: 'removeDevice', deviceId: shown.id } : { type: 'disconnect', linkId: shown.id })) select(null);
   };
 
   useHotkeys('a', () => open('add'), { preventDefault: true });
-  useHotkeys('c', () => connect(shown?.kind === 'device' ? shown.id : null, null), { preventDefault: true });
+  useHotkeys('c', connectSelected, { preventDefault: true });
   useHotkeys('delete', remove);
   useHotkeys(['[', 'bracketleft'], () => stepFinding(-1), { useKey: true });
   useHotkeys([']', 'bracketright'], () => stepFinding(1), { useKey: true });
@@ -66,7 +71,7 @@ export const LoomView = () => {
   const isEmpty = analysis.graph.devices.size === 0;
   return (
     <>
-      <LoomBar grouping={layout.grouping} onConnect={() => connect(shown?.kind === 'device' ? shown.id : null, null)} onStep={stepFinding} hasFindings={analysis.findings.length > 0} />
+      <LoomBar grouping={layout.grouping} onConnect={connectSelected} onStep={stepFinding} hasFindings={analysis.findings.length > 0} />
       <Flex flex="1" minH="0" position="relative" ref={chart}>
         {isEmpty ? (
           <Box m="auto" textAlign="center" maxW="42ch" p="6">
@@ -77,7 +82,7 @@ export const LoomView = () => {
         ) : (
           <LoomChart analysis={analysis} layout={layout} reading={view.reading} onOpen={openSheet} />
         )}
-        {sheet.open && shown && <SideSheet analysis={analysis} item={shown} opening={sheet.opening} onClose={closeSheet} onConnect={(portId) => connect(shown.kind === 'device' ? shown.id : null, portId)} />}
+        {sheet.open && shown && <SideSheet analysis={later} item={shown} opening={sheet.opening} onClose={closeSheet} onConnect={connect} />}
       </Flex>
       {dialog === 'add' && <AddDevice rig={analysis.rig} onClose={() => open(null)} />}
       {dialog === 'connect' && <Connect analysis={analysis} deviceId={connectFrom.deviceId} portId={connectFrom.portId} onClose={() => { open(null); setConnectFrom({ deviceId: null, portId: null }); }} />}

@@ -1,13 +1,13 @@
 'use client';
 
-import { inOrder, type Analysis } from '@echo-loom/core';
+import { inOrder } from '@echo-loom/core';
 import { useTheme } from 'next-themes';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { READINGS } from '@/features/loom/readings';
 import { itemOf, useLoomView } from '@/features/loom/view';
 import { VIEWS } from '@/features/rig/views';
-import { useRigSession } from '@/features/rig/RigProvider';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { PickList, type PickGroup } from '@/ui/PickList';
 
@@ -20,13 +20,13 @@ interface Action {
 }
 
 interface Props {
-  readonly analysis: Analysis;
   readonly rigId: string;
   readonly onClose: () => void;
 }
 
 /** Everything by name: actions, views, devices, findings. */
-export const CommandMenu = ({ analysis, rigId, onClose }: Props) => {
+export const CommandMenu = ({ rigId, onClose }: Props) => {
+  const analysis = useRig((state) => state.analysis);
   const session = useRigSession();
   const router = useRouter();
   const view = useLoomView();

@@ -11,25 +11,44 @@ import type { SaveState } from './session';
 
 const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = { saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', gone: 'Deleted' };
 
-/** Rig name, verdict, saved state, undo and redo: always in sight. */
-export const TopLine = ({ rigId }: { readonly rigId: string }) => {
+/** Counts of findings. Drawn again only when one of them changes. */
+const Findings = () => {
+  const stops = useRig((state) => state.analysis.verdict.stops);
+  const warns = useRig((state) => state.analysis.verdict.warns);
+  const notes = useRig((state) => state.analysis.verdict.notes);
+  return <VerdictLine verdict={{ stops, warns, notes }} />;
+};
+
+const Saved = () => {
+  const state = useRig(({ save }) => save.state);
+  return <Text fontSize="sm" color={state === 'waiting' || state === 'gone' ? 'level.stop' : 'ink.soft'} role="status" aria-live="polite" data-save={state}>{SAVE_WORDS[state]}</Text>;
+};
+
+/** Undo and redo, each saying what it would take back or do again. */
+const UndoButtons = () => {
   const session = useRigSession();
+  const undo = useRig((state) => state.undo.undo.at(-1)?.says);
+  const redo = useRig((state) => state.undo.redo.at(-1)?.says);
+  return (
+    <>
+      <IconButton size="sm" variant="ghost" aria-label="Undo" title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`} disabled={undo === undefined} onClick={session.undo}><Undo2 size={16} /></IconButton>
+      <IconButton size="sm" variant="ghost" aria-label="Redo" title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`} disabled={redo === undefined} onClick={session.redo}><Redo2 size={16} /></IconButton>
+    </>
+  );
+};
+
+/** Rig name, verdict, saved state, undo and redo: always in sight. Each part is drawn again by itself, since every edit changes one of them. */
+export const TopLine = ({ rigId }: { readonly rigId: string }) => {
   const name = useRig((state) => state.rig.name);
-  const verdict = useRig((state) => state.analysis.verdict);
-  const save = useRig((state) => state.save);
-  const undo = useRig((state) => state.undo);
   const open = useLoomView((view) => view.open);
-  const nextUndo = undo.undo.at(-1);
-  const nextRedo = undo.redo.at(-1);
   return (
     <Flex as="header" align="center" gap="3" px="3" minH="12" borderBottomWidth="1px" borderColor="rule" wrap="wrap" data-rig={rigId}>
       <Button asChild size="sm" variant="ghost" px="2"><Link href="/" prefetch={false}>Shelf</Link></Button>
       <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">{name}</Text>
-      <VerdictLine verdict={verdict} />
-      <Text fontSize="sm" color={save.state === 'waiting' || save.state === 'gone' ? 'level.stop' : 'ink.soft'} role="status" aria-live="polite" data-save={save.state}>{SAVE_WORDS[save.state]}</Text>
+      <Findings />
+      <Saved />
       <Flex ml="auto" gap="1" className="screen-only">
-        <IconButton size="sm" variant="ghost" aria-label="Undo" title={nextUndo ? `Undo: ${nextUndo.says}` : 'Nothing to undo'} disabled={!nextUndo} onClick={session.undo}><Undo2 size={16} /></IconButton>
-        <IconButton size="sm" variant="ghost" aria-label="Redo" title={nextRedo ? `Redo: ${nextRedo.says}` : 'Nothing to redo'} disabled={!nextRedo} onClick={session.redo}><Redo2 size={16} /></IconButton>
+        <UndoButtons />
         <Button size="sm" variant="ghost" px="2" onClick={() => open('commands')}><Search size={15} /> Find <Text as="kbd" fontSize="xs" color="ink.soft">Ctrl K</Text></Button>
         <ThemeButton />
         <IconButton size="sm" variant="ghost" aria-label="Keys" onClick={() => open('keys')}><CircleHelp size={16} /></IconButton>

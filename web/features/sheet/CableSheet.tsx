@@ -1,11 +1,11 @@
 'use client';
 
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { CABLES, explain, figure, mate, type Analysis, type CableId } from '@echo-loom/core';
+import { CABLES, entry, explain, figure, mate, type Analysis, type CableId } from '@echo-loom/core';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { SumList } from '@/features/findings/SumList';
 import { findingsOn, useLoomView } from '@/features/loom/view';
-import { useRigSession } from '@/features/rig/RigProvider';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { carriedOver } from './carried';
@@ -22,8 +22,9 @@ export const CableSheet = ({ analysis, linkId }: Props) => {
   const { run } = useRigSession();
   const select = useLoomView((view) => view.select);
   const edge = analysis.graph.links.get(linkId);
-  if (!edge) return null;
-  const { cable } = edge.link;
+  const link = useRig((state) => entry(state.rig.links, linkId));
+  if (!edge || !link) return null;
+  const { cable } = link;
   const findings = findingsOn(analysis, { kind: 'link', id: linkId });
   const mating = mate(edge.from.port, edge.to.port);
   const kinds = mating.can ? mating.cables.map((id) => ({ value: id, label: CABLES[id].name })) : [];

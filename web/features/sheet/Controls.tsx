@@ -1,19 +1,16 @@
 'use client';
 
 import { Flex, Switch } from '@chakra-ui/react';
-import { settingOf, type Control, type ControlValue, type Device } from '@echo-loom/core';
-import { useRigSession } from '@/features/rig/RigProvider';
+import { entry, settingOf, type Control, type ControlValue } from '@echo-loom/core';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 
-interface Props {
-  readonly deviceId: string;
-  readonly device: Device;
-}
-
 /** Everything a person can turn on a device. */
-export const Controls = ({ deviceId, device }: Props) => {
+export const Controls = ({ deviceId }: { readonly deviceId: string }) => {
   const { run } = useRigSession();
+  const device = useRig((state) => entry(state.rig.devices, deviceId));
+  if (!device) return null;
   const control = (id: string, control: Control) => {
     const value = settingOf(device, id);
     const set = (next: ControlValue | null) => next !== null && run({ type: 'setControl', deviceId, control: id, value: next });

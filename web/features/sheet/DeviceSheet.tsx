@@ -40,7 +40,7 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
       <Text fontSize="sm" color="ink.soft" mt="1.5">{device.model.about}</Text>
       {findings.length > 0 && <Flex direction="column" gap="2.5" mt="3">{findings.map((finding, index) => <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />)}</Flex>}
       {carried.length > 0 && <Section title="Carries"><Carries analysis={analysis} stages={carried} /></Section>}
-      {Object.keys(device.model.controls).length > 0 && <Section title="Settings"><Controls deviceId={deviceId} device={device} /></Section>}
+      {Object.keys(device.model.controls).length > 0 && <Section title="Settings"><Controls deviceId={deviceId} /></Section>}
       <Section title="Belongs to">
         <Flex direction="column" gap="1.5">
           <ChoiceField label="Person" value={device.personId ?? NOBODY} options={owners(analysis.rig.people, 'Nobody')} onChoose={(id) => assign(id || null, device.placeId)} />

@@ -2,12 +2,13 @@
 
 import { Box, CloseButton, Flex } from '@chakra-ui/react';
 import type { Analysis } from '@echo-loom/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { useLoomView, type Item } from '@/features/loom/view';
 import { CableSheet } from './CableSheet';
 import { DeviceSheet } from './DeviceSheet';
 
 interface Props {
+  /** May be one edit behind while the chart is drawn first; what is edited here reads the rig itself */
   readonly analysis: Analysis;
   readonly item: Item;
   /** Grows with every opening, so that the sheet takes the focus each time */
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** What is known of the selected device or cable, and everything that can be done with it. */
-export const SideSheet = ({ analysis, item, opening, onClose, onConnect }: Props) => {
+export const SideSheet = memo(function SideSheet({ analysis, item, opening, onClose, onConnect }: Props) {
   const sheet = useRef<HTMLElement>(null);
   const select = useLoomView((view) => view.select);
   useEffect(() => {
@@ -33,4 +34,4 @@ export const SideSheet = ({ analysis, item, opening, onClose, onConnect }: Props
       {item.kind === 'device' ? <DeviceSheet key={item.id} analysis={analysis} deviceId={item.id} onConnect={onConnect} /> : <CableSheet key={item.id} analysis={analysis} linkId={item.id} />}
     </Box>
   );
-};
+});

@@ -9,8 +9,16 @@ export interface Conversion {
   readonly to: Format;
 }
 
-/** Every change of format on the way of a picture, once for each input and format it leaves in. */
-export const conversions = (measured: Measured): Conversion[] => {
+const known = new WeakMap<Measured['traced'], readonly Conversion[]>();
+
+/** Every change of format on the way of a picture, once for each input and format it leaves in; kept as long as the analysis is. */
+export const conversions = (measured: Measured): readonly Conversion[] => {
+  const found = known.get(measured.traced) ?? findConversions(measured);
+  known.set(measured.traced, found);
+  return found;
+};
+
+const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();
   const found: Conversion[] = [];
   for (const stage of measured.traced.stages) {

@@ -1,3 +1,4 @@
+import { pictureSources } from '../../framing';
 import { choiceSetting, CODINGS, entry, BEST_THAT_FITS } from '../../rig';
 import { pictureRule, setFix } from '../rule-of';
 
@@ -6,7 +7,7 @@ export const lessColour = pictureRule('picture.less-colour', {
   why: 'Edges of saturated colour fray, and a key cut out of it is ragged.',
   remedy: 'Send 4:2:2 or RGB where the link carries it.',
   source: 'handbook 3-picture, formats: chroma',
-}, (measured) => measured.traced.stages.filter((stage) => stage.via.by === 'source' && stage.at.links.length > 0 && measured.picture[stage.index]?.coding?.chroma === '4:2:0').map((stage) => ({
+}, (measured) => pictureSources(measured).filter((stage) => stage.at.links.length > 0 && measured.picture[stage.index]?.coding?.chroma === '4:2:0').map((stage) => ({
   level: 'note', about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index }, title: 'A quarter of the colour',
   says: `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a key or small coloured text. Send 4:2:2 or RGB if the link carries it.`,
 })), {

@@ -18,11 +18,23 @@ const boxesOf = (thread: Thread): DeviceNode[] => {
   return [...boxes];
 };
 
+/** How many boxes each stage has behind it, up to what uses the picture; counted along the tree, since most rows are short. */
+const countBoxes = ({ stages }: Measured['traced']): Uint8Array => {
+  const counts = new Uint8Array(stages.length);
+  for (const { index, signal, parent, via, at } of stages) {
+    if (signal !== 'picture' || !parent) continue;
+    const { kind } = at.device.device.model;
+    counts[index] = (counts[parent.index] ?? 0) + (via.by === 'link' && BETWEEN.has(kind) ? 1 : 0);
+  }
+  return counts;
+};
+
 /** The longest row of boxes of each source that has many. */
 const rows = (measured: Measured): Map<DeviceNode, DeviceNode[]> => {
   const found = new Map<DeviceNode, DeviceNode[]>();
+  const counts = countBoxes(measured.traced);
   for (const thread of measured.traced.threads) {
-    if (thread.signal !== 'picture') continue;
+    if (thread.signal !== 'picture' || (counts[thread.last.index] ?? 0) < MANY) continue;
     const boxes = boxesOf(thread);
     if (boxes.length >= MANY && boxes.length > (found.get(thread.source.device)?.length ?? 0)) found.set(thread.source.device, boxes);
   }

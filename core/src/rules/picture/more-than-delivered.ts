@@ -1,4 +1,4 @@
-import { framings } from '../../framing';
+import { framings, pictureSources } from '../../framing';
 import type { Measured } from '../../measure';
 import { parseFormat } from '../../units';
 import { nameOf } from '../places';
@@ -16,7 +16,7 @@ export const moreThanDelivered = pictureRule('picture.more-than-delivered', {
   const delivered = largest(measured);
   if (delivered === 0 || measured.rig.houseRules.captureSize !== '2160p throughout') return [];
   const cut = new Set(framings(measured).filter(({ shot }) => shot.punchIn > 1).map(({ shot }) => shot.deviceId));
-  return measured.traced.stages.filter((stage) => stage.via.by === 'source' && stage.signal === 'picture' && stage.at.links.length > 0 && !cut.has(stage.at.device.id) && (measured.picture[stage.index]?.format?.height ?? 0) > delivered).map((stage) => ({
+  return pictureSources(measured).filter((stage) => stage.at.links.length > 0 && !cut.has(stage.at.device.id) && (measured.picture[stage.index]?.format?.height ?? 0) > delivered).map((stage) => ({
     level: 'note', about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index }, title: 'Larger than anything delivered',
     says: `${nameOf(stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} lines and at most ${delivered} are delivered. Send less, or plan a cut into it.`,
   }));

@@ -71,6 +71,6 @@ ruleCases('picture.compressed', {
 });
 
 ruleCases('picture.small-socket', {
-  valid: { 'a full-size socket': camera().build() },
-  invalid: { 'a micro HDMI socket': { rig: camera({ camera: 'camera-mirrorless', cameraSettings: { 'overlays-off': true } }).build(), level: 'note', says: /Clamp the cable/ } },
+  valid: { 'a full-size socket': camera().build(), 'a clamp that holds it': camera({ camera: 'camera-mirrorless', cameraSettings: { 'overlays-off': true, 'clamp': true } }).build() },
+  invalid: { 'a micro HDMI socket': { rig: camera({ camera: 'camera-mirrorless', cameraSettings: { 'overlays-off': true } }).build(), level: 'note', says: /Clamp the cable/, fixes: ['Clamp the cable of Camera'] } },
 });

@@ -1,21 +1,28 @@
 import { choiceSetting } from '../../rig';
-import type { Stage } from '../../graph';
+import type { LinkEdge, Stage } from '../../graph';
 import type { Measured } from '../../measure';
 import { nameOf, sourceOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 
+interface Misread {
+  readonly stage: Stage;
+  readonly sent: string;
+  readonly read: string;
+  readonly control: string;
+}
+
 /** Arrivals of a picture at an input that is told to read it in the other range, once for each cable. */
-const misread = (measured: Measured): { stage: Stage; sent: string; read: string; control: string }[] => {
-  const seen = new Set<string>();
-  return measured.traced.stages.flatMap((stage) => {
+const misread = (measured: Measured): Misread[] => {
+  const found = new Map<LinkEdge, Misread>();
+  for (const stage of measured.traced.stages) {
+    if (stage.signal !== 'picture' || stage.via.by !== 'link') continue;
     const { port, device } = stage.at;
+    if (port.family !== 'picture' || port.rangeControl === undefined || found.has(stage.via.link)) continue;
     const sent = measured.picture[stage.index]?.coding?.range;
-    if (stage.via.by !== 'link' || port.family !== 'picture' || !port.rangeControl || !sent || seen.has(stage.via.link.id)) return [];
     const read = choiceSetting(device.device, port.rangeControl);
-    if (read === undefined || read === 'as signalled' || read === sent) return [];
-    seen.add(stage.via.link.id);
-    return [{ stage, sent, read, control: port.rangeControl }];
-  });
+    if (sent && read !== undefined && read !== 'as signalled' && read !== sent) found.set(stage.via.link, { stage, sent, read, control: port.rangeControl });
+  }
+  return [...found.values()];
 };
 
 export const rangeMisread = pictureRule('picture.range', {

@@ -1,4 +1,5 @@
 import { figure } from '../../explain/sum';
+import { pictureSources } from '../../framing';
 import type { Measured } from '../../measure';
 import { entry, inOrder, type Deliverable } from '../../rig';
 import { parseFormat } from '../../units';
@@ -7,8 +8,7 @@ import { pictureRule } from '../rule-of';
 
 /** Upright pictures that are cut out of lying ones with fewer pixels than they need. */
 const enlarged = (measured: Measured): { id: string; deliverable: Deliverable; times: number; height: number }[] => {
-  const heights = measured.traced.stages.flatMap((stage) => (stage.via.by === 'source' && stage.signal === 'picture' && stage.at.links.length > 0 ? [measured.picture[stage.index]?.format?.height ?? 0] : []));
-  const height = Math.max(0, ...heights);
+  const height = pictureSources(measured).reduce((tallest, stage) => (stage.at.links.length > 0 ? Math.max(tallest, measured.picture[stage.index]?.format?.height ?? 0) : tallest), 0);
   return height === 0 ? [] : inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(([id, deliverable]) => {
     const format = deliverable.format === null ? null : parseFormat(deliverable.format);
     return format && format.height > format.width && format.height > height ? [{ id, deliverable, times: format.height / height, height }] : [];
