@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { rigToJson, build, STARTING_POINTS, type Report } from '@echo-loom/core';
+import { rigToJson, build, RigDraft, STARTING_POINTS, type Report } from '@echo-loom/core';
 
 const root = path.join(__dirname, '..');
 const loom = (...words: string[]) => spawnSync(process.execPath, ['--import', path.join(root, 'node_modules/tsx/dist/loader.mjs'), path.join(root, 'cli/loom.ts'), ...words], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
@@ -39,6 +39,32 @@ describe('bin/loom', () => {
     expect(report.coverage.filter(({ verdict }) => verdict !== 'met').map(({ id }) => id)).toEqual(['person:host:heard', 'person:reader:heard', 'person:reader:hears']);
     expect(report.coverage.find(({ id }) => id === 'person:host:seen')).toMatchObject({ verdict: 'met', thread: 'picture:phone.usb>pictures.in' });
     expect(report.money).toMatchObject({ toPay: 160, left: 140, unknown: [] });
+  });
+  it('prints framing, exposure, bandwidth and reach for programs', () => {
+    const rig = new RigDraft('Worked').person('host', 'Host').do({ type: 'setHouseRules', rules: { chosenFormat: '3840x2160p60' } })
+      .device('full', 'camera-full-frame', { settings: { 'focal-length': 50, 'f-number': 2, 'overlays-off': true } }).device('reduced', 'camera-mirrorless', { settings: { 'focal-length': 35, 'f-number': 2.8 } }).device('best', 'camera-studio', { name: 'Best', settings: { format: 'best that fits' } })
+      .device('capture', 'capture-5g').device('computer', 'computer-laptop').device('files', 'recording-pictures').device('screen', 'display-2160').device('screen-2', 'display-2160')
+      .link('full.hdmi', 'capture.in', 15).link('capture.usb', 'computer.usb-2', 1, 'usb-5g').link('computer.pictures', 'files.in').link('reduced.hdmi', 'screen.in').link('best.hdmi', 'screen-2.in', 10)
+      .shot('full', { personId: 'host', distanceM: 1.6, backgroundM: 1.6, eyeLine: { offsetM: 0.12, distanceM: 0.9, side: 'beside' } }).shot('reduced', { personId: 'host', distanceM: 1.72 }).build();
+    const report = JSON.parse(loom('analyse', write('worked.rig.json', rigToJson(rig)), '--json').stdout) as Report;
+    const [full, reduced] = report.shots;
+    const to2 = (value: number | null | undefined) => Number((value ?? NaN).toFixed(2));
+    expect([full?.distanceForWantedM, full?.blurPercent, full?.eyeLineDeg, reduced?.distanceForWantedM, reduced?.lightNeededLux].map(to2)).toEqual([1.62, 1.13, 7.59, 1.72, 122.5]);
+    const stages = report.threads.find(({ id }) => id.startsWith('picture:full.hdmi'))?.stages ?? [];
+    expect(stages.map(({ picture }) => picture?.payloadGbps).filter((gbps) => gbps != null)).toEqual([3.564]);
+    expect(stages.find(({ port }) => port === 'usb')?.picture?.streamMBps).toBeCloseTo(248.832, 9);
+    expect(report.usb).toEqual([{ linkId: 'capture-usb-to-computer', loadMBps: expect.closeTo(248.832, 9) as number, limitMBps: 400 }]);
+    expect(report.findings.find(({ code }) => code === 'picture.reach')?.sums[0]).toMatchObject({ result: 100, inputs: [{ name: 'length', value: 15 }, { name: 'reach', value: 15 }, {}, {}] });
+    expect(report.negotiated).toMatchObject([{ device: 'best', format: '1080p60', wish: '2160p60', forcedBy: [{ linkId: 'best-hdmi-to-screen-2' }] }]);
+    expect(report.drives.find(({ device }) => device === 'computer')).toMatchObject({ writeMBps: 6.25, gbPerHour: 22.5 });
+  });
+  it('prints scenes, work and uplink of Second Firing', () => {
+    const report = JSON.parse(loom('analyse', path.join(root, 'demo/second-firing.rig.json'), '--json').stdout) as Report;
+    expect(report.scenes.map(({ id, possible, madeAt }) => [id, possible, madeAt])).toEqual([
+      ['hosts', false, ['switcher']], ['wheel', true, []], ['wheel-above', true, ['switcher']], ['slides', true, ['switcher']], ['historian', true, ['computer']], ['kiln', true, []],
+    ]);
+    expect(report.uplink).toEqual({ mbps: 9, lineMbps: 20 });
+    expect(report.work.map(({ device, budget }) => [device, budget])).toEqual([['computer', 24]]);
   });
   it('exits with 0 where nothing stops', () => {
     const solo = STARTING_POINTS.find(({ id }) => id === 'solo-desk');

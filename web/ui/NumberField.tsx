@@ -15,6 +15,8 @@ interface Props {
   /** Whether the field may be left empty, for a figure that is not known */
   readonly mayBeUnknown?: boolean;
   readonly hint?: string;
+  /** Written where the field is empty */
+  readonly whenEmpty?: string;
   /** In the cell of a table: the label is heard and not seen */
   readonly inCell?: boolean;
   readonly onCommit: (value: number | null) => void;
@@ -29,7 +31,7 @@ const read = (text: string): number | null | undefined => {
 };
 
 /** A number with its unit. Takes effect on Enter or when the field is left; arrows step; Escape puts back what was there. */
-export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinity, step = 1, mayBeUnknown = false, hint, inCell = false, onCommit }: Props) => {
+export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinity, step = 1, mayBeUnknown = false, hint, inCell = false, whenEmpty = inCell ? '?' : 'unknown', onCommit }: Props) => {
   const [draft, setDraft] = useState<string | null>(null);
   const text = draft ?? written(value);
   const number = read(text);
@@ -63,7 +65,7 @@ export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinit
       </Field.Label>
       <Flex direction="column" align="end">
         <Flex align="center" gap="1.5">
-          <Input className="figures" size={inCell ? 'xs' : 'sm'} width={inCell ? '56px' : '86px'} px={inCell ? '1.5' : undefined} textAlign="end" inputMode="decimal" placeholder={inCell ? '?' : 'unknown'} value={text} onChange={(event) => setDraft(event.target.value)} onBlur={() => (problem ? setDraft(null) : commit())} onKeyDown={onKeyDown} />
+          <Input className="figures" size={inCell ? 'xs' : 'sm'} width={inCell ? '56px' : '86px'} px={inCell ? '1.5' : undefined} textAlign="end" inputMode="decimal" placeholder={whenEmpty} value={text} onChange={(event) => setDraft(event.target.value)} onBlur={() => (problem ? setDraft(null) : commit())} onKeyDown={onKeyDown} />
           <Text fontSize="xs" color="ink.soft" width={inCell ? undefined : '34px'}>{unit}</Text>
         </Flex>
         {draft !== null && problem && <Field.ErrorText fontSize="xs">{problem}</Field.ErrorText>}

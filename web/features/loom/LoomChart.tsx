@@ -65,6 +65,8 @@ const worstByItem = (analysis: Analysis): ReadonlyMap<string, Level> => {
   return worst;
 };
 
+/** Letters beyond which a reading is written smaller, so that it fits its place. */
+const LONG_READING = 7;
 const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'stop', warn: 'warning', note: 'note' };
 
 interface Props {
@@ -128,7 +130,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     const label = `${strand.fromPort} to ${strand.toPort}: ${reading.toLowerCase()} ${text ?? 'not known here'}`;
     return (
       <button key={strand.linkId} type="button" className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`} style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH }} title={`${strand.fromPort} → ${strand.toPort}`} {...itemProps(item, label)}>
-        {text === null ? <i /> : <span>{text}</span>}
+        {text === null ? <i /> : <span className={text.length > LONG_READING ? styles.long : undefined}>{text}</span>}
       </button>
     );
   };

@@ -10,7 +10,7 @@ const text = (rig: Rig, reading: Reading, linkId: string): string | null => {
 
 describe('what stands on a thread', () => {
   const HOST = 'host-mic-out-to-interface';
-  it.each([['Format', 'mic'], ['Level', '−67.8'], ['Cable', '3 m 3 %'], ['Delay', '0.0']] as const)('%s on the host’s cable is %s', (reading, expected) => expect(text(nightTide(), reading, HOST)).toBe(expected));
+  it.each([['Format', 'mic'], ['Level', '−67.8'], ['Cable', '3 m 3%'], ['Delay', '0.0']] as const)('%s on the host’s cable is %s', (reading, expected) => expect(text(nightTide(), reading, HOST)).toBe(expected));
   it('headroom is the ceiling less the peaks: −44 − (−67.84 + 14 − 3.01) = 12.9 dB', () => expect(text(nightTide(), 'Headroom', HOST)).toBe('12.9'));
   it('several sources on one cable show their range', () => expect(text(nightTide(), 'Level', 'interface-usb-to-computer')).toMatch(/^−\d+…−\d+$/));
   it('a picture shows its format by its usual name', () => expect(text(secondFiring(), 'Format', 'cohost-camera-hdmi-to-switcher')).toBe('1080p59.94'));

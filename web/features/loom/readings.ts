@@ -72,7 +72,7 @@ export const readingText = (analysis: Analysis, reading: Reading, linkId: string
       if (!edge || CABLES[edge.link.cable.kind].family === 'software') return null;
       const { lengthM } = edge.link.cable;
       const reach = reachOfLink(analysis, edge);
-      return reach === 0 || reach === Infinity ? `${lengthM} m` : `${lengthM} m ${figure((100 * lengthM) / reach, 0)} %`;
+      return reach === 0 || reach === Infinity ? `${lengthM} m` : `${lengthM} m ${figure((100 * lengthM) / reach, 0)}%`;
     }
   }
 };

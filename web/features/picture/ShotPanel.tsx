@@ -36,7 +36,7 @@ const ShotFields = ({ framing }: { readonly framing: Framing }) => {
         return control?.type === 'amount' && camera ? <NumberField key={key} label={label} hint={` ${control.label.replace(/^.*, |^Shutter /, '')}`} unit={control.unit} min={control.min} max={control.max} step={control.step} value={typeof value === 'number' ? value : null} onCommit={(next) => next !== null && run({ type: 'setControl', deviceId: shot.deviceId, control: camera[key], value: next })} /> : null;
       })}
       <NumberField label="Cut tighter afterwards" unit="×" step={0.1} min={1} max={10} value={shot.punchIn} onCommit={(punchIn) => punchIn !== null && change({ punchIn })} />
-      <NumberField label="Travels on a slider" unit="m" mayBeUnknown step={0.1} min={0.01} max={100} value={shot.travelM} onCommit={(travelM) => change({ travelM })} />
+      <NumberField label="Travels on a slider" unit="m" mayBeUnknown whenEmpty="not" step={0.1} min={0.01} max={100} value={shot.travelM} onCommit={(travelM) => change({ travelM })} />
       <ChoiceField label="Looks" value={shot.eyeLine?.side ?? 'lens'} options={SIDES} onChoose={look} />
       {shot.eyeLine && (
         <>
