@@ -51,7 +51,7 @@ describe('bin/loom', () => {
     const to2 = (value: number | null | undefined) => Number((value ?? NaN).toFixed(2));
     expect([full?.distanceForWantedM, full?.blurPercent, full?.eyeLineDeg, reduced?.distanceForWantedM, reduced?.lightNeededLux].map(to2)).toEqual([1.62, 1.13, 7.59, 1.72, 122.5]);
     const stages = report.threads.find(({ id }) => id.startsWith('picture:full.hdmi'))?.stages ?? [];
-    expect(stages.map(({ picture }) => picture?.payloadGbps).filter((gbps) => gbps != null)).toEqual([3.564]);
+    expect(stages.map(({ picture }) => picture?.payloadGbps).filter((gbps) => typeof gbps === 'number')).toEqual([3.564]);
     expect(stages.find(({ port }) => port === 'usb')?.picture?.streamMBps).toBeCloseTo(248.832, 9);
     expect(report.usb).toEqual([{ linkId: 'capture-usb-to-computer', loadMBps: expect.closeTo(248.832, 9) as number, limitMBps: 400 }]);
     expect(report.findings.find(({ code }) => code === 'picture.reach')?.sums[0]).toMatchObject({ result: 100, inputs: [{ name: 'length', value: 15 }, { name: 'reach', value: 15 }, {}, {}] });

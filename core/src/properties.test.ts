@@ -3,17 +3,13 @@ import { analyse, fixesOf, predict, voiceFigures } from './analyse';
 import { CATALOGUE, searchWords } from './catalogue';
 import { report } from './report';
 import { apply, applyTracked, blankRig, commandSchema, importRig, isDeepEqual, modelSchema, Refusal, revertOf, rigToJson, sentence, undoState, USUAL_DELIVERABLES, USUAL_PERSON, USUAL_SHOT, type Command, type LogEntry, type Rig } from './rig';
+import { demoRig as demo } from './rules/demo-for-cases';
 import { isConversion } from './rules/places';
 import { RULES } from './rules';
 import { voice } from './rules/rigs-for-cases';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 
-const demo = (name: string): Rig => {
-  const read = importRig(readFileSync(path.join(__dirname, '../../demo', `${name}.rig.json`)));
-  if (!read.ok) throw new Error(`${name} cannot be read: ${JSON.stringify(read.problems)}`);
-  return read.rig;
-};
 const DEMOS = ['night-tide', 'second-firing', 'harbour-hall'];
 
 /** Any command, most of them sensible: ids from a small pool, so that they often meet. */

@@ -1,14 +1,8 @@
-import { DEMO_RIGS } from '../../demo/rigs';
 import { analyse } from './analyse';
 import { atSize } from './picture/size';
-import { apply, type Rig } from './rig';
+import { apply } from './rig';
+import { demoRig as demo } from './rules/demo-for-cases';
 import { studySize } from './size-study';
-
-const demo = (name: string): Rig => {
-  const make = DEMO_RIGS[name];
-  if (!make) throw new Error(`there is no demo rig ${name}`);
-  return make();
-};
 
 /** What breaks at 2160p throughout, as `code place`; the place is a cable, or the device where there is none. */
 const breaks = (name: string): string[] => (studySize(analyse(demo(name)), 2160)?.breaks ?? []).map(({ code, about }) => `${code} ${about.linkId ?? about.deviceId ?? ''}`.trim()).sort();

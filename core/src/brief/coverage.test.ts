@@ -1,18 +1,12 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import { analyse, fixesOf, predict, type Analysis } from '../analyse';
-import { apply, importRig, type Command, type Rig } from '../rig';
+import { apply, type Command, type Rig } from '../rig';
 import { RigDraft } from '../rig/draft';
 import { findingKey, type Finding } from '../rules';
+import { demoRig as demo } from '../rules/demo-for-cases';
 import { coverage, recordingMachine, type CoverageLine } from './coverage';
 import { difference, differenceOf } from './compare';
 import { costOf, moneyOf } from './money';
 
-const demo = (name: string): Rig => {
-  const read = importRig(readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`)));
-  if (!read.ok) throw new Error('the demo cannot be read');
-  return read.rig;
-};
 const lines = (rig: Rig): ReadonlyMap<string, CoverageLine> => new Map(coverage(analyse(rig)).map((line) => [line.id, line]));
 const verdicts = (rig: Rig): Record<string, string> => Object.fromEntries([...lines(rig)].map(([id, { verdict }]) => [id, verdict]));
 /** Lines whose verdict an edit changes, with what it becomes. */

@@ -1,6 +1,7 @@
 import type { DeviceNode, Signal, Thread } from '../graph';
 import { stagesOf } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { formatName, parseFormat } from '../units';
 import { entry, inOrder, type Deliverable, type Kind, type Person, type Rig } from '../rig';
 
@@ -220,7 +221,7 @@ const delivered = (index: Index, deliverable: Deliverable): Omit<CoverageLine, '
   }
 };
 
-const linesOf = (measured: Measured): CoverageLine[] => {
+const linesOf = (measured: Measured): readonly CoverageLine[] => {
   const { brief, people } = measured.rig;
   if (!brief) return [];
   const index = indexed(measured);
@@ -239,12 +240,5 @@ const linesOf = (measured: Measured): CoverageLine[] => {
   return lines;
 };
 
-/** Kept as long as the analysis is: every rule of the brief reads them. */
-const known = new WeakMap<Measured['traced'], readonly CoverageLine[]>();
-
 /** Everything the brief asks for, each with its verdict; none where there is no brief. */
-export const coverage = (measured: Measured): readonly CoverageLine[] => {
-  const found = known.get(measured.traced) ?? linesOf(measured);
-  known.set(measured.traced, found);
-  return found;
-};
+export const coverage = perAnalysis(linesOf);

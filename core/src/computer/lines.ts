@@ -1,8 +1,9 @@
 import type { DeviceNode, PortNode } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { numberSetting, type Storage } from '../rig';
 import { gbPerHour, hoursThatFit, SOUND_CHANNEL_MBPS, writeMBps } from '../storage';
-import { deliverableFor, deliverableOf } from './work';
+import { deliverableFor, deliverableOf, pictureInto } from './work';
 
 /** Something that flows to a drive or up the line. */
 export interface Flow {
@@ -31,7 +32,7 @@ const total = (flows: readonly Flow[]): number => flows.reduce((sum, { mbps }) =
 /** A file or picture as it was found; its name is made when it is asked for. */
 interface Seed {
   readonly end: PortNode;
-  /** Whose file it is, where each source has its own */
+  /** Whose file it is, where each voice or picture has its own */
   readonly source: PortNode | null;
   readonly mbps: number;
 }
@@ -70,7 +71,8 @@ const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly See
     else found.set(node, [seed]);
   };
   const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
-  for (const { signal, last, end, source } of measured.traced.threads) {
+  for (const thread of measured.traced.threads) {
+    const { signal, last, end, source } = thread;
     const { storage, kind } = end.device.device.model;
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
@@ -85,19 +87,13 @@ const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly See
     const writer = last.via.link.from.device;
     if (deliverable.what === 'voice tracks') {
       if (signal === 'sound') put(writer, { end, source, mbps: SOUND_CHANNEL_MBPS });
-    } else if (signal === 'picture' && deliverable.bitrateMbps !== null) put(writer, { end, source: deliverable.what === 'camera recordings' ? source : null, mbps: deliverable.bitrateMbps });
+    } else if (signal === 'picture' && deliverable.bitrateMbps !== null) put(writer, { end, source: deliverable.what === 'camera recordings' ? pictureInto(thread) : null, mbps: deliverable.bitrateMbps });
   }
   return found;
 };
 
-const known = new WeakMap<Measured['traced'], readonly DriveLoad[]>();
-
 /** What every drive and card of the rig has to write. */
-export const driveLoads = (measured: Measured): readonly DriveLoad[] => {
-  const made = known.get(measured.traced) ?? makeLoads(measured);
-  known.set(measured.traced, made);
-  return made;
-};
+export const driveLoads = perAnalysis((measured): readonly DriveLoad[] => makeLoads(measured));
 
 const makeLoads = (measured: Measured): readonly DriveLoad[] => {
   const seeds = seedsByDevice(measured);
@@ -118,14 +114,8 @@ export interface Uplink {
   readonly lineMbps: number | null;
 }
 
-const uplinksKnown = new WeakMap<Measured['traced'], Uplink>();
-
 /** What goes up the line: streams at the bitrate the brief asks for, and what callers are sent. */
-export const uplinkOf = (measured: Measured): Uplink => {
-  const made = uplinksKnown.get(measured.traced) ?? makeUplink(measured);
-  uplinksKnown.set(measured.traced, made);
-  return made;
-};
+export const uplinkOf = perAnalysis((measured): Uplink => makeUplink(measured));
 
 const makeUplink = (measured: Measured): Uplink => {
   const flows = new Map<DeviceNode, Flow>();

@@ -1,5 +1,6 @@
-import type { DeviceNode } from '../graph';
+import type { DeviceNode, PortNode, Stage, Thread } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { USUAL_DELIVERABLES, type Deliverable, type Kind } from '../rig';
 import { parseFormat, pixelsPerSecond, type Format } from '../units';
 
@@ -66,11 +67,25 @@ class ByDevice<Key, T> {
   }
 }
 
+/** The port that makes the picture arriving at a stage by a cable: a hub only passes it on. */
+const makerOf = (arrived: Stage): PortNode => {
+  let at = arrived.parent ?? arrived;
+  while (at.parent && at.at.device.device.model.kind === 'hub') at = at.parent;
+  return at.at;
+};
+
+/** The picture that a program passes to a file: however many sources are in it, it came in as one. */
+export const pictureInto = ({ last, source }: Thread): PortNode => {
+  const arrived = last.parent?.parent;
+  return arrived?.via.by === 'link' ? makerOf(arrived) : source;
+};
+
 const encodes = (measured: Measured): ByDevice<number, Encode> => {
   const found = new ByDevice<number, Encode>();
   const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
   const ports = measured.graph.ports.length;
-  for (const { signal, last, end, source } of measured.traced.threads) {
+  for (const thread of measured.traced.threads) {
+    const { signal, last, end } = thread;
     if (signal !== 'picture' || last.via.by !== 'link') continue;
     const node = last.via.link.from.device;
     const format = node.device.model.work && measured.picture[last.index]?.format;
@@ -80,8 +95,8 @@ const encodes = (measured: Measured): ByDevice<number, Encode> => {
     if (!deliverable) continue;
     // A file per picture is an encode per picture; a programme is one, however many pictures are in it.
     const { what, codec, format: asked } = deliverable;
-    const apart = what === 'camera recordings';
-    found.put(node, end.index * (ports + 1) + (apart ? source.index + 1 : 0), () => ({ label: apart ? `${source.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec, units: units(asked !== null && !apart ? parseFormat(asked) : format) }));
+    const picture = what === 'camera recordings' ? pictureInto(thread) : null;
+    found.put(node, end.index * (ports + 1) + (picture ? picture.index + 1 : 0), () => ({ label: picture ? `${picture.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec, units: units(asked !== null && !picture ? parseFormat(asked) : format) }));
   }
   return found;
 };
@@ -101,26 +116,18 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
       if (isProgramme) found.put(node, node, () => ({ what: 'programme', label: 'The programme put together', units: units(format) * COST.mix }));
       continue;
     }
-    // A hub passes several streams on; each is made by the device before it.
-    let maker = stage.parent;
-    while (maker.parent && maker.at.device.device.model.kind === 'hub') maker = maker.parent;
-    const isCall = CALLS.has(maker.at.device.device.model.kind);
+    const maker = makerOf(stage);
+    const isCall = CALLS.has(maker.device.device.model.kind);
     if (stage.at.port.family !== 'usb' && !isCall) continue;
     const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
-    const { name } = maker.at.device.device;
-    found.put(node, maker.at.device, () => ({ what: isCall ? 'call' : 'capture', label: name, units: units(format) * cost }));
+    const { name } = maker.device.device;
+    found.put(node, maker.device, () => ({ what: isCall ? 'call' : 'capture', label: name, units: units(format) * cost }));
   }
   return found;
 };
 
-const known = new WeakMap<Measured['traced'], readonly Workload[]>();
-
 /** The work of every computer in the rig. */
-export const workloads = (measured: Measured): readonly Workload[] => {
-  const made = known.get(measured.traced) ?? makeWorkloads(measured);
-  known.set(measured.traced, made);
-  return made;
-};
+export const workloads = perAnalysis((measured): readonly Workload[] => makeWorkloads(measured));
 
 const makeWorkloads = (measured: Measured): readonly Workload[] => {
   const [allEncodes, allCaptures] = [encodes(measured), captures(measured)];

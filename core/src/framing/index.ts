@@ -1,5 +1,6 @@
 import type { Stage } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { entry, inOrder, numberSetting, type CameraFigures, type Device, type Shot, type ShotPlan } from '../rig';
 import { parseFormat, type Format } from '../units';
 import {
@@ -62,16 +63,8 @@ export interface Framing {
   readonly asks: readonly string[];
 }
 
-const sourcesKnown = new WeakMap<Measured['traced'], readonly Stage[]>();
-
 /** Where pictures begin, one stage an output; kept as long as the analysis is. */
-export const pictureSources = (measured: Measured): readonly Stage[] => {
-  const known = sourcesKnown.get(measured.traced);
-  if (known) return known;
-  const sources = measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture');
-  sourcesKnown.set(measured.traced, sources);
-  return sources;
-};
+export const pictureSources = perAnalysis((measured): readonly Stage[] => measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture'));
 
 /** The stage where a device's picture begins: of several outputs, the one with a plug in it. */
 export const pictureSource = (measured: Measured, deviceId: string): Stage | undefined => {
@@ -155,14 +148,5 @@ const exposureLux = (device: Device, camera: CameraFigures | null): number | nul
   return fNumber === undefined || shutter === undefined || iso === undefined ? null : lightNeededLux(fNumber, shutter, iso);
 };
 
-/** Kept as long as the analysis is: a dozen rules ask for them. */
-const framingsKnown = new WeakMap<Measured['traced'], readonly Framing[]>();
-
 /** Every shot of the rig, in the order they were planned. */
-export const framings = (measured: Measured): readonly Framing[] => {
-  const known = framingsKnown.get(measured.traced);
-  if (known) return known;
-  const made = inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []);
-  framingsKnown.set(measured.traced, made);
-  return made;
-};
+export const framings = perAnalysis((measured): readonly Framing[] => inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []));

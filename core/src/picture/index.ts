@@ -5,7 +5,6 @@ import { negotiate, type Negotiation } from './negotiate';
 import { payloadAt, stopOnLink, type PictureStop } from './on-link';
 
 export type { Candidate, Negotiation, Obstacle } from './negotiate';
-export { candidatesOf, compareCandidates } from './negotiate';
 export type { PictureStop } from './on-link';
 
 /** What a picture thread carries at a stage. */

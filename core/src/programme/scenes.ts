@@ -1,6 +1,7 @@
 import { voiceSources } from '../brief/coverage';
 import { stagesOf, type DeviceNode, type PortNode, type Thread } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { entry, inOrder, type Layer, type Mixes, type Scene } from '../rig';
 
 /** Why a scene cannot be made: which resource is short, and where. */
@@ -156,11 +157,5 @@ export const sceneMade = (measured: Measured, sceneId: string, scene: Scene): Sc
   return { sceneId, scene, end, madeAt, short: [...(short ? [short] : []), ...voiceShort(measured, end, scene)] };
 };
 
-const known = new WeakMap<Measured['traced'], readonly SceneMade[]>();
-
 /** Every scene of the rig, judged, in their order. */
-export const scenesMade = (measured: Measured): readonly SceneMade[] => {
-  const made = known.get(measured.traced) ?? inOrder(measured.rig.scenes).map(([id, scene]) => sceneMade(measured, id, scene));
-  known.set(measured.traced, made);
-  return made;
-};
+export const scenesMade = perAnalysis((measured): readonly SceneMade[] => inOrder(measured.rig.scenes).map(([id, scene]) => sceneMade(measured, id, scene)));

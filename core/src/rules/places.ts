@@ -3,6 +3,7 @@ import { classById } from '../catalogue';
 import type { LinkEdge, PortNode, Stage } from '../graph';
 import { stagesOf } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import { freeId, mate, type Rig, type SimpleCommand } from '../rig';
 import { gainOf, type GainSetting } from '../sound';
 
@@ -13,14 +14,8 @@ export const nameOf = (node: PortNode): string => `${node.device.device.name}, $
 /** The stage a finding points at, in the analysis it came from. */
 export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined => (index === undefined ? undefined : traced.stages[index]);
 
-/** Kept as long as the analysis is, since most rules of sound ask for them. */
-const knownConversions = new WeakMap<Measured['traced'], readonly Stage[]>();
-
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */
-export const conversions = (measured: Measured): readonly Stage[] => {
-  const { traced } = measured;
-  const known = knownConversions.get(traced);
-  if (known) return known;
+export const conversions = perAnalysis(({ traced }): readonly Stage[] => {
   const found: Stage[] = [];
   // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
   const seen = new Map<Stage['via'], number[]>();
@@ -34,9 +29,8 @@ export const conversions = (measured: Measured): readonly Stage[] => {
     if (entered) entered.push(stage.parent.at.index);
     else seen.set(stage.via, [stage.parent.at.index]);
   }
-  knownConversions.set(traced, found);
   return found;
-};
+});
 
 export const sourceOf = (stage: Stage): Stage => {
   let at = stage;

@@ -1,18 +1,14 @@
 import { explainReach } from '../explain/picture';
 import type { LinkEdge } from '../graph';
 import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
 import type { PortFamily } from '../rig';
 import { cable, cableName, nameOf, otherCables } from './places';
 import { reachM } from '../catalogue/cables';
 import type { Area, Finding, Fix, Rule } from './rule';
 
-/** Kept as long as the analysis is: the three rules of reach ask for them. */
-const loadsOf = new WeakMap<Measured['traced'], ReadonlyMap<LinkEdge, number>>();
-
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
-const linkLoads = (measured: Measured): ReadonlyMap<LinkEdge, number> => {
-  const known = loadsOf.get(measured.traced);
-  if (known) return known;
+const linkLoads = perAnalysis((measured): ReadonlyMap<LinkEdge, number> => {
   const loads = new Map<LinkEdge, number>();
   for (const stage of measured.traced.stages) {
     const gbps = measured.picture[stage.index]?.payloadGbps;
@@ -20,9 +16,8 @@ const linkLoads = (measured: Measured): ReadonlyMap<LinkEdge, number> => {
     const { link } = stage.via;
     if (gbps > (loads.get(link) ?? 0)) loads.set(link, gbps);
   }
-  loadsOf.set(measured.traced, loads);
   return loads;
-};
+});
 
 /** Reach of a link's cable at the load on it. @unit m; Infinity where nothing limits it */
 export const reachOfLink = (measured: Measured, edge: LinkEdge): number => reachM(cable(edge.link.cable.kind), linkLoads(measured).get(edge) ?? 0);

@@ -65,14 +65,6 @@ export const setFix = (label: string, deviceId: string, control: string, value: 
 /** Several commands that belong together, as a fix. */
 export const batchFix = (label: string, commands: readonly SimpleCommand[], says = label): Fix => ({ label, command: { type: 'batch', label: says, commands: [...commands] } });
 
-/** A control's value on its own steps, in its range, not under what is wanted. @returns null where the control cannot give it */
-export const steppedUp = (node: DeviceNode, controlId: string, wanted: number): number | null => {
-  const control = entry(node.device.model.controls, controlId);
-  if (control?.type !== 'amount' || wanted > control.max) return null;
-  const steps = Math.ceil((wanted - control.min) / control.step - 1e-9);
-  return Number(Math.max(control.min, control.min + steps * control.step).toFixed(4));
-};
-
 /** A control's value on its own steps, nearest to what is wanted. @returns null where that is outside its range */
 export const steppedNear = (device: DeviceNode['device'], controlId: string, wanted: number): number | null => {
   const control = entry(device.model.controls, controlId);

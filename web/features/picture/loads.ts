@@ -11,8 +11,8 @@ export interface Load {
 /** Every USB branch, computer, drive and line of the rig with its load, the fullest first. */
 export const loadsOf = (analysis: Analysis): Load[] => {
   const { graph } = analysis;
-  const links = [...analysis.usb.links.values()].filter(({ loadMBps }) => loadMBps > 1).map(({ link, loadMBps, limitMBps }): Load => ({ label: `USB: ${link.from.device.device.name} to ${link.to.device.device.name}, ${link.to.port.name}`, load: loadMBps, limit: limitMBps, unit: 'MB/s' }));
-  const controllers = analysis.usb.controllers.filter(({ streams }) => streams.length > 1).map(({ deviceId, controller, loadMBps, limitMBps }): Load => ({ label: `USB controller ${controller.toUpperCase()} of ${graph.devices.get(deviceId)?.device.name ?? deviceId}`, load: loadMBps, limit: limitMBps, unit: 'MB/s' }));
+  const links = [...analysis.usb.links.values()].filter(({ loadMBps }) => loadMBps > 1).map(({ link, loadMBps, limitMBps }): Load => ({ label: `${link.from.device.device.name}, ${link.to.port.name}`, load: loadMBps, limit: limitMBps, unit: 'MB/s' }));
+  const controllers = analysis.usb.controllers.filter(({ streams }) => streams.length > 1).map(({ deviceId, controller, loadMBps, limitMBps }): Load => ({ label: `USB controller ${controller.toUpperCase()}, ${graph.devices.get(deviceId)?.device.name ?? deviceId}`, load: loadMBps, limit: limitMBps, unit: 'MB/s' }));
   const work = workloads(analysis).flatMap(({ node, units, budget }): Load[] => (budget === null ? [] : [{ label: `Work of ${node.device.name}`, load: units, limit: budget, unit: '× 1080p30' }]));
   const drives = driveLoads(analysis).flatMap(({ node, storage, writeMBps }): Load[] => (storage.writeMBps === null || writeMBps === 0 ? [] : [{ label: `Drive of ${node.device.name}`, load: writeMBps, limit: storage.writeMBps, unit: 'MB/s' }]));
   const { mbps, lineMbps } = uplinkOf(analysis);

@@ -1,4 +1,4 @@
-import { choiceSetting, entry, formatName, framings, inOrder, isFormatText, type Analysis, type Framing, type Model } from '@echo-loom/core';
+import { choiceSetting, entry, formatName, framings, inOrder, type Analysis, type Framing, type Model } from '@echo-loom/core';
 
 /** A source of pictures, and the shot it is planned for. */
 export interface SourceRow {
@@ -43,6 +43,3 @@ export const sourceRows = (analysis: Analysis): SourceRow[] => {
     });
   });
 };
-
-/** What a format control stands at, where it names a format. */
-export const toldFormat = ({ format }: SourceRow): boolean => isFormatText(format);

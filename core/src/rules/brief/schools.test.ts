@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import { analyse, fixesOf, predict, sumsOf, type Analysis } from '../../analyse';
 import { differenceOf } from '../../brief/compare';
 import { build, onSite, STARTING_POINTS, type Answers } from '../../brief/build';
 import { classById } from '../../catalogue';
-import { apply, HOUSE_QUESTIONS, HOUSE_QUESTION_KEYS, houseRuleText, DEFAULT_HOUSE_RULES, importRig, type HouseRules, type Rig } from '../../rig';
+import { apply, HOUSE_QUESTIONS, HOUSE_QUESTION_KEYS, houseRuleText, DEFAULT_HOUSE_RULES, type HouseRules, type Rig } from '../../rig';
+import { demoRig } from '../demo-for-cases';
 import type { Finding } from '../rule';
 
 const rigOf = (answers: Answers): Rig => {
@@ -27,11 +26,7 @@ const changes = (rig: Rig, rules: Partial<HouseRules>): { gone: string[]; fresh:
   return { gone: [...new Set(gone.map(({ code }) => code))], fresh: [...new Set(fresh.map(({ code }) => code))] };
 };
 const usbSolo = rigOf({ ...point('solo-desk').answers('USB'), deliverables: ['stream', 'voice tracks'], houseRules: { microphones: 'usb', recordingsOfVoice: 1 } });
-const secondFiring = (): Rig => {
-  const read = importRig(readFileSync(path.join(__dirname, '../../../../demo/second-firing.rig.json')));
-  if (!read.ok) throw new Error('the demo cannot be read');
-  return read.rig;
-};
+const secondFiring = (): Rig => demoRig('second-firing');
 
 describe('switching a school re-judges at once, and the difference says how', () => {
   it('microphones: a USB microphone is right by one school and a warning by the other', () => {

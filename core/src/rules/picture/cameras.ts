@@ -1,15 +1,10 @@
 import type { Measured } from '../../measure';
+import { perAnalysis } from '../../per-analysis';
 import { choiceSetting } from '../../rig';
 import type { CameraInShow } from '../rule-of';
 
-const known = new WeakMap<Measured['traced'], readonly CameraInShow[]>();
-
 /** Cameras with a plug in a picture output, whose figures are known. */
-export const cameraDevices = (measured: Measured): readonly CameraInShow[] => {
-  const made = known.get(measured.traced) ?? find(measured);
-  known.set(measured.traced, made);
-  return made;
-};
+export const cameraDevices = perAnalysis((measured): readonly CameraInShow[] => find(measured));
 
 const find = (measured: Measured): CameraInShow[] =>
   [...measured.graph.devices.values()].flatMap((node) => {

@@ -1,5 +1,6 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
+import { perAnalysis } from '../../per-analysis';
 import { formatName, type Format } from '../../units';
 
 /** A place where a device takes one format and sends another. */
@@ -9,14 +10,8 @@ export interface Conversion {
   readonly to: Format;
 }
 
-const known = new WeakMap<Measured['traced'], readonly Conversion[]>();
-
 /** Every change of format on the way of a picture, once for each input and format it leaves in; kept as long as the analysis is. */
-export const conversions = (measured: Measured): readonly Conversion[] => {
-  const found = known.get(measured.traced) ?? findConversions(measured);
-  known.set(measured.traced, found);
-  return found;
-};
+export const conversions = perAnalysis((measured): readonly Conversion[] => findConversions(measured));
 
 const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();

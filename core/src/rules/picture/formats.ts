@@ -1,5 +1,6 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
+import { perAnalysis } from '../../per-analysis';
 import { choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
 import { framesPerSecond, isFormatText, parseFormat, type Format } from '../../units';
 import { measure } from '../../measure';
@@ -41,23 +42,16 @@ export const workingFormat = (measured: Measured, finding: Finding, source: Stag
   return [];
 };
 
-/** Kept as long as the analysis is: several rules ask for them. */
-const stopsOf = new WeakMap<Measured['traced'], readonly Stage[]>();
-
-const allStops = (measured: Measured): readonly Stage[] => {
-  const known = stopsOf.get(measured.traced);
-  if (known) return known;
+const allStops = perAnalysis((measured): readonly Stage[] => {
   const seen = new Set<string>();
-  const stops = measured.traced.stages.filter((stage) => {
+  return measured.traced.stages.filter((stage) => {
     if (!measured.picture[stage.index]?.stop || (stage.parent && measured.picture[stage.parent.index]?.stop)) return false;
     const key = stage.via.by === 'link' ? stage.via.link.id : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;
   });
-  stopsOf.set(measured.traced, stops);
-  return stops;
-};
+});
 
 /** The stage where a picture is stopped, once for each link or device. */
 export const stoppedAt = (measured: Measured, kinds: readonly PictureStop['by'][]): Stage[] =>

@@ -2,8 +2,8 @@ import { analyse, fixesOf, predict } from '../../analyse';
 import { classById } from '../../catalogue';
 import { sceneMade } from '../../programme/scenes';
 import { apply, type Box, type Does, type Guard, type Rig } from '../../rig';
-import { secondFiring } from '../../../../demo/rigs';
 import { ruleCases } from '../cases';
+import { demoRig } from '../demo-for-cases';
 import { show } from '../rigs-for-cases';
 
 type Layers = readonly (readonly [string, Box])[];
@@ -102,7 +102,7 @@ ruleCases('picture.inputs-short', {
 });
 
 describe('Second Firing with a second guest', () => {
-  const guest = apply(secondFiring(), { type: 'batch', label: 'A second guest', commands: [
+  const guest = apply(demoRig('second-firing'), { type: 'batch', label: 'A second guest', commands: [
     { type: 'addDevice', deviceId: 'guest-2-camera', name: 'Second guest camera', model: classById('camera-camcorder'), settings: {}, personId: null, placeId: 'bench' },
   ] });
   const analysis = analyse(guest);

@@ -1,6 +1,7 @@
 import { explainHeadroom, explainLevel } from '../../explain/sound';
 import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../measure';
+import { perAnalysis } from '../../per-analysis';
 import { headroomDb } from '../../sound';
 import { adjustableGains, stageOf, steppedGain } from '../places';
 import type { Finding, Fix } from '../rule';
@@ -10,15 +11,8 @@ export interface Tight {
   readonly headroom: number;
 }
 
-/** Kept as long as the analysis is: clipping and thin headroom both ask for it. */
-const known = new WeakMap<Measured['traced'], readonly Tight[]>();
-
 /** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
-export const tightest = (measured: Measured): readonly Tight[] => {
-  const found = known.get(measured.traced) ?? findTightest(measured);
-  known.set(measured.traced, found);
-  return found;
-};
+export const tightest = perAnalysis((measured): readonly Tight[] => findTightest(measured));
 
 /** What a listener's own volume does is not the signal's fault. */
 const isListening = ({ port }: PortNode): boolean => port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');

@@ -1,5 +1,6 @@
 import type { Stage } from '../../graph';
 import { measure, type Measured } from '../../measure';
+import { perAnalysis } from '../../per-analysis';
 import { apply, levelTarget, type SimpleCommand } from '../../rig';
 import { adjustableGains, conversions, sourceOf, steppedGain, type AdjustableGain } from '../places';
 import type { Fix } from '../rule';
@@ -19,15 +20,8 @@ export interface ConverterLevel {
   readonly gains: readonly AdjustableGain[];
 }
 
-/** Kept as long as the analysis is: three rules ask for them. */
-const known = new WeakMap<Measured['traced'], readonly ConverterLevel[]>();
-
 /** Every microphone thread where it becomes digital. */
-export const converterLevels = (measured: Measured): readonly ConverterLevel[] => {
-  const found = known.get(measured.traced) ?? findLevels(measured);
-  known.set(measured.traced, found);
-  return found;
-};
+export const converterLevels = perAnalysis((measured): readonly ConverterLevel[] => findLevels(measured));
 
 const findLevels = (measured: Measured): ConverterLevel[] => {
   const { averageDbfs } = levelTarget(measured.rig.houseRules);
