@@ -92,10 +92,10 @@ test('house rules: switching a school lists what it changes, and a finding leads
   await page.goto(`${demo.url}/rigs/second-firing/rules`);
   const capture = page.getByRole('region', { name: 'Capture size' });
   await capture.getByText('2160p throughout', { exact: true }).click();
-  await expect(capture.getByRole('status')).toContainText('0 findings gone, 4 new.');
+  await expect(capture.getByRole('status')).toContainText('0 findings gone, 5 new.');
   await expect(capture.getByRole('status')).toContainText('Overhead gives 1920×1080');
   await capture.getByText('1080p everywhere', { exact: true }).click();
-  await expect(capture.getByRole('status')).toContainText('4 findings gone, 0 new.');
+  await expect(capture.getByRole('status')).toContainText('5 findings gone, 0 new.');
   await page.keyboard.press('Control+z');
   await expect(capture.getByRole('radio', { name: /2160p throughout/ })).toBeChecked();
   await page.keyboard.press('Control+z');

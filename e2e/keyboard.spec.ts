@@ -92,7 +92,7 @@ test('arrows walk along a thread, Enter opens the sheet, digits choose the readi
   await expect(page.locator('[data-item="device:interface"]')).toBeFocused();
   await page.keyboard.press('5');
   await expect(page.getByRole('radio', { name: /Cable/ })).toHaveAttribute('aria-checked', 'true');
-  await expect(page.locator('[data-item="link:phone-usb-to-computer"]')).toHaveText('7.5 m');
+  await expect(page.locator('[data-item="link:phone-usb-to-computer"]')).toHaveText('7.5 m 150%');
   await page.keyboard.press(']');
   await expect(page.getByRole('article', { name: '7.5 m is beyond reach' })).toBeVisible();
   await page.keyboard.press(']');

@@ -10,6 +10,9 @@ export { driveLoads, uplinkOf, type DriveLoad, type Uplink } from './computer/li
 export { workloads, type Workload } from './computer/work';
 export type { UsbLinkBranch } from './computer';
 export { framings, FRAME_TOLERANCE, type Framing } from './framing';
+export { remediesFor, type Remedy } from './gain/buy';
+export { knobsOf, ladderOf, voices, type Knob, type Rung } from './gain/ladder';
+export { setForAll, setForVoice, type GainAnswer, type GainProposal } from './gain/set';
 export { measure, type Measured } from './measure';
 export { SIZES, type Size } from './picture/size';
 export { studySize, type SizeStudy } from './size-study';

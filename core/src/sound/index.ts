@@ -76,8 +76,13 @@ export const soundPass = (rig: Rig, graph: Graph, { stages }: Traced): readonly 
 const figuresAt = (rig: Rig, figures: readonly (SoundFigures | undefined)[], stage: Stage): SoundFigures | undefined => {
   if (stage.via.by === 'source') return atSource(rig, stage.at);
   const before = stage.parent ? figures[stage.parent.index] : undefined;
-  if (!before || !stage.parent) return undefined;
-  if (stage.via.by === 'link') return overLink(before, stage);
+  return before && soundStep(before, stage);
+};
+
+/** Figures at a stage behind its parent's. @param before the figures at the stage's parent */
+export const soundStep = (before: SoundFigures, stage: Stage): SoundFigures | undefined => {
+  if (!stage.parent) return undefined;
+  if (stage.via.by !== 'route') return overLink(before, stage);
   const { route, isUnity } = stage.via.route;
   // Inside a computer most routes only pass sound on: thousands of stages share the figures of the first.
   if (isUnity && before.unit === 'dBFS' && before.ceilingDb === 0) return before;

@@ -12,6 +12,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Brief', path: '/brief', marks: ['brief'] },
   { name: 'Loom', path: '', marks: 'all' },
   { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
+  { name: 'Gain', path: '/gain', marks: ['sound'] },
   { name: 'Panel', path: '/panel' },
   { name: 'Findings', path: '/findings', marks: 'all' },
   { name: 'People', path: '/people' },

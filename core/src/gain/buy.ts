@@ -1,0 +1,140 @@
+import { CATALOGUE } from '../catalogue';
+import { costOf } from '../brief/money';
+import { figure } from '../explain/sum';
+import { stagesOf, type Stage } from '../graph';
+import { measure, type Measured } from '../measure';
+import { apply, numberSetting, Refusal, type Command, type Model, type SimpleCommand } from '../rig';
+import { sourceOf, splice } from '../rules/places';
+import { voices } from './ladder';
+import { CLOSE_DB, setForVoice } from './set';
+
+/** Closest a mouth is sent to a microphone: nearer, breath and lips win. @unit m */
+const NEAREST_M = 0.04;
+/** A change of noise that nobody hears. @unit dB */
+const HEARD_DB = 1;
+
+/** A remedy for one voice, tried in the engine with its gains set as well as they can be. */
+export interface Remedy {
+  readonly label: string;
+  readonly command: Command;
+  /** In the studio's currency; 0 = free */
+  readonly price: number;
+  /** Devices more on the desk */
+  readonly clutter: number;
+  /** Gain that is missing for the house level, before and after. @unit dB */
+  readonly missingBeforeDb: number;
+  readonly missingAfterDb: number;
+  /** @unit dB */
+  readonly snrBeforeDb: number;
+  readonly snrAfterDb: number;
+  /** Headroom that is missing at the tightest stage afterwards. @unit dB */
+  readonly shortAfterDb: number;
+  /** What it does for the gain and for the noise, in words; says plainly when the money changes nothing */
+  readonly says: string;
+}
+
+interface Attempt {
+  readonly label: string;
+  readonly commands: readonly SimpleCommand[];
+}
+
+const gainWords = (before: number, after: number): string =>
+  before <= 0 ? 'No gain was missing' : after <= 0 ? `Brings the ${figure(before)} dB of gain that are missing` : after >= before - 0.05 ? 'Brings no gain' : `Leaves ${figure(after)} dB of gain missing`;
+const noiseWords = (wins: number): string =>
+  Math.abs(wins) < HEARD_DB ? `changes the noise by only ${figure(Math.abs(wins))} dB` : wins > 0 ? `lowers the noise by ${figure(wins)} dB` : `raises the noise by ${figure(-wins)} dB`;
+
+/** Phantom power at the input a microphone hangs on, on or off as it needs. */
+const phantomFor = (source: Stage, needs: boolean): SimpleCommand[] => {
+  const { port, device } = source.at.links[0]?.to ?? source.at;
+  return port.family === 'analogue' && port.phantomSupply ? [{ type: 'setControl', deviceId: device.id, control: port.phantomSupply.control, value: needs }] : [];
+};
+
+/** Another model in a device's place, to be bought. */
+const bought = (deviceId: string, model: Model): SimpleCommand[] => [{ type: 'replaceModel', deviceId, model }, { type: 'setOwnership', deviceId, ownership: 'to buy', price: null }];
+
+const needsPhantom = (model: Model): boolean => Object.values(model.ports).some((port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0);
+
+const closer = (source: Stage, missingDb: number): Attempt[] => {
+  const emits = source.at.port.emits?.sound;
+  const { device, id } = source.at.device;
+  const distanceM = emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
+  if (emits?.type !== 'microphone' || distanceM === undefined || distanceM <= NEAREST_M) return [];
+  const value = Math.max(NEAREST_M, Math.floor(100 * distanceM * 10 ** (-Math.max(missingDb, 3) / 20)) / 100);
+  return [{ label: `Move ${device.name} to ${figure(value * 100, 0)} cm`, commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }] }];
+};
+
+/** Microphones with the same plug, which the voice could have instead. */
+const otherMicrophones = (source: Stage): Attempt[] => {
+  const { device, id } = source.at.device;
+  return CATALOGUE.filter(({ kind, classId, ports }) => kind === 'microphone' && classId !== device.model.classId && ports[source.at.id]?.connector === source.at.port.connector && ports[source.at.id]?.family === 'analogue').map((model) => ({
+    label: `${model.name} instead of ${device.name}`, commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
+  }));
+};
+
+/** Something between the microphone and its input. */
+const between = (measured: Measured, source: Stage, classId: string, label: string): Attempt[] => {
+  const [edge] = source.at.links;
+  if (!edge || source.at.port.family !== 'analogue' || source.at.port.phantomNeedMa !== undefined) return [];
+  const { commands } = splice(measured.rig, edge, classId, { in: 'in', out: 'out' });
+  return [{ label: `${label} after ${source.at.device.device.name}`, commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])] }];
+};
+
+/** Interfaces and mixers that could stand in the place of the one that makes it digital. */
+const otherInterfaces = (stage: Stage): Attempt[] => {
+  const { device, id } = stage.at.device;
+  return CATALOGUE.filter(({ kind, classId }) => kind === device.model.kind && classId !== device.model.classId && ['interface', 'mixer', 'recorder'].includes(kind)).map((model) => ({ label: `${model.name} instead of ${device.name}`, commands: bought(id, model) }));
+};
+
+interface Standing {
+  readonly missingDb: number;
+  readonly snrDb: number;
+  readonly shortDb: number;
+  readonly commands: readonly SimpleCommand[];
+}
+
+/** How a voice stands once its gains are set as well as they can be. */
+const standing = (measured: Measured, sourceId: string, converterId: string): Standing | null => {
+  const stage = voices(measured).find((item) => sourceOf(item).at.device.id === sourceId && item.at.device.id === converterId);
+  const answer = stage && setForVoice(measured, stage);
+  if (!answer?.can) return null;
+  const { after, commands } = answer.proposal;
+  // Within half a step of the level nothing is missing.
+  return { missingDb: after.missDb > 0 ? after.missDb + CLOSE_DB : 0, snrDb: after.snrDb, shortDb: after.shortDb, commands };
+};
+
+/** Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the one with less on the desk, the quieter. */
+const compareRemedies = (a: Remedy, b: Remedy): number =>
+  Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) || Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) || a.price - b.price || a.clutter - b.clutter || b.snrAfterDb - a.snrAfterDb;
+
+/**
+ * What could be done or bought for a voice, each tried in the engine with its gains set, the best first.
+ * @param stage the conversion, as `voices` gives it
+ * @returns none where the voice's own level cannot be told
+ */
+export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
+  const source = sourceOf(stage);
+  const [sourceId, converterId] = [source.at.device.id, stage.at.device.id];
+  const before = standing(measured, sourceId, converterId);
+  if (!before) return [];
+  const isDirect = stagesOf(stage).length === 3;
+  const attempts: Attempt[] = [
+    ...closer(source, before.missingDb), ...between(measured, source, 'booster-inline', 'A booster'), ...between(measured, source, 'preamp-one', 'A preamp of its own'), ...between(measured, source, 'channel-processor', 'A channel processor'),
+    ...otherMicrophones(source), ...(isDirect ? otherInterfaces(stage) : []),
+  ];
+  return attempts.flatMap(({ label, commands }): Remedy[] => {
+    try {
+      const changed = measure(apply(measured.rig, { type: 'batch', label, commands: [...commands] }));
+      const after = standing(changed, sourceId, converterId);
+      if (!after) return [];
+      const command: Command = { type: 'batch', label, commands: [...commands, ...after.commands] };
+      const wins = after.snrDb - before.snrDb;
+      return [{
+        label, command, price: costOf(measured.rig, command), clutter: changed.graph.devices.size - measured.graph.devices.size, missingBeforeDb: before.missingDb, missingAfterDb: after.missingDb, snrBeforeDb: before.snrDb, snrAfterDb: after.snrDb,
+        shortAfterDb: after.shortDb, says: `${gainWords(before.missingDb, after.missingDb)} and ${noiseWords(wins)}.${before.missingDb - after.missingDb < HEARD_DB && wins < HEARD_DB ? ' Nothing that is heard gets better.' : ''}`,
+      }];
+    } catch (error) {
+      if (error instanceof Refusal) return [];
+      throw error;
+    }
+  }).sort(compareRemedies);
+};

@@ -1,0 +1,1 @@
+export { GainView as default } from '@/features/gain/GainView';
