@@ -75,3 +75,25 @@ test('an empty rig says what a gain needs', async ({ page, empty }) => {
   await page.getByRole('link', { name: 'Gain' }).click();
   await expect(page.getByText('No voice reaches a converter yet.')).toBeVisible();
 });
+
+test('monitoring: a volume typed beside a listener changes what reaches their ear, and too loud is a stop with its fix', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
+  const ear = page.locator('[data-ear="host"]');
+  const before = await ear.innerText();
+  await page.getByLabel('Volume of Host headphones').fill('0');
+  await page.keyboard.press('Enter');
+  await expect(ear).not.toHaveText(before);
+  await page.goto(`${demo.url}/rigs/second-firing/monitoring`);
+  await page.getByLabel('Volume of Host headphones').fill('0');
+  await page.keyboard.press('Enter');
+  const card = page.getByRole('article', { name: /dB at the ear/ });
+  await expect(card).toContainText('Turn it down before anybody puts them on');
+  await card.getByRole('button', { name: /^Turn Host headphones down/ }).click();
+  await expect(card).toBeHidden();
+  for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await saved(page);
+  await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(ear).toHaveText(before);
+  await saved(page);
+});

@@ -13,6 +13,7 @@ export { framings, FRAME_TOLERANCE, type Framing } from './framing';
 export { remediesFor, type Remedy } from './gain/buy';
 export { knobsOf, ladderOf, voices, type Knob, type Rung } from './gain/ladder';
 export { setForAll, setForVoice, type GainAnswer, type GainProposal } from './gain/set';
+export { ears, wayToEars, type Ears, type HeardSound } from './hearing';
 export { measure, type Measured } from './measure';
 export { SIZES, type Size } from './picture/size';
 export { studySize, type SizeStudy } from './size-study';

@@ -5,6 +5,7 @@ import { driveLoads, uplinkOf } from './computer/lines';
 import { workloads, type Workload } from './computer/work';
 import type { Sum } from './explain/sum';
 import { framings, type Framing } from './framing';
+import { ears } from './hearing';
 import { stagesOf, type Stage } from './graph';
 import { scenesMade } from './programme/scenes';
 import type { Command } from './rig';
@@ -32,6 +33,7 @@ export interface Report {
   readonly usb: readonly { readonly linkId: string; readonly loadMBps: number; readonly limitMBps: number }[];
   readonly work: readonly { readonly device: string; readonly units: number; readonly budget: number | null; readonly items: Workload['items'] }[];
   readonly drives: readonly { readonly device: string; readonly writeMBps: number; readonly limitMBps: number | null; readonly gbPerHour: number; readonly hours: number | null }[];
+  readonly ears: readonly { readonly device: string; readonly personId: string | null; readonly spl: number | null; readonly hours: number | null; readonly ownVoiceMs: number | null }[];
   readonly uplink: { readonly mbps: number; readonly lineMbps: number | null };
   readonly voices: readonly (VoiceFigures & { readonly converter: string })[];
   readonly threads: readonly { readonly id: string; readonly signal: string; readonly delayMs: number; readonly delayUnknown: number; readonly stages: readonly StageReport[] }[];
@@ -98,6 +100,7 @@ export const report = (analysis: Analysis): Report => ({
   usb: [...analysis.usb.links.values()].map(({ link, loadMBps, limitMBps }) => ({ linkId: link.id, loadMBps, limitMBps })),
   work: workloads(analysis).map(({ node, units, budget, items }) => ({ device: node.id, units, budget, items })),
   drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({ device: node.id, writeMBps, limitMBps: storage.writeMBps, gbPerHour, hours })),
+  ears: ears(analysis).map(({ node, personId, spl, hours, ownVoiceMs }) => ({ device: node.device.id, personId, spl, hours, ownVoiceMs })),
   uplink: { mbps: uplinkOf(analysis).mbps, lineMbps: uplinkOf(analysis).lineMbps },
   voices: conversions(analysis).flatMap((stage) => {
     const figures = voiceFigures(analysis, stage);

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip, type ChartOptions, type Plugin } from 'chart.js';
 import { useTheme } from 'next-themes';
 import { Bar } from 'react-chartjs-2';
+import { useFontsReady } from './useFontsReady';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -31,6 +32,7 @@ const BAR_PX = 34;
 /** Lying bars against upright marks. Colours follow the theme; the text at each bar says what the colour says. */
 export const Bars = ({ label, lines, marks, max }: Props) => {
   const { resolvedTheme } = useTheme();
+  const fontsReady = useFontsReady();
   const ink = colour('ink');
   const soft = colour('ink-soft');
   const font = { family: "'Source Sans 3 Variable', sans-serif", size: 12 };
@@ -77,7 +79,7 @@ export const Bars = ({ label, lines, marks, max }: Props) => {
   };
   return (
     <Box height={`${lines.length * BAR_PX + 30}px`} position="relative">
-      <Bar key={resolvedTheme ?? 'light'} aria-label={label} role="img" options={options} plugins={[drawMarks]} data={{ labels: lines.map((line) => line.label), datasets: [{ data: lines.map(({ value }) => Math.min(value, max)), backgroundColor: lines.map(({ level }) => colour(`level-${level}`)), barThickness: 14 }] }} />
+      <Bar key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'}`} aria-label={label} role="img" options={options} plugins={[drawMarks]} data={{ labels: lines.map((line) => line.label), datasets: [{ data: lines.map(({ value }) => Math.min(value, max)), backgroundColor: lines.map(({ level }) => colour(`level-${level}`)), barThickness: 14 }] }} />
     </Box>
   );
 };

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { CategoryScale, Chart, Filler, LinearScale, LineElement, PointElement, type ChartDataset, type ChartOptions } from 'chart.js';
 import { useTheme } from 'next-themes';
 import { Line } from 'react-chartjs-2';
+import { useFontsReady } from './useFontsReady';
 
 Chart.register(CategoryScale, Filler, LinearScale, LineElement, PointElement);
 
@@ -32,8 +33,9 @@ const colour = (name: string): string => getComputedStyle(document.documentEleme
 /** A voice along its chain: average in its band, peaks, the noise under it and the ceiling over it. Lines differ by dash and by mark, not by colour alone. */
 export const LadderChart = ({ label, points, before, spreadDb }: Props) => {
   const { resolvedTheme } = useTheme();
+  const fontsReady = useFontsReady();
   const [ink, soft, accent, voice, noise] = [colour('ink'), colour('ink-soft'), colour('level-stop'), colour('thread-analogue'), colour('thread-picture')];
-  const font = { family: "'Source Sans 3 Variable', sans-serif", size: 12 };
+  const font = { family: "'Source Sans 3 Variable', sans-serif", size: points.length > 5 ? 11 : 12 };
   const line = (name: string, values: (number | null)[], more: Partial<ChartDataset<'line'>>): ChartDataset<'line'> => ({ label: name, data: values, spanGaps: true, pointRadius: 3, borderWidth: 2, tension: 0, ...more });
   const of = (list: readonly LadderPoint[], key: 'levelDb' | 'peakDb' | 'noiseDb' | 'ceilingDb', by = 0) => list.map((point) => (point[key] === null ? null : (point[key] ?? 0) + by));
   const thin = { borderWidth: 1, borderColor: soft, pointRadius: 0, borderDash: [2, 3] };
@@ -54,8 +56,16 @@ export const LadderChart = ({ label, points, before, spreadDb }: Props) => {
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
-  return <Box height="330px" position="relative"><Line key={resolvedTheme ?? 'light'} aria-label={label} role="img" options={options} data={{ labels: points.map((point) => [...wrapped(point.label), point.unit]), datasets }} /></Box>;
+  return <Box height="330px" position="relative"><Line key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'}`} aria-label={label} role="img" options={options} data={{ labels: points.map((point) => [...wrapped(point.label), point.unit]), datasets }} /></Box>;
 };
 
-/** A place's name on two lines: the device, then its port. */
-const wrapped = (label: string): string[] => label.split(', ').slice(0, 2);
+/** Letters that fit under a place when there are many. */
+const LINE_LETTERS = 11;
+
+/** A place's name on short lines: the device's words, then its port's. */
+const wrapped = (label: string): string[] =>
+  label.split(', ').slice(0, 2).flatMap((part) =>
+    part.split(' ').reduce<string[]>((lines, word) => {
+      const last = lines.at(-1);
+      return last !== undefined && `${last} ${word}`.length <= LINE_LETTERS ? [...lines.slice(0, -1), `${last} ${word}`] : [...lines, word];
+    }, []));

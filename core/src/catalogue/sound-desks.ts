@@ -141,7 +141,8 @@ export const soundSundries: readonly Model[] = [
   headphoneAmplifier('headphone-amplifier-8', 'Headphone amplifier, eight people', 8),
   deviceClass('headphones-closed', {
     name: 'Closed headphones', kind: 'headphones', step: 'hear and see', about: 'Let little out to the microphone. Mind the level: hearing does not come back.',
-    ports: { in: { family: 'analogue', direction: 'in', name: 'Plug', connector: 'jack', nominal: 'headphone', balanced: false, inputOhms: 38, maxInDbu: null, ends: { sound: 'needed' } } },
+    ports: { in: { family: 'analogue', direction: 'in', name: 'Plug', connector: 'jack', nominal: 'headphone', balanced: false, inputOhms: 38, maxInDbu: null, earDbPerMw: 98, earVolumeControl: 'volume', ends: { sound: 'needed' } } },
+    controls: { volume: gain('Volume where they are plugged in', -60, 0, -20) },
   }),
   deviceClass('loudspeaker-active', {
     name: 'Active loudspeaker', kind: 'loudspeaker', step: 'hear and see', about: 'Monitor with its own amplifier. Muted while microphones are open.',

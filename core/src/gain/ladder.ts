@@ -1,7 +1,8 @@
 import { stagesOf, type Stage } from '../graph';
 import type { Measured } from '../measure';
 import type { Device } from '../rig';
-import { conversions, sourceOf } from '../rules/places';
+import { perAnalysis } from '../per-analysis';
+import { conversions, isConversion, sourceOf } from '../rules/places';
 import { gainOf, headroomDb, padOf, peakDb, snrDb, type SoundFigures } from '../sound';
 
 /** One rung of a ladder: a place on a thread, with the voice, the noise and the ceiling there. Levels RMS. */
@@ -67,5 +68,11 @@ export const knobsOf = (last: Stage): readonly Knob[] =>
     ];
   });
 
-/** Voices where they become digital: the places a gain is judged at, one for each source and converter. */
-export const voices = (measured: Measured): readonly Stage[] => conversions(measured).filter((stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone');
+/** Whether a signal has been digital before it comes to a stage. */
+const wasDigital = (stage: Stage): boolean => {
+  for (let at = stage.parent; at; at = at.parent) if (isConversion(at)) return true;
+  return false;
+};
+
+/** Voices where they first become digital: the places a gain is judged at, one for each source and converter. */
+export const voices = perAnalysis((measured): readonly Stage[] => conversions(measured).filter((stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage)));

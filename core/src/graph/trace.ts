@@ -124,7 +124,8 @@ export const trace = (graph: Graph): Traced => {
     }
     const stage: Stage = { index: stages.length, signal, at, parent, via, way };
     stages.push(stage);
-    if (at.port.ends?.[signal]) threads.push(new TracedThread(signal, source, at, stage));
+    // A headset's own voice does not come to it without a way.
+    if (parent !== null && at.port.ends?.[signal]) threads.push(new TracedThread(signal, source, at, stage));
     isOnWay[at.index] = 1;
     // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
     if (via.by !== 'route') arrive(stage);

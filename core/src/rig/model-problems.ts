@@ -32,6 +32,7 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (port.emits?.sound?.type === 'microphone')
       needsControl([...at, 'emits', 'sound', 'distanceControl'], port.emits.sound.distanceControl, 'amount');
     if (port.family === 'picture' && port.rangeControl) needsControl([...at, 'rangeControl'], port.rangeControl, 'choice');
+    if (port.family === 'analogue' && port.earVolumeControl) needsControl([...at, 'earVolumeControl'], port.earVolumeControl, 'gain');
     if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
   }
   for (const [routeId, route] of Object.entries(model.routes)) {

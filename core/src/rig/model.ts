@@ -108,6 +108,10 @@ export const analoguePortSchema = z.strictObject({
   maxInDbu: decibels.nullable().optional(),
   /** Output that needs phantom power: current drawn, mA */
   phantomNeedMa: z.number().min(0).max(14).optional(),
+  /** Headphones: sound pressure at the ear for one milliwatt, dB SPL; null = not known */
+  earDbPerMw: decibels.nullable().optional(),
+  /** Headphones: the volume where they are plugged in, or on their cable */
+  earVolumeControl: controlRef.optional(),
   /** Output that phantom power can damage */
   phantomHarms: z.boolean().optional(),
   /** Input that supplies phantom power: its switch, and the current it can give, mA */

@@ -76,10 +76,13 @@ import { sourceLost } from './signal/source-lost';
 import { unconnected } from './signal/unconnected';
 import { waysCut } from './signal/ways-cut';
 import { clips } from './sound/clips';
+import { earsLate } from './sound/ears-late';
+import { earsLoud } from './sound/ears-loud';
 import { gainHot } from './sound/gain-hot';
 import { gainLow } from './sound/gain-low';
 import { gainShort } from './sound/gain-short';
 import { headroomThin } from './sound/headroom-thin';
+import { lastTenth } from './sound/last-tenth';
 import { lineIntoMicrophone } from './sound/line-into-microphone';
 import { lineMismatch } from './sound/line-mismatch';
 import { loading } from './sound/loading';
@@ -91,6 +94,7 @@ import { phantomBlocked } from './sound/phantom-blocked';
 import { phantomHarms } from './sound/phantom-harms';
 import { phantomMissing } from './sound/phantom-missing';
 import { phantomOverload } from './sound/phantom-overload';
+import { pressedTwice } from './sound/pressed-twice';
 import { soundReach } from './sound/reach';
 import { unknownFigure } from './sound/unknown-figure';
 
@@ -98,7 +102,7 @@ import { unknownFigure } from './sound/unknown-figure';
 export const RULES: readonly Rule[] = [
   destinationEmpty, sourceLost, unconnected, waysCut,
   phantomMissing, phantomBlocked, phantomHarms, phantomOverload, microphoneIntoLine, lineIntoMicrophone, lineMismatch, loading,
-  gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen,
+  gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen, earsLoud, earsLate, lastTenth, pressedTwice,
   linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
   inputsShort, sceneImpossible, sceneDark, sceneSilent, noSupply, steppedDown, rateMismatch, upscaled, rangeMisread, firstDecides, lessColour,
   manyBoxes, battery, sleeps, heat, recordingLimit, focusNoise, shotMissed, noRoom, punchIn, eyeLine, sharpThin, tooDark, tooBright, unmeasured,

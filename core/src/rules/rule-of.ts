@@ -16,6 +16,7 @@ const ruleOf = (area: Area) => (code: string, texts: Texts, find: (measured: Mea
 });
 export const pictureRule = ruleOf('picture');
 export const computerRule = ruleOf('computer');
+export const soundRule = ruleOf('sound');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {

@@ -8,6 +8,8 @@ export const ZERO_DBU_VOLTS = Math.sqrt(0.6);
 /** 1 Pa RMS as a sound pressure level, rounded as the field rounds it. @unit dB SPL */
 export const ONE_PASCAL_DB_SPL = 94;
 
+/** @unit V RMS */
+export const dbuToVolts = (dbu: Dbu): number => ZERO_DBU_VOLTS * 10 ** (dbu / 20);
 /** @param volts RMS, above 0 */
 export const voltsToDbu = (volts: number): Dbu => 20 * Math.log10(volts / ZERO_DBU_VOLTS);
 /** 0 dBV = 1 V RMS = +2.218 dBu. @source IEC 60027-3 */

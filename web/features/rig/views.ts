@@ -13,6 +13,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Loom', path: '', marks: 'all' },
   { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
   { name: 'Gain', path: '/gain', marks: ['sound'] },
+  { name: 'Monitoring', path: '/monitoring' },
   { name: 'Panel', path: '/panel' },
   { name: 'Findings', path: '/findings', marks: 'all' },
   { name: 'People', path: '/people' },

@@ -16,7 +16,7 @@ interface Figure {
 const NAMES: Readonly<Record<string, readonly [string, string]>> = {
   sensitivityMvPerPa: ['Sensitivity', 'mV/Pa'], selfNoiseDbaSpl: ['Self-noise', 'dB(A)'], maxSpl: ['Maximum SPL', 'dB'], sourceOhms: ['Source resistance', 'Ω'], inputOhms: ['Input resistance', 'Ω'],
   maxInDbu: ['Maximum input', 'dBu'], maxOutDbu: ['Maximum output', 'dBu'], dbu: ['EIN', 'dBu'], ownNoiseDbu: ['Own noise', 'dBu'], outputNoiseDbu: ['Output noise', 'dBu'],
-  dynamicRangeDba: ['Dynamic range', 'dB(A)'], fullScaleDbu: ['0 dBFS leaves as', 'dBu'], maxPayloadGbps: ['Highest load', 'Gb/s'], levelDbu: ['Output level', 'dBu'], levelDbfs: ['Level', 'dBFS'],
+  dynamicRangeDba: ['Dynamic range', 'dB(A)'], fullScaleDbu: ['0 dBFS leaves as', 'dBu'], maxPayloadGbps: ['Highest load', 'Gb/s'], levelDbu: ['Output level', 'dBu'], levelDbfs: ['Level', 'dBFS'], earDbPerMw: ['At the ear for 1 mW', 'dB SPL'],
   sensorWidthMm: ['sensor width at 16:9', 'mm'], sensorHeightMm: ['sensor height at 16:9', 'mm'], recordLimitMin: ['own recording ends after', 'min'], afterMin: ['sleeps after', 'min'], lastsMin: ['battery lasts', 'min'], dbaSpl: ['focus motor at 0.3 m', 'dB(A)'],
   keyers: ['keyers', ''], resizingKeyers: ['keyers that make smaller', ''], boxes: ['small pictures beside them', ''], capacityGb: ['capacity', 'GB'], writeMBps: ['writes', 'MB/s'], maxFileGb: ['largest file', 'GB'], budget: ['work it can do', '1080p30'], hardwareEncodes: ['encodes in hardware', ''],
 };

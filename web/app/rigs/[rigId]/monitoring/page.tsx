@@ -1,0 +1,1 @@
+export { MonitoringView as default } from '@/features/monitoring/MonitoringView';
