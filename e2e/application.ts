@@ -60,8 +60,8 @@ export class Application {
   }
 }
 
-/** A test with the application: `demo` with the demo's rigs, `empty` with none. */
-export const test = base.extend<object, { demo: Application; empty: Application }>({
+/** A test with the application: `demo` with the demo's rigs, shared by the tests of a worker; `empty` with none, made anew for each test. */
+export const test = base.extend<{ empty: Application }, { demo: Application }>({
   demo: [async ({}, use) => { // eslint-disable-line no-empty-pattern
     const application = await Application.open(true);
     await use(application);
@@ -71,7 +71,7 @@ export const test = base.extend<object, { demo: Application; empty: Application 
     const application = await Application.open(false);
     await use(application);
     await application.kill();
-  }, { scope: 'worker', timeout: 60_000 }],
+  }, { timeout: 60_000 }],
 });
 
 export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
