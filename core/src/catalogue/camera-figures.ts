@@ -1,4 +1,5 @@
-import type { CameraFigures, Control } from '../rig/model';
+import type { CameraFigures } from '../rig/device-figures';
+import type { Control } from '../rig/model';
 import { amount, toggle } from './parts';
 
 /** Sensors by their usual names: active width and height at 16:9, mm. @source handbook 3-picture for the first two; typical */

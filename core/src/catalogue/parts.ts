@@ -1,4 +1,5 @@
-import type { AnaloguePort, CameraFigures, Control, Mixes, Model, PicturePort, Port, Route, SoundRoute, Storage, UsbPort, Work } from '../rig/model';
+import type { CameraFigures, Mixes, Storage, Work } from '../rig/device-figures';
+import type { AnaloguePort, Control, Model, PicturePort, Port, Route, SoundRoute, UsbPort } from '../rig/model';
 import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/encoding';
 import { TYPICAL_PRICES } from './prices';
 

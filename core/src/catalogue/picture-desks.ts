@@ -1,5 +1,6 @@
 import { FIRST_CONNECTED } from '../rig/encoding';
-import type { Control, Mixes, Model, PicturePort, Port, Route, Storage, Work } from '../rig/model';
+import type { Mixes, Storage, Work } from '../rig/device-figures';
+import type { Control, Model, PicturePort, Port, Route } from '../rig/model';
 import {
   accepting, amount, AT_ONCE, captureFormats, choice, deviceClass, each, encodings, formats, gain, hdmi, HD_30, HD_60, idsOf, lineOut, preampToDigital, route, sdi, software,
   UHD_30, UHD_60, usbDevice, usbHost, consumerIn, lineIn, readsRange, sourceFormats, type FormatText, type Encoding,

@@ -75,6 +75,7 @@ class Bench {
     const { id, device } = node.device;
     const own = this.devices.get(id) ?? { ...device, settings: { ...device.settings } };
     this.devices.set(id, own);
+    // Everything of the port but its device: a copy field by field would lose what its class computes.
     const copy = Object.create(node, { device: { value: { id, device: own, ports: node.device.ports } } }) as PortNode;
     this.nodes.set(node, copy);
     return copy;
@@ -123,6 +124,12 @@ const tidy = (db: number): number => Math.round(db * 1e9) / 1e9;
 
 const settingsCount = (knobs: readonly Knob[]): number => knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
 
+/** The best settings so far, and what they are worth. */
+interface Found {
+  readonly worth: Worth & { readonly tightest: number };
+  readonly settings: readonly number[];
+}
+
 /** Walks every combination of settings of the knobs, the last knob fastest. */
 const eachSetting = (knobs: readonly Knob[], visit: (settings: readonly number[], turned: number) => void): void => {
   const at = knobs.map(() => 0);
@@ -164,7 +171,7 @@ export const setForVoice = (measured: Measured, stage: Stage, held: ReadonlySet<
   while (settingsCount(knobs) > MOST_SETTINGS) knobs = knobs.slice(0, -1);
   const bench = new Bench(stage, first, measured.rig.houseRules);
   const before = bench.worth(knobs, knobs.map(({ valueDb }) => valueDb));
-  let best: { worth: Worth & { readonly tightest: number }; settings: readonly number[] } | null = null;
+  const best: Found[] = [];
   let tried = 0;
   let keepHeadroom = 0;
   let meetLevel = 0;
@@ -179,9 +186,9 @@ export const setForVoice = (measured: Measured, stage: Stage, held: ReadonlySet<
       keepHeadroom++;
       if (worth.missDb === 0) meetLevel++;
     }
-    if (!best || compareWorth(worth, best.worth) < 0) best = { worth, settings: [...settings] };
+    if (!best[0] || compareWorth(worth, best[0].worth) < 0) best[0] = { worth, settings: [...settings] };
   });
-  const found = best as { worth: Worth & { readonly tightest: number }; settings: readonly number[] } | null;
+  const [found] = best;
   if (!found) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
   const commands = knobs.flatMap((knob, index) => (found.settings[index] === knob.valueDb ? [] : [commandOf(knob, found.settings[index] ?? knob.valueDb)]));
   return {

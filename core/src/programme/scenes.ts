@@ -2,7 +2,7 @@ import { voiceSources } from '../brief/coverage';
 import { stagesOf, type DeviceNode, type PortNode, type Thread } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
-import { entry, inOrder, type Layer, type Mixes, type Scene } from '../rig';
+import { entry, inOrder, type Kind, type Layer, type Mixes, type Scene } from '../rig';
 
 /** Why a scene cannot be made: which resource is short, and where. */
 export interface Short {
@@ -61,9 +61,14 @@ const SMALL: ReadonlySet<Layer['box']> = new Set(['inset', 'left half', 'right h
 
 const pictures = (count: number): string => (count === 1 ? 'one picture' : `${count} pictures`);
 
+/** What puts pictures together, even where an older description of it does not say how many. */
+const MIXERS: ReadonlySet<Kind> = new Set(['switcher', 'computer']);
+
 /** What a device lacks for the layers it is to put together itself. */
 const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | null => {
   const mixes: Mixes | undefined = device.model.mixes;
+  if (!mixes && MIXERS.has(device.model.kind))
+    return { resource: 'keyers', deviceId: id, says: `It is not known how many pictures ${device.name} puts together: type its keyers in from the data sheet, or take another of its class.` };
   if (!mixes) return { resource: 'one picture at a time', deviceId: id, says: `${device.name} lets one picture through at a time and cannot put ${layers.length} together.` };
   const small = layers.filter(({ box }) => SMALL.has(box)).length;
   const over = layers.filter(({ box }) => box === 'over').length;

@@ -1,5 +1,6 @@
 export * from './ids';
 export * from './encoding';
+export * from './device-figures';
 export * from './model';
 export * from './house';
 export * from './brief';

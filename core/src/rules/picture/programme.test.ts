@@ -134,3 +134,22 @@ describe('Second Firing with a second guest', () => {
     for (const [id, link] of Object.entries(guest.links)) expect(after.links[id]).toEqual(link);
   });
 });
+
+describe('a switcher described before keyers were', () => {
+  const old = (() => {
+    const rig = withScene([['slides', 'full'], ['host-camera', 'inset']]);
+    const mix = rig.devices['mix'];
+    if (!mix) throw new Error('no switcher');
+    const model = { ...mix.model };
+    delete model.mixes;
+    return { ...rig, devices: { ...rig.devices, mix: { ...mix, model } } };
+  })();
+  it('is asked for, not guessed', () => expect(analyse(old).findings.find(({ code }) => code === 'picture.scene-impossible')?.says).toMatch(/^It is not known how many pictures Switcher puts together/));
+  it('is cured by the figures of its own class', () => {
+    const analysis = analyse(old);
+    const finding = analysis.findings.find(({ code }) => code === 'picture.scene-impossible');
+    const [fix] = finding ? fixesOf(analysis, finding) : [];
+    expect(fix?.label).toBe('Use switcher, four HDMI inputs');
+    expect(finding && fix && predict(analysis, finding, fix).cures).toBe(true);
+  });
+});

@@ -14,7 +14,7 @@ const largerSwitcher = (measured: Measured, { about: at }: Finding): Fix[] => {
   const scene = at.sceneId === undefined ? undefined : entry(measured.rig.scenes, at.sceneId);
   if (device?.model.kind !== 'switcher' || !scene || at.deviceId === undefined || at.sceneId === undefined) return [];
   for (const model of CATALOGUE) {
-    if (model.kind !== 'switcher' || model.classId === device.model.classId) continue;
+    if (model.kind !== 'switcher' || (model.classId === device.model.classId && device.model.mixes)) continue;
     const command = { type: 'replaceModel', deviceId: at.deviceId, model } as const;
     try {
       if (canMake(measure(apply(measured.rig, command)), at.sceneId, scene)) return [{ label: `Use ${model.name.charAt(0).toLowerCase()}${model.name.slice(1)}`, command }];
