@@ -133,3 +133,13 @@ describe('against every combination, read from the whole rig', () => {
     expect(stripMattered).toBeGreaterThan(0);
   });
 });
+
+describe('too many combinations', () => {
+  it('turn the knobs nearest the microphone, and name the ones left as they are', () => {
+    const draft = voiceThrough('mic-dynamic-stage', 'channel-processor', { in: 'in', out: 'out' }, { 'gain-1': 10 }, { gain: 30 }).do({ type: 'disconnect', linkId: 'through-out-to-interface' });
+    const rig = draft.device('second', 'preamp-one', { settings: { gain: 0 } }).link('through.out', 'second.in').link('second.out', 'interface.mic-1').build();
+    const { knobs, left, tried } = proposalOf(rig);
+    expect([knobs.map(({ deviceId }) => deviceId), left.map(({ deviceId, kind }) => `${deviceId} ${kind}`)]).toEqual([['through', 'through', 'second', 'second', 'interface'], ['interface gain']]);
+    expect(tried).toBe(2 * 61 * 2 * 71 * 2);
+  });
+});

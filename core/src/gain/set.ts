@@ -39,6 +39,8 @@ export const compareWorth = (a: Worth, b: Worth): number =>
 export interface GainProposal {
   readonly stage: Stage;
   readonly knobs: readonly Knob[];
+  /** Knobs left as they are, since with them there would be too many combinations to try */
+  readonly left: readonly Knob[];
   /** By knob. @unit dB */
   readonly settingsDb: readonly number[];
   readonly commands: readonly SimpleCommand[];
@@ -193,7 +195,7 @@ export const setForVoice = (measured: Measured, stage: Stage, held: ReadonlySet<
   const commands = knobs.flatMap((knob, index) => (found.settings[index] === knob.valueDb ? [] : [commandOf(knob, found.settings[index] ?? knob.valueDb)]));
   return {
     can: true,
-    proposal: { stage, knobs, settingsDb: found.settings, commands, before, after: found.worth, limiting: stagesOf(stage)[found.worth.tightest] ?? stage, tried, keepHeadroom, meetLevel },
+    proposal: { stage, knobs, left: all.slice(knobs.length), settingsDb: found.settings, commands, before, after: found.worth, limiting: stagesOf(stage)[found.worth.tightest] ?? stage, tried, keepHeadroom, meetLevel },
   };
 };
 
