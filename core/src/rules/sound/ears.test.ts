@@ -26,7 +26,8 @@ ruleCases('sound.ears-late', {
 });
 
 ruleCases('sound.last-tenth', {
-  valid: { 'a gain at 60 of 69 dB': voice({ settings: { 'gain-1': 60 } }).build(), 'a gain fully up where nothing else can give it': voice({ settings: { 'gain-1': 69 } }).build() },
+  valid: { 'a gain at 60 of 69 dB': voice({ settings: { 'gain-1': 60 } }).build(), 'a gain fully up where nothing else can give it': voice({ settings: { 'gain-1': 69 } }).build(),
+    'a gain that one converter has alone, with a recorder’s gain behind it': voice({ settings: { 'gain-1': 66 } }).device('recorder', 'recorder-sound').link('interface.out-1', 'recorder.line-1').build() },
   invalid: { 'a strip at 58 of 60 dB before an interface at 10 of 69': { rig: voiceThrough('mic-dynamic-stage', 'channel-processor', { in: 'in', out: 'out' }, { 'gain-1': 10 }, { gain: 58 }).build(), level: 'note', sum: 4, fixes: ['Take 4 dB from Through, Gain and give it to Interface, Gain 1'] } },
 });
 

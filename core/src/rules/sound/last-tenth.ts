@@ -18,16 +18,25 @@ interface Strained {
   readonly other: AdjustableGain;
 }
 
+const keyOf = (item: AdjustableGain): string => `${deviceOf(item).id}.${item.control}`;
+
+/** Whether every voice that the one gain serves also passes the other: a gain that some converter has alone must stay. */
+const servesWith = (measured: Measured, knob: AdjustableGain, other: AdjustableGain): boolean =>
+  voices(measured).every((stage) => {
+    const keys = adjustableGains(stage).map(keyOf);
+    return !keys.includes(keyOf(knob)) || keys.includes(keyOf(other));
+  });
+
 /** Gains in the last tenth of their range beside one on the same way that could give what is asked of them. */
 const strained = (measured: Measured): Strained[] => {
   const seen = new Set<string>();
   return voices(measured).flatMap((stage) => {
     const gains = adjustableGains(stage);
     return gains.length < 2 ? [] : gains.flatMap((knob): Strained[] => {
-      const key = `${deviceOf(knob).id}.${knob.control}`;
+      const key = keyOf(knob);
       const overDb = overOf(knob);
       if (overDb <= 1e-9 || seen.has(key)) return [];
-      const other = gains.find((candidate) => candidate !== knob && -overOf(candidate) >= overDb);
+      const other = gains.find((candidate) => candidate !== knob && -overOf(candidate) >= overDb && servesWith(measured, knob, candidate));
       if (!other) return [];
       seen.add(key);
       return [{ stage, knob, other }];
