@@ -152,7 +152,7 @@ describe('the demo, the starting points and the catalogue', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);
     const files = ['brief', 'computer', 'picture', 'signal', 'sound'].flatMap((area) => readdirSync(path.join(__dirname, 'rules', area)).filter((file) => !file.includes('.test.')).map((file) => path.join(__dirname, 'rules', area, file)));
-    const declared = files.flatMap((file) => readFileSync(file, 'utf8').match(/^export const \w+(: Rule = | = (reachRule|coverageRule|houseRule|pictureRule|computerRule|soundRule|shotRule|cameraRule)\()/gm) ?? []).filter((line) => !line.includes('const coverageRule') && !line.includes('Rule = ruleOf'));
+    const declared = files.flatMap((file) => readFileSync(file, 'utf8').match(/^export const \w+(: Rule = | = (reachRule|coverageRule|houseRule|pictureRule|computerRule|soundRule|shotRule|cameraRule|eachSoundRule|microphoneRule)(<\w+>)?\()/gm) ?? []).filter((line) => !line.includes('const coverageRule') && !line.includes('Rule = ruleOf'));
     expect(declared).toHaveLength(RULES.length);
     for (const rule of RULES) for (const text of [rule.looksFor, rule.why, rule.remedy, rule.source]) expect(text.length).toBeGreaterThan(5);
   });

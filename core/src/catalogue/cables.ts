@@ -40,6 +40,7 @@ export const CABLES = {
   'usb-5g': { name: 'USB cable, 5 Gb/s', family: 'usb', connectors: USB, maxGbps: 5, reach: anyLoad(3), source: 'handbook 3-picture' },
   'usb-10g': { name: 'USB cable, 10 Gb/s', family: 'usb', connectors: USB, maxGbps: 10, reach: anyLoad(1), source: 'handbook 3-picture' },
   'usb-active': { name: 'USB cable, active, 5 Gb/s', family: 'usb', connectors: USB, maxGbps: 5, reach: anyLoad(15), source: 'typical' },
+  'radio': { name: 'Radio link, in sight', family: 'analogue', connectors: ['radio'], reach: anyLoad(30), source: 'typical' },
   'ethernet': { name: 'Ethernet cable', family: 'network', connectors: ['rj45'], maxGbps: 10, reach: anyLoad(100), source: 'handbook 3-picture' },
   'inside': { name: 'Inside the computer', family: 'software', connectors: ['software'], reach: anyLoad(Infinity), source: 'no cable' },
 } as const satisfies Record<string, CableKind>;

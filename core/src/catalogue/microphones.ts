@@ -1,7 +1,9 @@
-import type { Model } from '../rig/model';
-import { amount, AT_ONCE, deviceClass, gain, lineOut, route, toggle, usbDevice } from './parts';
+import type { Model, Pattern } from '../rig/model';
+import { amount, AT_ONCE, choice, deviceClass, gain, lineOut, route, toggle, usbDevice } from './parts';
 
 const distance = (initial: number) => amount('Distance from the mouth', 'm', 0.01, 20, initial, 0.01);
+
+const patternChoice = (patterns: readonly [Pattern, ...Pattern[]]) => choice('Pattern', patterns.map((pattern) => [pattern, `${pattern[0]?.toUpperCase() ?? ''}${pattern.slice(1)}`]), patterns[0]);
 
 interface Capsule {
   readonly name: string;
@@ -14,6 +16,8 @@ interface Capsule {
   readonly distanceM: number;
   readonly phantomMa?: number;
   readonly phantomHarms?: boolean;
+  /** Fixed, or the patterns it can be switched to, the usual one first */
+  readonly pattern: Pattern | readonly [Pattern, ...Pattern[]];
   readonly spread: readonly [number, number];
 }
 
@@ -25,49 +29,49 @@ const wired = (id: string, capsule: Capsule): Model =>
         family: 'analogue', direction: 'out', name: 'Output', connector: 'xlr', nominal: 'microphone', balanced: true, sourceOhms: capsule.ohms, maxOutDbu: null,
         ...(capsule.phantomMa === undefined ? {} : { phantomNeedMa: capsule.phantomMa }),
         ...(capsule.phantomHarms ? { phantomHarms: true } : {}),
-        emits: { sound: { type: 'microphone', sensitivityMvPerPa: capsule.mvPerPa, selfNoiseDbaSpl: capsule.selfNoise ?? null, maxSpl: capsule.maxSpl, distanceControl: 'distance' } },
+        emits: { sound: { type: 'microphone', sensitivityMvPerPa: capsule.mvPerPa, selfNoiseDbaSpl: capsule.selfNoise ?? null, maxSpl: capsule.maxSpl, distanceControl: 'distance', pattern: typeof capsule.pattern === 'string' ? capsule.pattern : { control: 'pattern' } } },
       },
     },
-    controls: { distance: distance(capsule.distanceM) },
+    controls: { distance: distance(capsule.distanceM), ...(typeof capsule.pattern === 'string' ? {} : { pattern: patternChoice(capsule.pattern) }) },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [capsule.spread[0], capsule.spread[1]] },
   });
 
 export const microphones: readonly Model[] = [
   wired('mic-dynamic-quiet', {
     name: 'Broadcast dynamic, low output', about: 'End-address dynamic for speech close up. Rejects the room, needs a lot of clean gain.',
-    mvPerPa: 1.1, ohms: 300, maxSpl: 150, distanceM: 0.08, spread: [0.9, 1.6],
+    mvPerPa: 1.1, ohms: 300, maxSpl: 150, distanceM: 0.08, pattern: 'cardioid', spread: [0.9, 1.6],
   }),
   wired('mic-dynamic-stage', {
     name: 'Stage dynamic, hand-held', about: 'Cardioid hand-held dynamic. Tough, forgiving, moderate output.',
-    mvPerPa: 2.2, ohms: 200, maxSpl: 150, distanceM: 0.05, spread: [1.6, 2.8],
+    mvPerPa: 2.2, ohms: 200, maxSpl: 150, distanceM: 0.05, pattern: 'cardioid', spread: [1.6, 2.8],
   }),
   wired('mic-condenser-large', {
     name: 'Large-diaphragm condenser', about: 'Sensitive and quiet; hears the room too. Needs phantom power.',
-    mvPerPa: 20, ohms: 50, selfNoise: 12, maxSpl: 135, distanceM: 0.2, phantomMa: 3, spread: [12, 28],
+    mvPerPa: 20, ohms: 50, selfNoise: 12, maxSpl: 135, distanceM: 0.2, pattern: ['cardioid', 'omni', 'figure of eight'], phantomMa: 3, spread: [12, 28],
   }),
   wired('mic-condenser-small', {
     name: 'Small-diaphragm condenser', about: 'Slim condenser for instruments and overheads. Needs phantom power.',
-    mvPerPa: 12, ohms: 100, selfNoise: 16, maxSpl: 138, distanceM: 0.4, phantomMa: 3, spread: [7, 20],
+    mvPerPa: 12, ohms: 100, selfNoise: 16, maxSpl: 138, distanceM: 0.4, pattern: 'cardioid', phantomMa: 3, spread: [7, 20],
   }),
   wired('mic-shotgun', {
     name: 'Short shotgun condenser', about: 'Narrow pattern for a microphone out of the picture. Needs phantom power.',
-    mvPerPa: 30, ohms: 60, selfNoise: 14, maxSpl: 130, distanceM: 0.6, phantomMa: 2, spread: [20, 50],
+    mvPerPa: 30, ohms: 60, selfNoise: 14, maxSpl: 130, distanceM: 0.6, pattern: 'hypercardioid', phantomMa: 2, spread: [20, 50],
   }),
   wired('mic-ribbon', {
     name: 'Passive ribbon', about: 'Smooth and very low in output. Phantom power can damage it.',
-    mvPerPa: 1.5, ohms: 300, maxSpl: 140, distanceM: 0.3, phantomHarms: true, spread: [0.8, 2.5],
+    mvPerPa: 1.5, ohms: 300, maxSpl: 140, distanceM: 0.3, pattern: 'figure of eight', phantomHarms: true, spread: [0.8, 2.5],
   }),
   wired('mic-lavalier', {
     name: 'Lavalier, wired', about: 'Clip-on capsule with an XLR power adapter. Needs phantom power.',
-    mvPerPa: 8, ohms: 200, selfNoise: 26, maxSpl: 128, distanceM: 0.2, phantomMa: 3, spread: [4, 16],
+    mvPerPa: 8, ohms: 200, selfNoise: 26, maxSpl: 128, distanceM: 0.2, pattern: 'omni', phantomMa: 3, spread: [4, 16],
   }),
   wired('mic-boundary', {
     name: 'Boundary condenser', about: 'Lies on a table and hears everyone at it. Needs phantom power.',
-    mvPerPa: 14, ohms: 150, selfNoise: 22, maxSpl: 130, distanceM: 0.8, phantomMa: 4, spread: [8, 25],
+    mvPerPa: 14, ohms: 150, selfNoise: 22, maxSpl: 130, distanceM: 0.8, pattern: 'omni', phantomMa: 4, spread: [8, 25],
   }),
   wired('mic-headset', {
     name: 'Headset condenser, wired', about: 'Capsule at the corner of the mouth for people who move. Needs phantom power.',
-    mvPerPa: 5, ohms: 200, selfNoise: 30, maxSpl: 140, distanceM: 0.04, phantomMa: 3, spread: [3, 8],
+    mvPerPa: 5, ohms: 200, selfNoise: 30, maxSpl: 140, distanceM: 0.04, pattern: 'omni', phantomMa: 3, spread: [3, 8],
   }),
   deviceClass('mic-wireless', {
     name: 'Wireless lavalier with receiver', kind: 'wireless', step: 'source',
@@ -75,11 +79,31 @@ export const microphones: readonly Model[] = [
     ports: {
       out: {
         family: 'analogue', direction: 'out', name: 'Receiver output', connector: 'xlr', nominal: 'microphone', balanced: true, sourceOhms: 200, maxOutDbu: 0,
-        emits: { sound: { type: 'microphone', sensitivityMvPerPa: 20, selfNoiseDbaSpl: 30, maxSpl: 128, distanceControl: 'distance' } },
+        emits: { sound: { type: 'microphone', sensitivityMvPerPa: 20, selfNoiseDbaSpl: 30, maxSpl: 128, distanceControl: 'distance', pattern: 'omni' } },
       },
     },
     controls: { distance: distance(0.2) },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [8, 40] },
+  }),
+  deviceClass('wireless-transmitter', {
+    name: 'Wireless body transmitter', kind: 'wireless', step: 'lift', about: 'Takes a wired lavalier or headset and sends it by radio. Its own gain comes before the radio; runs on its battery.',
+    ports: {
+      in: { family: 'analogue', direction: 'in', name: 'Capsule input', connector: 'xlr', nominal: 'microphone', balanced: true, inputOhms: 3000, maxInDbu: 6, phantomSupply: { control: 'power', maxMa: 5 } },
+      radio: { family: 'analogue', direction: 'out', name: 'Radio', connector: 'radio', nominal: 'line', balanced: false, sourceOhms: 0, maxOutDbu: 6 },
+    },
+    // The radio's own noise, companded or digital, lies a fixed distance under its ceiling whatever the gain.
+    routes: { send: route('in', 'radio', { ms: 1.5 }, { sound: { gain: { control: 'gain' }, ein: [{ gainDb: 40, dbu: -122 }], outputNoiseDbu: -100 } }) },
+    controls: { gain: gain('Transmitter gain', 0, 40, 24), power: toggle('Power for the capsule', true) },
+    batteryMin: 360, spread: { 'routes.send.sound.outputNoiseDbu': [-108, -92] },
+  }),
+  deviceClass('wireless-receiver', {
+    name: 'Wireless receiver', kind: 'wireless', step: 'lift', about: 'Gives what a body transmitter sends to a microphone input, at the level its own gain says.',
+    ports: {
+      radio: { family: 'analogue', direction: 'in', name: 'Radio', connector: 'radio', nominal: 'line', balanced: false, inputOhms: 1_000_000, maxInDbu: 6 },
+      out: { family: 'analogue', direction: 'out', name: 'Output', connector: 'xlr', nominal: 'microphone', balanced: true, sourceOhms: 200, maxOutDbu: 6 },
+    },
+    routes: { receive: route('radio', 'out', { ms: 1.5 }, { sound: { gain: { control: 'gain' }, ownNoiseDbu: -110 } }) },
+    controls: { gain: gain('Receiver gain', -40, 0, -20) },
   }),
   deviceClass('mic-usb', {
     name: 'USB microphone', kind: 'microphone', step: 'source', about: 'Capsule, preamp and converter in one. The simplest way for one person.',
@@ -150,16 +174,24 @@ export const lifts: readonly Model[] = [
   }),
 ];
 
-const compressorControls = {
+const dynamicsControls = {
   compress: toggle('Compressor in'),
   threshold: amount('Threshold', 'dBu', -60, 20, 0, 0.5),
   ratio: amount('Ratio', ': 1', 1, 20, 3, 0.1),
   'make-up': amount('Make-up gain', 'dB', 0, 24, 0, 0.5),
+  'gate': toggle('Gate in'),
+  'gate-threshold': amount('Gate threshold', 'dBu', -80, 20, -40, 0.5),
+  'gate-range': amount('Gate closes by', 'dB', 0, 60, 12, 1),
+};
+
+const dynamics = {
+  compressor: { inSwitch: 'compress', thresholdControl: 'threshold', ratioControl: 'ratio', makeUpControl: 'make-up' },
+  gate: { inSwitch: 'gate', thresholdControl: 'gate-threshold', rangeControl: 'gate-range' },
 };
 
 export const shapers: readonly Model[] = [
   deviceClass('channel-processor', {
-    name: 'Channel processor', kind: 'channel-processor', step: 'shape', about: 'Preamp, compressor and line output for one voice. The compressor acts on the level after the gain.',
+    name: 'Channel processor', kind: 'channel-processor', step: 'shape', about: 'Preamp, gate, compressor and line output for one voice. Gate and compressor act on the level after the gain.',
     ports: {
       in: { family: 'analogue', direction: 'in', name: 'Microphone input', connector: 'xlr', nominal: 'microphone', balanced: true, inputOhms: 2400, maxInDbu: 15, phantomSupply: { control: 'phantom', maxMa: 10 } },
       line: { family: 'analogue', direction: 'in', name: 'Line input', connector: 'jack', nominal: 'line', balanced: true, inputOhms: 20_000, maxInDbu: 24 },
@@ -168,17 +200,15 @@ export const shapers: readonly Model[] = [
     routes: {
       microphone: route('in', 'out', AT_ONCE, {
         sound: {
-          gain: { control: 'gain' }, pad: { control: 'pad', db: -20 }, ein: [{ gainDb: 60, dbu: -125 }], outputNoiseDbu: -86,
-          compressor: { inSwitch: 'compress', thresholdControl: 'threshold', ratioControl: 'ratio', makeUpControl: 'make-up' },
+          gain: { control: 'gain' }, pad: { control: 'pad', db: -20 }, ein: [{ gainDb: 60, dbu: -125 }], outputNoiseDbu: -86, ...dynamics,
         },
       }),
       line: route('line', 'out', AT_ONCE, {
         sound: {
-          gain: { control: 'line-gain' }, ownNoiseDbu: -96, outputNoiseDbu: -86,
-          compressor: { inSwitch: 'compress', thresholdControl: 'threshold', ratioControl: 'ratio', makeUpControl: 'make-up' },
+          gain: { control: 'line-gain' }, ownNoiseDbu: -96, outputNoiseDbu: -86, ...dynamics,
         },
       }),
     },
-    controls: { gain: gain('Gain', 0, 60, 40), 'line-gain': gain('Line gain', -20, 20, 0), pad: toggle('Pad, 20 dB'), phantom: toggle('Phantom power'), ...compressorControls },
+    controls: { gain: gain('Gain', 0, 60, 40), 'line-gain': gain('Line gain', -20, 20, 0), pad: toggle('Pad, 20 dB'), phantom: toggle('Phantom power'), ...dynamicsControls },
   }),
 ];

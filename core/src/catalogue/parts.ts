@@ -16,6 +16,8 @@ export interface ClassDraft extends Pick<Model, 'name' | 'kind' | 'step' | 'abou
   readonly mixes?: Mixes | undefined;
   readonly storage?: Storage | undefined;
   readonly work?: Work | undefined;
+  /** How long its own battery lasts. @unit min */
+  readonly batteryMin?: number;
   /** Does nothing without its own power supply */
   readonly needsSupply?: true;
   /** Has a small socket that a cable can be clamped to */
@@ -31,6 +33,7 @@ export const deviceClass = (id: string, draft: ClassDraft): Model => ({
     ...(draft.smallSocket ? { clamp: toggle('Cable clamped to the camera') } : {}),
   },
   ...(draft.camera ? { camera: draft.camera } : {}), ...(draft.mixes ? { mixes: draft.mixes } : {}), ...(draft.storage ? { storage: draft.storage } : {}), ...(draft.work ? { work: draft.work } : {}),
+  ...(draft.batteryMin === undefined ? {} : { battery: { lastsMin: draft.batteryMin } }),
   ...(draft.needsSupply ? { supplyControl: 'supply' } : {}), ...(draft.smallSocket ? { clampControl: 'clamp' } : {}),
   stated: [], spread: draft.spread ?? {},
 });

@@ -108,7 +108,7 @@ const stageBox = (id: string, name: string, microphones: number): Model =>
     name, kind: 'stage-box', step: 'combine', about: 'Preamps near the microphones; the channels travel over one network cable.',
     ports: {
       ...each(microphones, 'mic', (n) => micIn(`Channel ${n}`, 3000, 18, `phantom-${n}`)),
-      network: { family: 'network', direction: 'out', name: 'Network', connector: 'rj45', gbps: 1 },
+      network: { family: 'network', direction: 'out', name: 'Network', connector: 'rj45', gbps: 1, soundChannels: microphones },
     },
     routes: each<Route>(microphones, 'mic', (n) => route(`mic-${n}`, 'network', { ms: 1 }, { sound: preampToDigital(`gain-${n}`, -126.5, 60, 112, `pad-${n}`) })),
     controls: {
@@ -146,7 +146,8 @@ export const soundSundries: readonly Model[] = [
   }),
   deviceClass('loudspeaker-active', {
     name: 'Active loudspeaker', kind: 'loudspeaker', step: 'hear and see', about: 'Monitor with its own amplifier. Muted while microphones are open.',
-    ports: { in: { ...lineIn('Input', 20, 'combo'), ends: { sound: 'needed' } } },
+    ports: { in: { ...lineIn('Input', 20, 'combo'), splAt0Dbu: 98, speakerVolumeControl: 'volume', ends: { sound: 'needed' } } },
+    controls: { volume: gain('Volume', -60, 0, -20) },
   }),
   deviceClass('recorder-sound', {
     name: 'Sound recorder, four inputs', kind: 'recorder', step: 'take in', about: 'Stand-alone recorder with its own preamps and a pair of line inputs; works when the computer does not.',
@@ -173,7 +174,7 @@ export const soundSundries: readonly Model[] = [
   }),
 ];
 
-const networkPort = (name: string, direction: 'in' | 'out' | 'both' = 'both'): Port => ({ family: 'network', direction, name, connector: 'rj45', gbps: 1 });
+const networkPort = (name: string, direction: 'in' | 'out' | 'both' = 'both', soundChannels?: number): Port => ({ family: 'network', direction, name, connector: 'rj45', gbps: 1, ...(soundChannels === undefined ? {} : { soundChannels }) });
 
 /** Every socket to every other one. */
 const between = (count: number, more: Partial<Route> = {}): Record<string, Route> =>
@@ -191,7 +192,7 @@ export const networkSound: readonly Model[] = [
   }),
   deviceClass('desk-network', {
     name: 'Digital desk on the network', kind: 'mixer', step: 'combine', about: 'Mixes what stage boxes put on the network; main mix, two more mixes, headphones.',
-    ports: { network: networkPort('Network'), ...each(2, 'main', (n) => lineOut(`Main ${n}`, 24, 'xlr')), ...each(2, 'mix', (n) => lineOut(`Mix ${n}`, 24, 'xlr')), phones: phonesOut('Headphones') },
+    ports: { network: networkPort('Network', 'both', 64), ...each(2, 'main', (n) => lineOut(`Main ${n}`, 24, 'xlr')), ...each(2, 'mix', (n) => lineOut(`Mix ${n}`, 24, 'xlr')), phones: phonesOut('Headphones') },
     routes: {
       mix: route('network', idsOf(2, 'mix'), { ms: 1.5 }, { sound: { gain: { control: 'mix' }, toAnalogue: { fullScaleDbu: 24, dynamicRangeDba: 112 } } }),
       main: route('network', idsOf(2, 'main'), { ms: 1.5 }, { sound: { gain: { control: 'main' }, toAnalogue: { fullScaleDbu: 24, dynamicRangeDba: 112 } } }),
@@ -201,7 +202,7 @@ export const networkSound: readonly Model[] = [
   }),
   deviceClass('personal-mixer', {
     name: 'Personal mixer', kind: 'headphone-amplifier', step: 'hear and see', about: 'Somebody makes their own mix of what is on the network, in their own headphones.',
-    ports: { network: networkPort('Network', 'in'), phones: phonesOut('Headphones', 15) },
+    ports: { network: networkPort('Network', 'in', 40), phones: phonesOut('Headphones', 15) },
     routes: { mix: route('network', 'phones', { ms: 2 }, { sound: { gain: { control: 'level' }, toAnalogue: { fullScaleDbu: 15, dynamicRangeDba: 105 } } }) },
     controls: { level: gain('Level', -60, 10, -20) },
   }),

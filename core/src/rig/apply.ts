@@ -5,6 +5,7 @@ import { isDeepEqual } from './deepEqual';
 import type { Change, Command, SimpleCommand } from './commands';
 import { inconsistencies } from './consistency';
 import { applyProgramme, forgetDevice, forgetSubject, type ProgrammeCommand } from './apply-programme';
+import { applyRoom } from './apply-room';
 import { setFigure } from './figures';
 import { replaceModel } from './replace-model';
 import { mate, portAt, takesMany } from './mating';
@@ -149,7 +150,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
         if (problem) throw refusals.badSetting(command.name, problem);
       }
       const { name, model, settings, personId, placeId } = command;
-      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, sightId: null, price: null, ownership: 'to buy', order: nextOrder(rig.devices) };
+      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, sightId: null, price: null, ownership: 'to buy', at: null, aim: null, order: nextOrder(rig.devices) };
       return;
     }
     case 'removeDevice':
@@ -168,6 +169,9 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'showSight':
       if (command.sightId !== null && !entry(briefIn(rig).sights, command.sightId)) throw refusals.noSight(command.sightId);
       deviceIn(rig, command.deviceId).sightId = command.sightId;
+      return;
+    case 'placeDevice':
+      Object.assign(deviceIn(rig, command.deviceId), { at: command.at, aim: command.aim });
       return;
     case 'setOwnership':
       Object.assign(deviceIn(rig, command.deviceId), { ownership: command.ownership, price: command.price });
@@ -203,6 +207,11 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'replaceModel':
       replaceModel(rig, deviceIn(rig, command.deviceId), command.deviceId, command.model);
       return;
+    case 'setRoom':
+    case 'addNoise':
+    case 'changeNoise':
+    case 'removeNoise':
+      return applyRoom(rig, command);
     default:
       return applyProgramme(rig, command satisfies ProgrammeCommand);
   }

@@ -3,6 +3,7 @@ import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
 import { briefSchema, deliverableSchema, sightSchema } from './brief';
 import { houseRulesSchema } from './house';
+import { aimSchema, noiseSchema, roomSchema, spotSchema } from './room';
 import { buttonSchema, panelSchema, sceneSchema, shotPlanSchema } from './programme';
 import { endSchema, OWNERSHIPS, personSchema, placeSchema, runSchema, settingSchema } from './rig';
 
@@ -12,6 +13,7 @@ const deliverableFields = deliverableSchema.omit({ order: true });
 const shotFields = shotPlanSchema.omit({ order: true });
 const sceneFields = sceneSchema.omit({ order: true });
 const buttonFields = buttonSchema.omit({ order: true });
+const noiseFields = noiseSchema.omit({ order: true });
 const placeFields = placeSchema.omit({ order: true });
 
 /** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
@@ -42,6 +44,12 @@ const simpleCommands = [
   z.strictObject({ type: z.literal('assignDevice'), deviceId: idSchema, personId: idSchema.nullable(), placeId: idSchema.nullable() }),
   /** Says which sight of the brief a camera or player shows */
   z.strictObject({ type: z.literal('showSight'), deviceId: idSchema, sightId: idSchema.nullable() }),
+  /** Says where a device stands, or how a microphone stands to its mouth */
+  z.strictObject({ type: z.literal('placeDevice'), deviceId: idSchema, at: spotSchema.nullable(), aim: aimSchema.nullable() }),
+  z.strictObject({ type: z.literal('setRoom'), room: roomSchema.partial() }),
+  z.strictObject({ type: z.literal('addNoise'), noiseId: idSchema, noise: noiseFields }),
+  z.strictObject({ type: z.literal('changeNoise'), noiseId: idSchema, noise: noiseFields.partial() }),
+  z.strictObject({ type: z.literal('removeNoise'), noiseId: idSchema }),
   z.strictObject({ type: z.literal('setOwnership'), deviceId: idSchema, ownership: z.enum(OWNERSHIPS), price: z.number().min(0).max(1e9).nullable() }),
   z.strictObject({ type: z.literal('setControl'), deviceId: idSchema, control: idSchema, value: settingSchema }),
   z.strictObject({

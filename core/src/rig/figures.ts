@@ -5,7 +5,7 @@ type Branch = Record<string, unknown>;
 const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null;
 
 /** Figures of a model that a data sheet states, by path: numbers and unknowns of ports, routes and the device itself, not settings. */
-const FIGURE_PATH = /^((ports|routes)\.[a-z0-9-]+|camera|mixes|storage|work)(\.[A-Za-z0-9]+)+$/;
+const FIGURE_PATH = /^((ports|routes)\.[a-z0-9-]+|camera|mixes|storage|work|battery)(\.[A-Za-z0-9]+)+$/;
 
 /** The figure at a path of a model. @returns undefined where the model has none there */
 export const figureAt = (model: Model, path: string): number | null | undefined => {

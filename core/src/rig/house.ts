@@ -155,6 +155,8 @@ export const houseRulesSchema = z.strictObject({
   minimumSnrDb: z.number().min(0).max(120),
   /** Share of a cable's reach above which a run is a warning */
   reachWarnShare: z.number().min(0.1).max(1),
+  /** How far a voice stands above the noise of the room at its own microphone, dB */
+  voiceOverRoomDb: z.number().min(0).max(100),
   /** On how many independent recordings each voice should be */
   recordingsOfVoice: z.number().int().min(1).max(5),
   /** The format pictures are wanted in: what a source aims at that may choose */
@@ -166,7 +168,7 @@ export type HouseRules = z.infer<typeof houseRulesSchema>;
 
 const firstSchools = Object.fromEntries(HOUSE_QUESTION_KEYS.map((key) => [key, HOUSE_QUESTIONS[key].schools[0].value])) as { [K in HouseQuestionKey]: SchoolOf<K> };
 
-export const DEFAULT_HOUSE_RULES: HouseRules = { ...firstSchools, headroomDb: 6, minimumSnrDb: 50, reachWarnShare: 0.8, recordingsOfVoice: 2, chosenFormat: '1920x1080p60', uplinkShare: 0.7 };
+export const DEFAULT_HOUSE_RULES: HouseRules = { ...firstSchools, headroomDb: 6, minimumSnrDb: 50, voiceOverRoomDb: 30, reachWarnShare: 0.8, recordingsOfVoice: 2, chosenFormat: '1920x1080p60', uplinkShare: 0.7 };
 
 /** Where the average and the peaks should stand at the converter. @unit dBFS */
 export const levelTarget = (rules: HouseRules): { averageDbfs: number; peakDbfs: number } => {
@@ -187,6 +189,8 @@ export const houseRuleText = (rules: HouseRules, key: keyof HouseRules): string 
       return `Headroom: at least ${rules.headroomDb} dB`;
     case 'minimumSnrDb':
       return `Signal to noise: at least ${rules.minimumSnrDb} dB`;
+    case 'voiceOverRoomDb':
+      return `Voice over the noise of the room: at least ${rules.voiceOverRoomDb} dB`;
     case 'reachWarnShare':
       return `Cable reach: warn above ${Math.round(rules.reachWarnShare * 100)} %`;
     case 'recordingsOfVoice':

@@ -5,6 +5,7 @@ export * from './model';
 export * from './house';
 export * from './brief';
 export * from './programme';
+export * from './room';
 export * from './rig';
 export * from './settings';
 export * from './mating';

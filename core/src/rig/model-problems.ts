@@ -1,6 +1,6 @@
 import { FORMAT_PATTERN } from '../units';
 import { AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED } from './encoding';
-import type { Control, Model } from './model';
+import type { Control, Model, Pattern } from './model';
 
 /** Something in a model that no single field can be wrong about. */
 export interface ModelProblem {
@@ -8,6 +8,7 @@ export interface ModelProblem {
   readonly message: string;
 }
 
+const PATTERN_NAMES: ReadonlySet<string> = new Set<Pattern>(['omni', 'cardioid', 'supercardioid', 'hypercardioid', 'figure of eight']);
 const NOT_FORMATS: ReadonlySet<string> = new Set([AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED]);
 
 /** What one field cannot say: that routes name ports and controls that exist, and that controls of formats offer formats. */
@@ -19,6 +20,12 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (!control) say(path, `expected a control of this model; there is no "${id}"`);
     else if (control.type !== type) say(path, `expected a control of type ${type}; "${id}" is ${control.type}`);
   };
+  /** A control of patterns must offer patterns: the room is heard through its value. */
+  const needsPatterns = (path: ModelProblem['path'], id: string) => {
+    needsControl(path, id, 'choice');
+    const control = Object.hasOwn(model.controls, id) ? model.controls[id] : undefined;
+    if (control?.type === 'choice' && control.options.some(({ value }) => !PATTERN_NAMES.has(value))) say(path, `expected every option of "${id}" to be one of ${[...PATTERN_NAMES].join(', ')}`);
+  };
   for (const [portId, port] of Object.entries(model.ports)) {
     const at = ['ports', portId];
     if (port.emits?.picture) {
@@ -29,10 +36,14 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
       if (port.emits.picture.codingControl) needsControl([...at, 'emits', 'picture', 'codingControl'], port.emits.picture.codingControl, 'choice');
       if (port.emits.picture.encodingControl) needsControl([...at, 'emits', 'picture', 'encodingControl'], port.emits.picture.encodingControl, 'choice');
     }
-    if (port.emits?.sound?.type === 'microphone')
-      needsControl([...at, 'emits', 'sound', 'distanceControl'], port.emits.sound.distanceControl, 'amount');
+    if (port.emits?.sound?.type === 'microphone') {
+      const { distanceControl, pattern } = port.emits.sound;
+      needsControl([...at, 'emits', 'sound', 'distanceControl'], distanceControl, 'amount');
+      if (typeof pattern === 'object') needsPatterns([...at, 'emits', 'sound', 'pattern', 'control'], pattern.control);
+    }
     if (port.family === 'picture' && port.rangeControl) needsControl([...at, 'rangeControl'], port.rangeControl, 'choice');
     if (port.family === 'analogue' && port.earVolumeControl) needsControl([...at, 'earVolumeControl'], port.earVolumeControl, 'gain');
+    if (port.family === 'analogue' && port.speakerVolumeControl) needsControl([...at, 'speakerVolumeControl'], port.speakerVolumeControl, 'gain');
     if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
   }
   for (const [routeId, route] of Object.entries(model.routes)) {
@@ -50,6 +61,11 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
       needsControl([...at, 'sound', 'compressor', 'inSwitch'], compressor.inSwitch, 'switch');
       for (const key of ['thresholdControl', 'ratioControl', 'makeUpControl'] as const)
         needsControl([...at, 'sound', 'compressor', key], compressor[key], 'amount');
+    }
+    const gate = route.sound?.gate;
+    if (gate) {
+      needsControl([...at, 'sound', 'gate', 'inSwitch'], gate.inSwitch, 'switch');
+      for (const key of ['thresholdControl', 'rangeControl'] as const) needsControl([...at, 'sound', 'gate', key], gate[key], 'amount');
     }
     if (route.picture && route.picture.does !== 'pass') needsControl([...at, 'picture', 'formatControl'], route.picture.formatControl, 'choice');
     if (route.picture?.does === 'capture') needsControl([...at, 'picture', 'encodingControl'], route.picture.encodingControl, 'choice');

@@ -28,7 +28,7 @@ export type Step = z.infer<typeof stepSchema>;
 
 export const CONNECTORS = [
   'xlr', 'jack', 'combo', 'mini-jack', 'phono', 'speaker', 'hdmi', 'mini-hdmi', 'micro-hdmi', 'bnc', 'usb-a', 'usb-b', 'usb-c', 'rj45',
-  'optical', 'software',
+  'optical', 'radio', 'software',
 ] as const;
 export const connectorSchema = z.enum(CONNECTORS);
 export type Connector = z.infer<typeof connectorSchema>;
@@ -42,6 +42,11 @@ const formatText = z.string().regex(FORMAT_PATTERN, 'expected a picture format s
 /** Which control decides something, by its id in `controls`. */
 const controlRef = idSchema;
 
+/** From which sides a microphone hears. @source handbook 2-sound */
+export const PATTERNS = ['omni', 'cardioid', 'supercardioid', 'hypercardioid', 'figure of eight'] as const;
+export const patternSchema = z.enum(PATTERNS);
+export type Pattern = z.infer<typeof patternSchema>;
+
 const microphoneSourceSchema = z.strictObject({
   type: z.literal('microphone'),
   /** mV/Pa at 1 kHz */
@@ -52,6 +57,8 @@ const microphoneSourceSchema = z.strictObject({
   maxSpl: decibels.nullable(),
   /** Control with the distance from mouth to capsule, m */
   distanceControl: controlRef,
+  /** Fixed, or the control whose value is the pattern; left out = not known */
+  pattern: z.union([patternSchema, z.strictObject({ control: controlRef })]).optional(),
 });
 const lineSourceSchema = z.strictObject({
   type: z.literal('line'),
@@ -113,6 +120,10 @@ export const analoguePortSchema = z.strictObject({
   earDbPerMw: decibels.nullable().optional(),
   /** Headphones: the volume where they are plugged in, or on their cable */
   earVolumeControl: controlRef.optional(),
+  /** Loudspeaker: sound pressure at 1 m for 0 dBu at its input and its volume at 0, dB SPL; null = not known */
+  splAt0Dbu: decibels.nullable().optional(),
+  /** Loudspeaker: its volume */
+  speakerVolumeControl: controlRef.optional(),
   /** Output that phantom power can damage */
   phantomHarms: z.boolean().optional(),
   /** Input that supplies phantom power: its switch, and the current it can give, mA */
@@ -155,6 +166,8 @@ export const networkPortSchema = z.strictObject({
   ...portBase,
   family: z.literal('network'),
   gbps: positive,
+  /** Channels of sound it sends or takes at most; left out = not limited here */
+  soundChannels: z.number().int().min(1).max(4096).optional(),
 });
 
 /** A way in or out of a program on a computer: nothing to plug, nothing to measure. */
@@ -189,6 +202,8 @@ export const soundRouteSchema = z.strictObject({
   compressor: z
     .strictObject({ inSwitch: controlRef, thresholdControl: controlRef, ratioControl: controlRef, makeUpControl: controlRef })
     .optional(),
+  /** Closes by its range while the level is under its threshold. Threshold in dBu in an analogue path, dBFS in a digital one */
+  gate: z.strictObject({ inSwitch: controlRef, thresholdControl: controlRef, rangeControl: controlRef }).optional(),
   /** Keeps what enters by different ways apart, as a program does that writes a file for each; otherwise they leave as one mix */
   keepsApart: z.literal(true).optional(),
   /** Lets phantom power from the far side through to the near side */
@@ -266,6 +281,8 @@ const modelFields = z.strictObject({
   work: workSchema.optional(),
   /** Switch that says whether its own power supply is plugged in; only for a device that does nothing without one */
   supplyControl: controlRef.optional(),
+  /** What runs it while nothing is plugged in, and for how long, min */
+  battery: z.strictObject({ lastsMin: positive }).optional(),
   /** Switch that says whether a clamp holds the cable of a small socket */
   clampControl: controlRef.optional(),
   /** Paths of the figures taken from a data sheet or measured; every other figure is typical of the class */

@@ -15,6 +15,7 @@ export const refusals = {
   noShot: (id: string) => new Refusal(`There is no shot "${id}" in this rig; it may have been removed.`),
   noScene: (id: string) => new Refusal(`There is no scene "${id}" in this rig; it may have been removed.`),
   noButton: (id: string) => new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
+  noNoise: (id: string) => new Refusal(`There is no noise "${id}" in this rig; it may have been removed.`),
   modelMisfit: (device: string, why: string) => new Refusal(`${device} cannot be replaced: ${why}.`),
   noPort: (device: string, port: string) => new Refusal(`${device} has no port "${port}".`),
   idTaken: (id: string) => new Refusal(`"${id}" is already in this rig; use another id.`),

@@ -5,9 +5,10 @@ import { DEFAULT_HOUSE_RULES, houseRulesSchema } from './house';
 import { idSchema, nameSchema } from './ids';
 import { modelSchema } from './model';
 import { panelSchema, sceneSchema, shotPlanSchema } from './programme';
+import { aimSchema, noiseSchema, roomSchema, spotSchema, UNKNOWN_ROOM } from './room';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
-export const RIG_VERSION = 4;
+export const RIG_VERSION = 5;
 export const MAX_DEVICES = 5000;
 export const MAX_LINKS = 20_000;
 /** Longest cable a document may hold. @unit m */
@@ -32,6 +33,8 @@ export const personSchema = z.strictObject({
   wearsGlasses: z.boolean(),
   dislikesHeadset: z.boolean(),
   needsHandsFree: z.boolean(),
+  /** Where their mouth is; null where nobody has said, and for remote guests */
+  at: spotSchema.nullable(),
   order,
 });
 export type Person = z.infer<typeof personSchema>;
@@ -57,6 +60,10 @@ export const deviceSchema = z.strictObject({
   /** What was or will be paid, in the studio's currency; null = the class's typical price */
   price: z.number().min(0).max(1e9).nullable(),
   ownership: z.enum(OWNERSHIPS),
+  /** Where it stands by itself; a microphone with a person stands where its aim says */
+  at: spotSchema.nullable(),
+  /** A microphone: how it stands to its person's mouth; null = straight in front and pointed at it */
+  aim: aimSchema.nullable(),
   order,
 });
 export type Device = z.infer<typeof deviceSchema>;
@@ -79,6 +86,8 @@ export const rigSchema = z.strictObject({
   brief: briefSchema.nullable(),
   people: z.record(idSchema, personSchema),
   places: z.record(idSchema, placeSchema),
+  room: roomSchema,
+  noises: z.record(idSchema, noiseSchema),
   devices: z.record(idSchema, deviceSchema),
   links: z.record(idSchema, linkSchema),
   shots: z.record(idSchema, shotPlanSchema),
@@ -93,7 +102,7 @@ export const DEFAULT_SPEECH = { speechDbSpl: 62, crestDb: 14 } as const;
 
 /** Someone on site who sits and talks, as long as nothing else is said. */
 export const USUAL_PERSON = {
-  where: 'on site', posture: 'sits', shot: 'head and shoulders', isHeard: true, ...DEFAULT_SPEECH, spreadDb: 6, wearsGlasses: false, dislikesHeadset: false, needsHandsFree: false,
+  where: 'on site', posture: 'sits', shot: 'head and shoulders', isHeard: true, ...DEFAULT_SPEECH, spreadDb: 6, wearsGlasses: false, dislikesHeadset: false, needsHandsFree: false, at: null,
 } as const satisfies Omit<Person, 'name' | 'order'>;
 
 export const blankRig = (name: string): Rig => ({
@@ -104,6 +113,8 @@ export const blankRig = (name: string): Rig => ({
   brief: null,
   people: {},
   places: {},
+  room: { ...UNKNOWN_ROOM },
+  noises: {},
   devices: {},
   links: {},
   shots: {},

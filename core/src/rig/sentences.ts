@@ -16,6 +16,7 @@ const shotName = (rig: Rig, id: string): string => {
   return shot ? deviceName(rig, shot.deviceId) : `“${id}”`;
 };
 const sceneName = (rig: Rig, id: string): string => entry(rig.scenes, id)?.name ?? `“${id}”`;
+const noiseName = (rig: Rig, id: string): string => entry(rig.noises, id)?.name ?? `“${id}”`;
 const buttonName = (rig: Rig, id: string): string => entry(rig.panel.buttons, id)?.label ?? `“${id}”`;
 
 const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
@@ -28,7 +29,7 @@ const valueName = (rig: Rig, deviceId: string, controlId: string, value: Control
   return String(value);
 };
 
-const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice', chosenFormat: 'the format pictures are wanted in', uplinkShare: 'share of the uplink used' };
+const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', voiceOverRoomDb: 'voice over the noise of the room', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice', chosenFormat: 'the format pictures are wanted in', uplinkShare: 'share of the uplink used' };
 const isQuestion = (key: string): key is HouseQuestionKey => Object.hasOwn(HOUSE_QUESTIONS, key);
 const ruleName = (key: string): string => (isQuestion(key) ? HOUSE_QUESTIONS[key].question.toLowerCase() : (NUMBER_RULE_NAMES[key] ?? key));
 const schoolName = (key: string, value: unknown): string => (isQuestion(key) ? (HOUSE_QUESTIONS[key].schools.find((school) => school.value === value)?.label ?? String(value)) : String(value));
@@ -59,6 +60,16 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
       return `Removed ${deliverableName(rig, command.deliverableId)} from what is delivered.`;
     case 'showSight':
       return command.sightId === null ? `${deviceName(rig, command.deviceId)} shows nothing of the brief any more.` : `${deviceName(rig, command.deviceId)} shows ${sightName(rig, command.sightId)}.`;
+    case 'placeDevice':
+      return `Placed ${deviceName(rig, command.deviceId)}.`;
+    case 'setRoom':
+      return 'Changed what is known of the room.';
+    case 'addNoise':
+      return `Added ${command.noise.name} to what makes noise.`;
+    case 'changeNoise':
+      return command.noise.at !== undefined && Object.keys(command.noise).length === 1 ? `Moved ${noiseName(rig, command.noiseId)}.` : `Changed ${noiseName(rig, command.noiseId)}.`;
+    case 'removeNoise':
+      return `Removed ${noiseName(rig, command.noiseId)} from what makes noise.`;
     case 'setOwnership':
       return `${deviceName(rig, command.deviceId)} is ${command.ownership}${command.price === null ? '' : ` for ${command.price}`}.`;
     case 'addPerson':

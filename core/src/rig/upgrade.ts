@@ -64,8 +64,16 @@ const pictureIsPlanned = (rig: Branch): Branch => ({
   brief: isBranch(rig['brief']) ? { uplinkMbps: null, ...rig['brief'] } : rig['brief'],
 });
 
+/** Version 4 knew no room: nobody had a place, nothing made noise, and a voice was not weighed against the room. */
+const roomIsKnown = (rig: Branch): Branch => ({
+  ...rig, version: 5, room: { volumeM3: null, rt60S: null, noiseDba: null }, noises: {},
+  houseRules: isBranch(rig['houseRules']) ? { voiceOverRoomDb: 30, ...rig['houseRules'] } : rig['houseRules'],
+  people: eachOf(rig['people'], (person) => ({ at: null, ...person })),
+  devices: eachOf(rig['devices'], (device) => ({ at: null, aim: null, ...device })),
+});
+
 /** The step that leaves each older version, by the version it leaves. */
-const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins, 3: pictureIsPlanned };
+const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins, 3: pictureIsPlanned, 4: roomIsKnown };
 
 /**
  * Brings a document of an older version up to the present one. What it does not understand it leaves for the schema to refuse.

@@ -97,12 +97,35 @@ import { phantomOverload } from './sound/phantom-overload';
 import { pressedTwice } from './sound/pressed-twice';
 import { soundReach } from './sound/reach';
 import { unknownFigure } from './sound/unknown-figure';
+import { batteryShort } from './sound/battery';
+import { bleed } from './sound/bleed';
+import { channelsShort } from './sound/channels-short';
+import { compressorIdle } from './sound/compressor-idle';
+import { digitalRates } from './sound/digital-rates';
+import { distanceDiffers } from './sound/distance-differs';
+import { gateCuts } from './sound/gate-cuts';
+import { gateOpen } from './sound/gate-open';
+import { howl } from './sound/howl';
+import { loudness } from './sound/loudness';
+import { noTalkback } from './sound/no-talkback';
+import { offAxis } from './sound/off-axis';
+import { openMicrophones } from './sound/open-microphones';
+import { outputsShort } from './sound/outputs-short';
+import { placeUnknown } from './sound/place-unknown';
+import { placedNoise } from './sound/placed-noise';
+import { reverberant } from './sound/reverberant';
+import { roomNoise } from './sound/room-noise';
+import { talkbackHeard } from './sound/talkback-heard';
+import { tooClose } from './sound/too-close';
+import { truePeak } from './sound/true-peak';
 
 /** Every rule. A new one is a file of its own and a line here; a test checks that no file is forgotten. */
 export const RULES: readonly Rule[] = [
   destinationEmpty, sourceLost, unconnected, waysCut,
   phantomMissing, phantomBlocked, phantomHarms, phantomOverload, microphoneIntoLine, lineIntoMicrophone, lineMismatch, loading,
   gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen, earsLoud, earsLate, lastTenth, pressedTwice,
+  howl, talkbackHeard, channelsShort, digitalRates, roomNoise, placedNoise, bleed, reverberant, offAxis, tooClose, openMicrophones, distanceDiffers, placeUnknown,
+  gateCuts, gateOpen, compressorIdle, loudness, truePeak, outputsShort, noTalkback, batteryShort,
   linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
   inputsShort, sceneImpossible, sceneDark, sceneSilent, noSupply, steppedDown, rateMismatch, upscaled, rangeMisread, firstDecides, lessColour,
   manyBoxes, battery, sleeps, heat, recordingLimit, focusNoise, shotMissed, noRoom, punchIn, eyeLine, sharpThin, tooDark, tooBright, unmeasured,

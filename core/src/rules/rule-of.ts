@@ -4,7 +4,8 @@ import type { Sum } from '../explain/sum';
 import type { DeviceNode } from '../graph';
 import type { Measured } from '../measure';
 import { entry, type CameraFigures, type SimpleCommand } from '../rig';
-import type { Area, Finding, Fix, Level, Rule } from './rule';
+import { microphonesInRoom, type MicrophoneInRoom } from '../room';
+import { findingKey, type About, type Area, type Finding, type Fix, type Level, type Rule } from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 
@@ -37,6 +38,35 @@ export const shotRule = (code: string, texts: Texts, judge: (framing: Framing, m
     ...(fixes ? { fixes: (measured, finding) => { const framing = of(measured, finding); return framing ? fixes(framing, measured) : []; } } : {}),
   });
 };
+
+/** What a rule judges one by one, and where each stands. */
+interface Each<T> {
+  readonly all: (measured: Measured) => readonly T[];
+  readonly about: (thing: T) => About;
+  readonly judge: (thing: T, measured: Measured) => Fault | null;
+  readonly houseRule?: Finding['houseRule'];
+  readonly sums?: (thing: T, measured: Measured) => Sum[];
+  readonly fixes?: (thing: T, measured: Measured) => Fix[];
+}
+
+/** A rule of sound that judges each of several things of one kind: microphones in the room, compressors, programmes. */
+export const eachSoundRule = <T>(code: string, texts: Texts, { all, about, judge, houseRule, sums, fixes }: Each<T>): Rule => {
+  const of = (measured: Measured, finding: Finding): T[] => {
+    const key = findingKey(finding);
+    return all(measured).filter((thing) => findingKey({ ...finding, about: about(thing) }) === key && judge(thing, measured) !== null).slice(0, 1);
+  };
+  return soundRule(code, texts, (measured) => all(measured).flatMap((thing) => {
+    const fault = judge(thing, measured);
+    return fault ? [{ ...fault, about: about(thing), ...(houseRule ? { houseRule } : {}) }] : [];
+  }), {
+    ...(sums ? { sums: (measured, finding) => of(measured, finding).flatMap((thing) => sums(thing, measured)) } : {}),
+    ...(fixes ? { fixes: (measured, finding) => of(measured, finding).flatMap((thing) => fixes(thing, measured)) } : {}),
+  });
+};
+
+/** A rule that judges each microphone in its room. */
+export const microphoneRule = (code: string, texts: Texts, each: Omit<Each<MicrophoneInRoom>, 'all' | 'about'>): Rule =>
+  eachSoundRule(code, texts, { all: microphonesInRoom, about: ({ node }) => ({ deviceId: node.device.id, portId: node.id }), ...each });
 
 /** A camera that is plugged in, and how long the show is. */
 export interface CameraInShow {

@@ -7,8 +7,9 @@ import { unpowered } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
 
 export * from './figures';
-export { splAt, voiceOf } from './microphone';
-export { gainOf, inputCeilingDbu, ownNoise, padOf, type GainSetting } from './route';
+export { patternOf, splAt, voiceOf } from './microphone';
+export { compressedDb, type StaticCurve } from './dynamics';
+export { curveOf, gainOf, inputCeilingDbu, ownNoise, padOf, type GainSetting } from './route';
 export { phantomAt } from './phantom';
 
 const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {

@@ -1,5 +1,7 @@
 import type { PortNode } from '../graph';
-import { entry, numberSetting, type Person, type Rig, type SoundSource } from '../rig';
+import { choiceSetting, entry, numberSetting, PATTERNS, type Pattern, type Person, type Rig, type SoundSource } from '../rig';
+import { ownAngle } from '../room/geometry';
+import { patternDb } from '../room/pattern';
 import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../units';
 import { aWeightedNoise, unweightedNoise, type SoundFigures } from './figures';
 
@@ -27,6 +29,22 @@ export const voiceOf = (rig: Rig, node: PortNode, source: MicrophoneSource): { p
   distanceM: numberSetting(node.device.device, source.distanceControl),
 });
 
+/** The side from which a microphone hears, as it is made or set. @returns null where it is not known, or the port is no microphone */
+export const patternOf = ({ port, device }: PortNode): Pattern | null => {
+  const source = port.emits?.sound;
+  if (source?.type !== 'microphone' || source.pattern === undefined) return null;
+  if (typeof source.pattern === 'string') return source.pattern;
+  const set = choiceSetting(device.device, source.pattern.control);
+  return PATTERNS.find((pattern) => pattern === set) ?? null;
+};
+
+/** What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the pattern is not known */
+const aimLossDb = (node: PortNode, person: Person | undefined): number => {
+  const deg = ownAngle(node.device.device, person);
+  const pattern = deg === 0 ? null : patternOf(node);
+  return pattern === null ? 0 : patternDb(pattern, deg);
+};
+
 const sourceOhms = ({ port }: PortNode): number | null => (port.family === 'analogue' ? (port.sourceOhms ?? null) : null);
 
 /** What a microphone gives at its output, unloaded. */
@@ -43,5 +61,5 @@ export const microphoneFigures = (rig: Rig, node: PortNode, source: MicrophoneSo
     : null;
   const ceilingDb = source.maxSpl === null ? null : microphoneDbu(source.sensitivityMvPerPa, source.maxSpl);
   if (!person || distanceM === undefined) return { ...silent(`who speaks into ${name}`), noise, ceilingDb };
-  return { unit: 'dBu', levelDb: microphoneDbu(source.sensitivityMvPerPa, splAt(person.speechDbSpl, distanceM)), crestDb, noise, ceilingDb, unknown: null };
+  return { unit: 'dBu', levelDb: microphoneDbu(source.sensitivityMvPerPa, splAt(person.speechDbSpl, distanceM) + aimLossDb(node, person)), crestDb, noise, ceilingDb, unknown: null };
 };

@@ -14,7 +14,7 @@ export const HistoryView = () => {
   const undo = useRig((state) => state.undo);
   const lines = history.slice(-SHOWN).reverse();
   return (
-    <Box overflowY="auto" p="4" flex="1">
+    <Box overflowY="auto" p="4" flex="1" tabIndex={0} role="region" aria-label="History">
       <Flex gap="3" align="center" mb="3">
         <Text as="h2" fontSize="lg" fontWeight="600">History</Text>
         <Button size="sm" variant="outline" disabled={undo.undo.length === 0} onClick={session.undo}>Undo</Button>

@@ -1,0 +1,107 @@
+import { voices } from '../gain/ladder';
+import { stagesOf, type Stage } from '../graph';
+import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
+import { entry, numberSetting, switchSetting, type Device, type SoundRoute } from '../rig';
+import { microphonesInRoom } from '../room';
+import { sourceOf } from '../rules/places';
+import { compressedDb, curveOf, gainOf, padOf, type SoundFigures, type StaticCurve } from '../sound';
+import { powerSumDb } from '../units';
+
+/** Compressors and gates that voices pass, with the voice and what lies under it where they act. @source handbook 2-sound, the chain */
+
+/** The voice as it comes to a processor, after the gain before it. Levels RMS in the processor's own unit. */
+export interface VoiceIn {
+  readonly unit: SoundFigures['unit'];
+  readonly averageDb: number;
+  /** Average plus crest: where its peaks push a compressor to */
+  readonly peakDb: number;
+  /** The average of its quietest and loudest usual speech */
+  readonly quietestDb: number;
+  readonly loudestDb: number;
+  /** Electrical noise, and the room with other voices as this microphone hears them; null where neither is known */
+  readonly underneathDb: number | null;
+}
+
+interface Placed {
+  /** The stage it ends at */
+  readonly stage: Stage;
+  /** The voice where it first becomes digital */
+  readonly voice: Stage;
+  readonly deviceId: string;
+  readonly name: string;
+  readonly inSwitch: string;
+  readonly isIn: boolean;
+  readonly thresholdControl: string;
+  readonly thresholdDb: number;
+  readonly voiceIn: VoiceIn;
+}
+
+export interface Compressor extends Placed {
+  readonly does: 'compress';
+  readonly curve: StaticCurve;
+}
+export interface Gate extends Placed {
+  readonly does: 'gate';
+  /** How far it closes. @unit dB, above 0 */
+  readonly rangeDb: number;
+}
+export type Processor = Compressor | Gate;
+
+/** What a microphone hears besides its voice, against the voice: room, noises, and the loudest of the others. @unit dB, below 0 */
+const besideVoiceDb = (measured: Measured, voice: Stage): number | null => {
+  const microphone = microphonesInRoom(measured).find(({ node }) => node === sourceOf(voice).at);
+  if (!microphone || microphone.ownSpl === null) return null;
+  const parts = [...(microphone.noiseSpl === null ? [] : [microphone.noiseSpl]), ...microphone.bleed.map(({ spl }) => spl).sort((a, b) => b - a).slice(0, 1)];
+  return parts.length ? powerSumDb(...parts) - microphone.ownSpl : null;
+};
+
+const voiceInto = (measured: Measured, voice: Stage, stage: Stage, sound: SoundRoute): VoiceIn | null => {
+  const before = stage.parent && measured.sound[stage.parent.index];
+  if (!before || before.levelDb === null) return null;
+  const { device } = stage.at.device;
+  const byDb = padOf(device, sound) + gainOf(device, sound).gainDb;
+  const averageDb = before.levelDb + byDb;
+  const { personId } = sourceOf(voice).at.device.device;
+  const spreadDb = (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
+  const beside = besideVoiceDb(measured, voice);
+  const parts = [...(before.noise ? [before.noise.statedDb + byDb] : []), ...(beside === null ? [] : [averageDb + beside])];
+  return { unit: before.unit, averageDb, peakDb: averageDb + before.crestDb, quietestDb: averageDb - spreadDb, loudestDb: averageDb + spreadDb, underneathDb: parts.length ? powerSumDb(...parts) : null };
+};
+
+const amountOf = (device: Device, control: string): number => numberSetting(device, control) ?? 0;
+
+const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor[] => {
+  const sound = stage.via.by === 'route' ? stage.via.route.route.sound : undefined;
+  if (!sound?.compressor && !sound?.gate) return [];
+  const { device, id: deviceId } = stage.at.device;
+  const voiceIn = voiceInto(measured, voice, stage, sound);
+  if (!voiceIn) return [];
+  const placed = { stage, voice, deviceId, name: device.name, voiceIn };
+  const { gate, compressor } = sound;
+  return [
+    ...(gate ? [{ ...placed, does: 'gate' as const, inSwitch: gate.inSwitch, isIn: switchSetting(device, gate.inSwitch), thresholdControl: gate.thresholdControl, thresholdDb: amountOf(device, gate.thresholdControl), rangeDb: amountOf(device, gate.rangeControl) }] : []),
+    ...(compressor
+      ? [{
+          ...placed, does: 'compress' as const, inSwitch: compressor.inSwitch, isIn: curveOf(device, sound) !== null, thresholdControl: compressor.thresholdControl, thresholdDb: amountOf(device, compressor.thresholdControl),
+          curve: { thresholdDb: amountOf(device, compressor.thresholdControl), ratio: amountOf(device, compressor.ratioControl), makeUpDb: amountOf(device, compressor.makeUpControl) },
+        }]
+      : []),
+  ];
+};
+
+/** Every compressor and gate on the way of a voice, in the order it meets them, whether switched in or not. */
+export const processors = perAnalysis((measured): readonly Processor[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage))));
+
+/** How far a compressor turns a voice down at its average and at its peaks. @unit dB, 0 or above */
+export const reductionDb = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => {
+  const reduced = (levelDb: number): number => levelDb + curve.makeUpDb - compressedDb(levelDb, curve);
+  return { averageDb: reduced(voiceIn.averageDb), peakDb: reduced(voiceIn.peakDb) };
+};
+
+/** The static curve as points, from well under the voice to its peaks. @returns levels in and out, the unit of the processor */
+export const curvePoints = ({ curve, voiceIn }: Compressor): readonly { readonly inDb: number; readonly outDb: number }[] => {
+  const from = Math.floor(Math.min(curve.thresholdDb, voiceIn.quietestDb) / 6 - 1) * 6;
+  const to = Math.ceil(Math.max(curve.thresholdDb, voiceIn.peakDb) / 6 + 1) * 6;
+  return Array.from({ length: Math.round((to - from) / 2) + 1 }, (_, step) => ({ inDb: from + step * 2, outDb: compressedDb(from + step * 2, curve) }));
+};

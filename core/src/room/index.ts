@@ -1,0 +1,167 @@
+import type { PortNode, Thread } from '../graph';
+import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
+import { inOrder, numberSetting, type Pattern, type Point, type Rig, type Room, type Spot } from '../rig';
+import { patternOf, splAt, voiceOf } from '../sound';
+import { powerSumDb } from '../units';
+import { angleOff, distanceBetween, microphoneSpot, ownAngle } from './geometry';
+import { directivity, patternDb, randomEnergyDb } from './pattern';
+
+export { angleOff, distanceBetween, fartherFrom, microphoneSpot } from './geometry';
+export { patternDb, randomEnergyDb } from './pattern';
+
+/** What the room does to each microphone: noise, other voices, loudspeakers, echo. @source handbook 2-sound, room, noise, bleed */
+
+/** Ratio of the 3:1 rule, `20·log10 3`: another voice should be this far under a microphone's own. @unit dB */
+export const THREE_TO_ONE_DB = 20 * Math.log10(3);
+
+/** How deep two arrivals of one voice ripple together: `20·log10((1 + r)/(1 − r))`. @param underDb level of the second under the first, dB, below 0 @returns dB from peak to dip */
+export const combRippleDb = (underDb: number): number => {
+  const r = 10 ** (underDb / 20);
+  return r >= 1 ? Infinity : 20 * Math.log10((1 + r) / (1 - r));
+};
+
+/** Distance at which a room is as loud as the voice: `0.057·√(Q·V/RT60)`. @unit m */
+export const criticalDistanceM = (q: number, volumeM3: number, rt60S: number): number => 0.057 * Math.sqrt((q * volumeM3) / rt60S);
+
+/** The critical distance in a room. @param q directivity @returns null where the room's figures are not known */
+const echoDistanceM = ({ volumeM3, rt60S }: Room, q: number): number | null => (volumeM3 === null || rt60S === null ? null : criticalDistanceM(q, volumeM3, rt60S));
+
+/** Something other than its own voice that a microphone hears from a place. */
+export interface PickedUp {
+  readonly id: string;
+  readonly name: string;
+  readonly distanceM: number;
+  readonly angleDeg: number;
+  /** Straight from its place, as the pattern hears that side. @unit dB SPL */
+  readonly directSpl: number;
+  /** By way of the walls, the same everywhere in the room. @unit dB SPL; null where the room is not known */
+  readonly echoSpl: number | null;
+  /** Both together. @unit dB SPL */
+  readonly spl: number;
+}
+
+/** A microphone in its room. */
+export interface MicrophoneInRoom {
+  readonly node: PortNode;
+  readonly personId: string | null;
+  readonly pattern: Pattern | null;
+  readonly spot: Spot | null;
+  readonly distanceM: number | null;
+  readonly offAxisDeg: number;
+  /** Its own voice, as the pattern hears it. @unit dB SPL; null where nobody speaks into it */
+  readonly ownSpl: number | null;
+  /** Noise of the room as the pattern hears it. @unit dB(A) SPL */
+  readonly roomSpl: number | null;
+  readonly noises: readonly PickedUp[];
+  /** Voices of others, by person */
+  readonly bleed: readonly PickedUp[];
+  /** What loudspeakers send back of its own voice, by loudspeaker */
+  readonly returned: readonly PickedUp[];
+  /** Room and noises together. @unit dB(A) SPL; null where none is known */
+  readonly noiseSpl: number | null;
+  /** Own voice over all of that. @unit dB; null where either is not known */
+  readonly overRoomDb: number | null;
+  readonly criticalDistanceM: number | null;
+  /** `20·log10(Dc/d)`. @unit dB */
+  readonly directToReverberantDb: number | null;
+  /** What nobody has said, in words */
+  readonly asks: readonly string[];
+}
+
+/** Something that sounds, and where. */
+interface Sounding {
+  readonly id: string;
+  readonly name: string;
+  readonly at: Point | null;
+  /** @unit dB SPL at 1 m */
+  readonly splAt1m: number;
+}
+
+const pickedUp = (room: Room, spot: Spot | null, pattern: Pattern | null, sounding: readonly Sounding[]): PickedUp[] =>
+  sounding.flatMap(({ id, name, at, splAt1m }) => {
+    if (!spot || !pattern || !at) return [];
+    const [distanceM, angleDeg] = [distanceBetween(spot, at), angleOff(spot, at)];
+    const directSpl = splAt(splAt1m, distanceM) + patternDb(pattern, angleDeg);
+    const fromWallsM = echoDistanceM(room, 1);
+    const echoSpl = fromWallsM === null ? null : splAt1m - 20 * Math.log10(fromWallsM) + randomEnergyDb(pattern);
+    return [{ id, name, distanceM, angleDeg, directSpl, echoSpl, spl: echoSpl === null ? directSpl : powerSumDb(directSpl, echoSpl) }];
+  });
+
+/** What sounds in the room while somebody speaks into a microphone of their own. */
+const soundingBeside = ({ people, noises }: Rig, personId: string | null): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
+  voices: inOrder(people).filter(([id, { where, isHeard }]) => id !== personId && where === 'on site' && isHeard).map(([id, { name, at, speechDbSpl }]) => ({ id, name, at, splAt1m: speechDbSpl })),
+  running: inOrder(noises).filter(([, { runs }]) => runs).map(([id, { name, at, dbaAt1m }]) => ({ id, name, at, splAt1m: dbaAt1m })),
+});
+
+/** What each loudspeaker makes of each source at 1 m. @unit dB SPL */
+interface Loudspeaker {
+  readonly node: PortNode;
+  readonly at: Point;
+  readonly splBySource: ReadonlyMap<PortNode, number>;
+}
+
+const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
+  const byEnd = new Map<PortNode, Thread[]>();
+  for (const thread of measured.traced.threads) if (thread.signal === 'sound' && thread.end.device.device.model.kind === 'loudspeaker') byEnd.set(thread.end, [...(byEnd.get(thread.end) ?? []), thread]);
+  return [...byEnd].flatMap(([node, threads]) => {
+    const { port } = node;
+    const { at } = node.device.device;
+    if (port.family !== 'analogue' || port.splAt0Dbu === undefined || port.splAt0Dbu === null || !at) return [];
+    const volumeDb = port.speakerVolumeControl === undefined ? 0 : (numberSetting(node.device.device, port.speakerVolumeControl) ?? 0);
+    const splBySource = new Map<PortNode, number>();
+    for (const { source, last } of threads) {
+      const figures = measured.sound[last.index];
+      if (figures?.unit === 'dBu' && figures.levelDb !== null) splBySource.set(source, Math.max(splBySource.get(source) ?? -Infinity, figures.levelDb + port.splAt0Dbu + volumeDb));
+    }
+    return [{ node, at, splBySource }];
+  });
+});
+
+const throughLoudspeakers = (measured: Measured, source: PortNode): Sounding[] =>
+  loudspeakers(measured).flatMap(({ node, at, splBySource }) => {
+    const splAt1m = splBySource.get(source);
+    return splAt1m === undefined ? [] : [{ id: node.device.id, name: node.device.device.name, at, splAt1m }];
+  });
+
+/** What a microphone hears with a pattern and from a distance to its mouth. @param pattern null = not known @param distanceM undefined = as it is set */
+const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, distanceM?: number): MicrophoneInRoom | null => {
+  const source = node.port.emits?.sound;
+  if (source?.type !== 'microphone') return null;
+  const { rig } = measured;
+  const { device } = node.device;
+  const said = voiceOf(rig, node, source);
+  const { person } = said;
+  const fromMouthM = distanceM ?? said.distanceM;
+  const spot = microphoneSpot(device, person, fromMouthM);
+  const offAxisDeg = ownAngle(device, person);
+  const ownSpl = person && fromMouthM !== undefined ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0) : null;
+  const { room } = rig;
+  const roomSpl = pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
+  const { voices, running } = soundingBeside(rig, device.personId);
+  const noises = pickedUp(room, spot, pattern, running);
+  const parts = [...(roomSpl === null ? [] : [roomSpl]), ...noises.map(({ spl }) => spl)];
+  const noiseSpl = parts.length ? powerSumDb(...parts) : null;
+  const critical = pattern && echoDistanceM(room, directivity(pattern));
+  const unplaced = [...running.filter(({ at }) => !at).map(({ name }) => `where ${name} stands`), ...voices.filter(({ at }) => !at).map(({ name }) => `where ${name} is`)];
+  return {
+    node, personId: device.personId, pattern, spot, distanceM: fromMouthM ?? null, offAxisDeg, ownSpl, roomSpl, noises, bleed: pickedUp(room, spot, pattern, voices), returned: pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)),
+    noiseSpl, overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl, criticalDistanceM: critical,
+    directToReverberantDb: critical === null || fromMouthM === undefined ? null : 20 * Math.log10(critical / fromMouthM),
+    asks: [...(pattern ? [] : [`the pattern of ${device.name}`]), ...(spot ? unplaced : [person ? `where ${person.name} is` : `who speaks into ${device.name}`])],
+  };
+};
+
+/** Every microphone that is plugged in, as the room treats it, in the rig's order. */
+export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] =>
+  measured.graph.ports.flatMap((node) => (node.links.length > 0 && node.port.emits?.sound?.type === 'microphone' ? (heardBy(measured, node, patternOf(node)) ?? []) : [])));
+
+/** A microphone as it would be with another pattern or from another distance. */
+export const ifItWere = (measured: Measured, { node, pattern }: MicrophoneInRoom, change: { readonly pattern?: Pattern; readonly distanceM?: number }): MicrophoneInRoom | null =>
+  heardBy(measured, node, change.pattern ?? pattern, change.distanceM);
+
+/** Another voice, straight from its mouth, against a microphone's own: what the 3:1 rule and the comb are about. @returns dB, below 0 where it is quieter; null where nobody speaks into it */
+export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null => (ownSpl === null ? null : directSpl - ownSpl);
+
+/** What a loudspeaker sends back of a microphone's own voice, all of them together, against the voice itself. @unit dB; 0 or above howls */
+export const loopDb = ({ ownSpl, returned }: MicrophoneInRoom): number | null => (ownSpl === null || returned.length === 0 ? null : powerSumDb(...returned.map(({ spl }) => spl)) - ownSpl);
