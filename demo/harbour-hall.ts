@@ -5,17 +5,19 @@ const BENCH = 6;
 
 const people = (draft: RigDraft): RigDraft =>
   draft
-    .person('chair', 'Chair', { shot: 'waist', speechDbSpl: 64 })
-    .person('proposer', 'Proposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16 })
-    .person('opposer', 'Opposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16 })
-    .person('questioner', 'Questioner', { shot: 'waist', posture: 'stands', speechDbSpl: 62, spreadDb: 9 })
-    .person('audience', 'Audience', { shot: null, isHeard: false, speechDbSpl: 84, crestDb: 16 })
+    .person('chair', 'Chair', { shot: 'waist', speechDbSpl: 64, at: { xM: 12, yM: 20, facingDeg: 180 } })
+    .person('proposer', 'Proposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16, at: { xM: 9, yM: 15, facingDeg: 150 } })
+    .person('opposer', 'Opposer', { shot: 'waist', posture: 'stands', speechDbSpl: 66, spreadDb: 9, crestDb: 16, at: { xM: 15, yM: 15, facingDeg: 210 } })
+    .person('questioner', 'Questioner', { shot: 'waist', posture: 'stands', speechDbSpl: 62, spreadDb: 9, at: { xM: 12, yM: 7, facingDeg: 0 } })
+    .person('audience', 'Audience', { shot: null, isHeard: false, speechDbSpl: 84, crestDb: 16, at: { xM: 12, yM: 4, facingDeg: 0 } })
     .person('director', 'Director', { shot: null, isHeard: false })
     .person('desk', 'Sound desk', { shot: null, isHeard: false })
     .person('roamer-1', 'Roaming camera 1', { shot: null, isHeard: false, posture: 'moves' })
     .person('roamer-2', 'Roaming camera 2', { shot: null, isHeard: false, posture: 'moves' })
     .person('roamer-3', 'Roaming camera 3', { shot: null, isHeard: false, posture: 'moves' })
     .person('floor', 'Floor', { shot: null, isHeard: false, posture: 'moves' })
+    .do({ type: 'setRoom', room: { volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
+    .do({ type: 'addNoise', noiseId: 'air-handling', noise: { name: 'Air handling', dbaAt1m: 44, at: { xM: 22, yM: 12 }, runs: true } })
     .do({ type: 'writeBrief', brief: { form: 'both', cut: 'long form and clips', lengthMin: 120, showsPerMonth: 2, switchedBy: 'operator', budget: 45000, setUpMin: 180, room: 'shared', uplinkMbps: 30 } })
     .do({ type: 'setHouseRules', rules: { monitoring: 'loudspeakers muted', recordingLevel: 'average -20' } })
     .do({ type: 'addSight', sightId: 'benches', sight: { name: 'Both benches', what: 'people together', shot: 'whole', people: ['proposer', 'opposer'] } })
@@ -108,7 +110,7 @@ const listening = (draft: RigDraft): RigDraft => {
   listeners.forEach(([who, name], index) =>
     draft.device(`mixer-${who}`, 'personal-mixer', { name: `${name} personal mixer`, person: who }).device(`phones-${who}`, 'headphones-closed', { name: `${name} headphones`, person: who })
       .link(`network.port-${index + 5}`, `mixer-${who}.network`, 30).link(`mixer-${who}.phones`, `phones-${who}.in`, 2));
-  ['left front', 'right front'].forEach((name, index) => draft.device(`loudspeaker-${index + 1}`, 'loudspeaker-active', { name: `Loudspeaker ${name}`, place: 'floor' }).link(`sound-desk.mix-${index + 1}`, `loudspeaker-${index + 1}.in`, 40));
+  ['left front', 'right front'].forEach((name, index) => draft.device(`loudspeaker-${index + 1}`, 'loudspeaker-active', { name: `Loudspeaker ${name}`, place: 'floor', settings: { volume: -24 } }).link(`sound-desk.mix-${index + 1}`, `loudspeaker-${index + 1}.in`, 40).do({ type: 'placeDevice', deviceId: `loudspeaker-${index + 1}`, at: { xM: index === 0 ? 4 : 20, yM: 12, facingDeg: 180 }, aim: null }));
   draft.device('intercom', 'intercom-base', { name: 'Intercom base', place: 'control' });
   ['director', 'desk', 'roamer-1', 'roamer-2', 'roamer-3', 'floor'].forEach((who, index) => draft.device(`pack-${who}`, 'intercom-pack', { name: `Intercom ${who.replace('-', ' ')}`, person: who }).link(`pack-${who}.line`, `intercom.port-${index + 1}`, 80));
   return draft;

@@ -5,7 +5,7 @@ import { perAnalysis } from '../per-analysis';
 import { entry, numberSetting, switchSetting, type Device, type SoundRoute } from '../rig';
 import { microphonesInRoom } from '../room';
 import { sourceOf } from '../rules/places';
-import { compressedDb, curveOf, gainOf, padOf, type SoundFigures, type StaticCurve } from '../sound';
+import { addNoise, compressedDb, curveOf, gainOf, ownNoise, padOf, shiftNoise, type SoundFigures, type StaticCurve } from '../sound';
 import { powerSumDb } from '../units';
 
 /** Compressors and gates that voices pass, with the voice and what lies under it where they act. @source handbook 2-sound, the chain */
@@ -60,12 +60,14 @@ const voiceInto = (measured: Measured, voice: Stage, stage: Stage, sound: SoundR
   const before = stage.parent && measured.sound[stage.parent.index];
   if (!before || before.levelDb === null) return null;
   const { device } = stage.at.device;
-  const byDb = padOf(device, sound) + gainOf(device, sound).gainDb;
+  const padDb = padOf(device, sound);
+  const byDb = padDb + gainOf(device, sound).gainDb;
+  const noise = before.noise && shiftNoise(addNoise(shiftNoise(before.noise, padDb), ownNoise(device, sound)), byDb - padDb);
   const averageDb = before.levelDb + byDb;
   const { personId } = sourceOf(voice).at.device.device;
   const spreadDb = (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
   const beside = besideVoiceDb(measured, voice);
-  const parts = [...(before.noise ? [before.noise.statedDb + byDb] : []), ...(beside === null ? [] : [averageDb + beside])];
+  const parts = [...(noise ? [noise.statedDb] : []), ...(beside === null ? [] : [averageDb + beside])];
   return { unit: before.unit, averageDb, peakDb: averageDb + before.crestDb, quietestDb: averageDb - spreadDb, loudestDb: averageDb + spreadDb, underneathDb: parts.length ? powerSumDb(...parts) : null };
 };
 

@@ -1,7 +1,7 @@
 import type { DeviceNode, PortNode, Thread } from '../graph';
 import { perAnalysis } from '../per-analysis';
 import { deliverableFor } from '../computer/work';
-import type { Deliverable } from '../rig';
+import { entry, type Deliverable } from '../rig';
 import { peakDb } from '../sound';
 
 /** Peaks a programme may reach once it is coded. @unit dBTP @source EBU R 128 */
@@ -20,6 +20,8 @@ export interface ProgrammeLoudness {
   readonly end: DeviceNode;
   readonly deliverable: Omit<Deliverable, 'order'>;
   readonly voices: readonly VoiceInProgramme[];
+  /** Everything that is open in it, several microphones of one person too */
+  readonly open: ReadonlySet<PortNode>;
   /** Estimated integrated loudness: people take turns, each as loud as they stand. @unit LUFS */
   readonly lufs: number;
   readonly targetLufs: number;
@@ -36,27 +38,30 @@ export interface ProgrammeLoudness {
  */
 export const loudnessOf = (levelsDbfs: readonly number[]): number => 10 * Math.log10(levelsDbfs.reduce((sum, db) => sum + 10 ** (db / 10), 0) / levelsDbfs.length);
 
-/** Every stream and programme file that has a loudness to be delivered at, and voices whose level is known. */
+/** Every stream and programme file that the brief gives a loudness to, and that has voices whose level is known. */
 export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] => {
-  const byEnd = new Map<DeviceNode, Map<string, VoiceInProgramme>>();
+  if (measured.rig.brief === null) return [];
+  const byEnd = new Map<DeviceNode, { readonly voices: Map<string, VoiceInProgramme>; readonly open: Set<PortNode> }>();
   for (const { signal, source, last, end } of measured.traced.threads) {
     if (signal !== 'sound' || (end.device.device.model.kind !== 'stream' && end.device.device.model.kind !== 'recording')) continue;
     const figures = measured.sound[last.index];
     const peak = figures && peakDb(figures);
     if (figures?.unit !== 'dBFS' || figures.levelDb === null || peak === null || peak === undefined) continue;
     const voice = { source, last, levelDbfs: figures.levelDb, peakDbfs: peak };
-    let voices = byEnd.get(end.device);
-    if (!voices) byEnd.set(end.device, (voices = new Map()));
-    // Somebody with two microphones is heard by the louder one.
-    const who = source.device.device.personId ?? `device ${source.device.id}`;
-    if (voice.levelDbfs > (voices.get(who)?.levelDbfs ?? -Infinity)) voices.set(who, voice);
+    let kept = byEnd.get(end.device);
+    if (!kept) byEnd.set(end.device, (kept = { voices: new Map(), open: new Set() }));
+    kept.open.add(source);
+    // Music and slides come and go; the voices carry the show. Somebody with two microphones is heard by the louder one.
+    const who = source.device.device.personId;
+    if (who !== null && entry(measured.rig.people, who)?.isHeard && voice.levelDbfs > (kept.voices.get(who)?.levelDbfs ?? -Infinity)) kept.voices.set(who, voice);
   }
-  return [...byEnd].flatMap(([end, voices]) => {
+  return [...byEnd].flatMap(([end, { voices, open }]) => {
     const deliverable = deliverableFor(measured, end);
     if (!deliverable || deliverable.loudnessLufs === null) return [];
     const all = [...voices.values()];
+    if (all.length === 0) return [];
     const lufs = loudnessOf(all.map(({ levelDbfs }) => levelDbfs));
     const byDb = deliverable.loudnessLufs - lufs;
-    return [{ end, deliverable, voices: all, lufs, targetLufs: deliverable.loudnessLufs, byDb, peakAfterDbtp: Math.max(...all.map(({ peakDbfs }) => peakDbfs)) + byDb }];
+    return [{ end, deliverable, voices: all, open, lufs, targetLufs: deliverable.loudnessLufs, byDb, peakAfterDbtp: Math.max(...all.map(({ peakDbfs }) => peakDbfs)) + byDb }];
   });
 });

@@ -54,6 +54,15 @@ describe('importing a rig', () => {
     const stops = analyse(imported.rig).findings.filter(({ level }) => level === 'stop').map(({ code }) => code);
     expect(stops).toEqual(name === 'night-tide' ? ['computer.reach'] : ['sound.phantom-missing', 'sound.mix-minus', 'picture.overlays', 'computer.branch-full', 'brief.cannot-hear', 'brief.cannot-hear']);
   });
+  it.each(['night-tide', 'second-firing', 'harbour-hall'])('brings %s of version 4 up: no room, nobody with a place, and nothing said of either', (name) => {
+    const imported = read(oldFile(name, 4));
+    expect(problems(imported)).toEqual([]);
+    if (!imported.ok) return;
+    expect(imported.rig).toMatchObject({ room: { volumeM3: null, rt60S: null, noiseDba: null }, noises: {}, houseRules: { voiceOverRoomDb: 30 } });
+    expect(Object.values(imported.rig.people).every(({ at }) => at === null) && Object.values(imported.rig.devices).every(({ at, aim }) => at === null && aim === null)).toBe(true);
+    const ofTheRoom = ['sound.room-noise', 'sound.placed-noise', 'sound.bleed', 'sound.reverberant', 'sound.howl', 'sound.place-unknown'];
+    expect(analyse(imported.rig).findings.filter(({ code }) => ofTheRoom.includes(code))).toEqual([]);
+  });
   it('judges Night Tide of version 2 as it always did', () => {
     const imported = read(oldFile('night-tide'));
     expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual(['7.5 m is beyond reach', '5.84 dB short of gain', '5.34 dB short of gain']);

@@ -4,7 +4,7 @@ import { perAnalysis } from '../per-analysis';
 import { inOrder, numberSetting, type Pattern, type Point, type Rig, type Room, type Spot } from '../rig';
 import { patternOf, splAt, voiceOf } from '../sound';
 import { powerSumDb } from '../units';
-import { angleOff, distanceBetween, microphoneSpot, ownAngle } from './geometry';
+import { angleOff, distanceBetween, fartherFrom, microphoneSpot, ownAngle } from './geometry';
 import { directivity, patternDb, randomEnergyDb } from './pattern';
 
 export { angleOff, distanceBetween, fartherFrom, microphoneSpot } from './geometry';
@@ -124,8 +124,15 @@ const throughLoudspeakers = (measured: Measured, source: PortNode): Sounding[] =
     return splAt1m === undefined ? [] : [{ id: node.device.id, name: node.device.device.name, at, splAt1m }];
   });
 
-/** What a microphone hears with a pattern and from a distance to its mouth. @param pattern null = not known @param distanceM undefined = as it is set */
-const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, distanceM?: number): MicrophoneInRoom | null => {
+/** What is tried without changing the rig: another pattern, another distance to the mouth, a noise farther away. */
+export interface Supposed {
+  readonly pattern?: Pattern;
+  readonly distanceM?: number;
+  readonly farther?: { readonly noiseId: string; readonly byM: number };
+}
+
+/** What a microphone hears. @param pattern null = not known */
+const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, { distanceM, farther }: Supposed = {}): MicrophoneInRoom | null => {
   const source = node.port.emits?.sound;
   if (source?.type !== 'microphone') return null;
   const { rig } = measured;
@@ -139,7 +146,7 @@ const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, di
   const { room } = rig;
   const roomSpl = pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
   const { voices, running } = soundingBeside(rig, device.personId);
-  const noises = pickedUp(room, spot, pattern, running);
+  const noises = pickedUp(room, spot, pattern, running.map((noise) => (farther?.noiseId === noise.id && noise.at && spot ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) } : noise)));
   const parts = [...(roomSpl === null ? [] : [roomSpl]), ...noises.map(({ spl }) => spl)];
   const noiseSpl = parts.length ? powerSumDb(...parts) : null;
   const critical = pattern && echoDistanceM(room, directivity(pattern));
@@ -156,9 +163,8 @@ const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, di
 export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] =>
   measured.graph.ports.flatMap((node) => (node.links.length > 0 && node.port.emits?.sound?.type === 'microphone' ? (heardBy(measured, node, patternOf(node)) ?? []) : [])));
 
-/** A microphone as it would be with another pattern or from another distance. */
-export const ifItWere = (measured: Measured, { node, pattern }: MicrophoneInRoom, change: { readonly pattern?: Pattern; readonly distanceM?: number }): MicrophoneInRoom | null =>
-  heardBy(measured, node, change.pattern ?? pattern, change.distanceM);
+/** A microphone as it would be. */
+export const ifItWere = (measured: Measured, { node, pattern }: MicrophoneInRoom, supposed: Supposed): MicrophoneInRoom | null => heardBy(measured, node, supposed.pattern ?? pattern, supposed);
 
 /** Another voice, straight from its mouth, against a microphone's own: what the 3:1 rule and the comb are about. @returns dB, below 0 where it is quieter; null where nobody speaks into it */
 export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null => (ownSpl === null ? null : directSpl - ownSpl);

@@ -32,8 +32,5 @@ export const bleed = microphoneRule('sound.bleed', {
       ...(db < 0 ? [{ label: 'Comb ripple', formula: '20·log10((1 + r) ÷ (1 − r))', inputs: [{ name: 'r', value: 10 ** (db / 20), unit: '' }], result: combRippleDb(db), unit: 'dB', source: 'handbook 2-sound, bleed' }] : []),
     ];
   },
-  fixes: (microphone) => {
-    const found = tooLoud(microphone);
-    return found ? closerFix(microphone, found.db + THREE_TO_ONE_DB + 0.1) : [];
-  },
+  fixes: (microphone, measured) => closerFix(measured, microphone, (there) => tooLoud(there) === null),
 });

@@ -1,7 +1,7 @@
 import { figure } from '../../explain/sum';
 import type { Measured } from '../../measure';
-import { entry, numberSetting } from '../../rig';
-import type { MicrophoneInRoom } from '../../room';
+import { entry } from '../../rig';
+import { ifItWere, type MicrophoneInRoom } from '../../room';
 import type { Fix } from '../rule';
 import { setFix, steppedNear } from '../rule-of';
 
@@ -12,12 +12,18 @@ export const NEAREST_TO_MOUTH_M = 0.04;
 
 export const personName = (measured: Measured, id: string | null): string => (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
 
-/** The microphone nearer to its mouth by so many decibels, where the mouth leaves room for it. @param byDb above 0 */
-export const closerFix = ({ node, distanceM }: MicrophoneInRoom, byDb: number): Fix[] => {
-  const source = node.port.emits?.sound;
-  const { device, id } = node.device;
-  if (source?.type !== 'microphone' || distanceM === null || device.at) return [];
-  const wanted = Math.floor(100 * distanceM * 10 ** (-byDb / 20)) / 100;
-  const value = wanted < NEAREST_TO_MOUTH_M ? null : steppedNear(device, source.distanceControl, wanted);
-  return value === null || value >= (numberSetting(device, source.distanceControl) ?? 0) ? [] : [setFix(`Move ${device.name} to ${figure(value * 100, 0)} cm`, id, source.distanceControl, value)];
+/**
+ * The microphone as little nearer to its mouth as will do, tried centimetre by centimetre: nearer to the mouth it may also be nearer to a noise.
+ * @param isWell whether the microphone, where it would be, is well
+ */
+export const closerFix = (measured: Measured, microphone: MicrophoneInRoom, isWell: (there: MicrophoneInRoom) => boolean): Fix[] => {
+  const source = microphone.node.port.emits?.sound;
+  const { device, id } = microphone.node.device;
+  if (source?.type !== 'microphone' || microphone.distanceM === null || device.at) return [];
+  for (let cm = Math.ceil(microphone.distanceM * 100) - 1; cm >= NEAREST_TO_MOUTH_M * 100; cm--) {
+    const value = steppedNear(device, source.distanceControl, cm / 100);
+    const there = value === null ? null : ifItWere(measured, microphone, { distanceM: value });
+    if (value !== null && there && isWell(there)) return [setFix(`Move ${device.name} to ${figure(value * 100, 0)} cm`, id, source.distanceControl, value)];
+  }
+  return [];
 };

@@ -6,9 +6,8 @@ import { powerSumDb } from '../../units';
 import { eachSoundRule } from '../rule-of';
 
 /** What the room makes of all the microphones in a programme that are open at once, against a voice at its level. */
-const together = (measured: Measured, { voices }: ProgrammeLoudness): { readonly count: number; readonly best: number; readonly overDb: number } | null => {
-  const inIt = new Set(voices.map(({ source }) => source));
-  const over = microphonesInRoom(measured).flatMap(({ node, overRoomDb }) => (inIt.has(node) && overRoomDb !== null ? [overRoomDb] : []));
+const together = (measured: Measured, { open }: ProgrammeLoudness): { readonly count: number; readonly best: number; readonly overDb: number } | null => {
+  const over = microphonesInRoom(measured).flatMap(({ node, overRoomDb }) => (open.has(node) && overRoomDb !== null ? [overRoomDb] : []));
   return over.length < 2 ? null : { count: over.length, best: Math.min(...over), overDb: -powerSumDb(...over.map((db) => -db)) };
 };
 

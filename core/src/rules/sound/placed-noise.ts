@@ -8,6 +8,8 @@ import { closerFix } from './in-room';
 
 /** How far a noise is moved at a time. @unit m */
 const FARTHER_M = 2;
+/** A change that is heard. @unit dB */
+const HEARD_DB = 1;
 
 const loudest = ({ noises }: MicrophoneInRoom): PickedUp | undefined => [...noises].sort((a, b) => b.spl - a.spl)[0];
 
@@ -20,7 +22,7 @@ const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] =
   const offered = control?.type === 'choice' ? control.options.map(({ value }) => value) : [];
   const [set, now] = [choiceSetting(device, source.pattern.control), microphone.overRoomDb ?? 0];
   const { control: controlId } = source.pattern;
-  return PATTERNS.filter((pattern) => pattern !== set && offered.includes(pattern) && (ifItWere(measured, microphone, { pattern })?.overRoomDb ?? -Infinity) > now + 1)
+  return PATTERNS.filter((pattern) => pattern !== set && offered.includes(pattern) && (ifItWere(measured, microphone, { pattern })?.overRoomDb ?? -Infinity) > now + HEARD_DB)
     .map((pattern) => setFix(`Switch ${device.name} to ${pattern}`, id, controlId, pattern));
 };
 
@@ -51,10 +53,12 @@ export const placedNoise = microphoneRule('sound.placed-noise', {
     const picked = loudest(microphone);
     const noise = picked && entry(measured.rig.noises, picked.id);
     if (!picked || !noise?.at || !microphone.spot) return [];
+    const moved = ifItWere(measured, microphone, { farther: { noiseId: picked.id, byM: FARTHER_M } });
+    const isHeard = (moved?.overRoomDb ?? -Infinity) > (microphone.overRoomDb ?? 0) + HEARD_DB;
     return [
-      ...closerFix(microphone, measured.rig.houseRules.voiceOverRoomDb - (microphone.overRoomDb ?? 0)),
+      ...closerFix(measured, microphone, (there) => (there.overRoomDb ?? 0) >= measured.rig.houseRules.voiceOverRoomDb),
       ...otherPattern(microphone, measured),
-      { label: `Move ${noise.name} ${FARTHER_M} m farther away`, command: { type: 'changeNoise', noiseId: picked.id, noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) } } },
+      ...(isHeard ? [{ label: `Move ${noise.name} ${FARTHER_M} m farther away`, command: { type: 'changeNoise' as const, noiseId: picked.id, noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) } } }] : []),
       { label: `Switch ${noise.name} off during the show`, command: { type: 'changeNoise', noiseId: picked.id, noise: { runs: false } } },
     ];
   },

@@ -1,4 +1,5 @@
 import { figure } from '../../explain/sum';
+import { entry } from '../../rig';
 import { microphoneRule } from '../rule-of';
 import { closerFix } from './in-room';
 
@@ -13,7 +14,9 @@ export const reverberant = microphoneRule('sound.reverberant', {
   source: 'handbook 2-sound, room: critical distance 0.057·√(Q·V ÷ RT60)',
 }, {
   houseRule: 'room',
-  judge: ({ node, distanceM, criticalDistanceM, directToReverberantDb }, { rig: { houseRules } }) => {
+  judge: ({ node, personId, distanceM, criticalDistanceM, directToReverberantDb }, { rig: { houseRules, people } }) => {
+    // What hears an audience is meant to hear the room.
+    if (personId !== null && entry(people, personId)?.isHeard === false) return null;
     const least = houseRules.room === 'dead' ? DRY_DB : DISTANT_DB;
     if (directToReverberantDb === null || criticalDistanceM === null || distanceM === null || directToReverberantDb >= least) return null;
     return {
@@ -25,5 +28,5 @@ export const reverberant = microphoneRule('sound.reverberant', {
     { label: 'Critical distance', formula: '0.057·√(Q·V ÷ RT60)', inputs: [{ name: 'V', value: room.volumeM3 ?? 'unknown', unit: 'm³' }, { name: 'RT60', value: room.rt60S ?? 'unknown', unit: 's' }], result: criticalDistanceM, unit: 'm', source: 'handbook 2-sound, room' },
     { label: 'Direct to reverberant', formula: '20·log10(Dc ÷ d)', inputs: [{ name: 'Dc', value: criticalDistanceM ?? 'unknown', unit: 'm' }, { name: 'd', value: distanceM ?? 'unknown', unit: 'm' }], result: directToReverberantDb, unit: 'dB', source: 'handbook 2-sound, room' },
   ],
-  fixes: (microphone, { rig: { houseRules } }) => closerFix(microphone, (houseRules.room === 'dead' ? DRY_DB : DISTANT_DB) - (microphone.directToReverberantDb ?? 0)),
+  fixes: (microphone, measured) => closerFix(measured, microphone, (there) => (there.directToReverberantDb ?? 0) >= (measured.rig.houseRules.room === 'dead' ? DRY_DB : DISTANT_DB)),
 });

@@ -25,5 +25,5 @@ export const roomNoise = microphoneRule('sound.room-noise', {
     label: 'Voice over the room', formula: 'voice at the capsule − (room + random-energy gain)', inputs: [{ name: 'voice at the capsule', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' }, { name: 'room as the pattern hears it', value: microphone.roomSpl ?? 'unknown', unit: 'dB(A)' }],
     result: overRoomAlone(microphone), unit: 'dB', source: 'handbook 2-sound, room',
   }],
-  fixes: (microphone, { rig: { houseRules } }) => closerFix(microphone, houseRules.voiceOverRoomDb - (overRoomAlone(microphone) ?? 0)),
+  fixes: (microphone, measured) => closerFix(measured, microphone, (there) => (overRoomAlone(there) ?? 0) >= measured.rig.houseRules.voiceOverRoomDb),
 });
