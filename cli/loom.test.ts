@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { rigToJson, build, RigDraft, STARTING_POINTS, type Report } from '@echo-loom/core';
+import { workedSound } from '../demo/worked-sound';
 
 const root = path.join(__dirname, '..');
 const loom = (...words: string[]) => spawnSync(process.execPath, ['--import', path.join(root, 'node_modules/tsx/dist/loader.mjs'), path.join(root, 'cli/loom.ts'), ...words], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
@@ -57,6 +58,20 @@ describe('bin/loom', () => {
     expect(report.findings.find(({ code }) => code === 'picture.reach')?.sums[0]).toMatchObject({ result: 100, inputs: [{ name: 'length', value: 15 }, { name: 'reach', value: 15 }, {}, {}] });
     expect(report.negotiated).toMatchObject([{ device: 'best', format: '1080p60', wish: '2160p60', forcedBy: [{ linkId: 'best-hdmi-to-screen-2' }] }]);
     expect(report.drives.find(({ device }) => device === 'computer')).toMatchObject({ writeMBps: 6.25, gbPerHour: 22.5 });
+  });
+  it('prints bleed, comb, critical distance, ears, compressor and channels for programs', () => {
+    const report = JSON.parse(loom('analyse', write('sound.rig.json', rigToJson(workedSound())), '--json').stdout) as Report;
+    const [cardioid, omni] = ['cardioid', 'omni'].map((id) => report.microphones.find(({ device }) => device === id));
+    expect(cardioid?.bleed[0]).toMatchObject({ personId: 'guest', db: expect.closeTo(-38.48, 2) as number, combRippleDb: expect.closeTo(0.21, 2) as number });
+    expect(cardioid?.ownSpl).toBeCloseTo(83.94, 2);
+    expect(cardioid?.roomSpl).toBeCloseTo(25.23, 2);
+    expect(omni?.criticalDistanceM).toBeCloseTo(0.57, 3);
+    expect(omni?.directToReverberantDb).toBeCloseTo(9.1, 1);
+    expect(report.ears[0]).toMatchObject({ device: 'ears', spl: expect.closeTo(113.8, 1) as number, hours: expect.closeTo(0.0103, 4) as number });
+    expect(report.processors.find(({ does }) => does === 'compress')).toMatchObject({ averageDb: expect.closeTo(-18, 2) as number, peakDb: expect.closeTo(-4, 2) as number, out: { averageDb: expect.closeTo(-18, 2) as number, peakDb: expect.closeTo(-13.33, 2) as number } });
+    const hall = JSON.parse(loom('analyse', path.join(root, 'demo/harbour-hall.rig.json'), '--json').stdout) as Report;
+    expect(hall.channels.find(({ from }) => from === 'box-a.network')).toMatchObject({ used: 15, most: 16 });
+    expect(hall.microphones).toHaveLength(24);
   });
   it('prints scenes, work and uplink of Second Firing', () => {
     const report = JSON.parse(loom('analyse', path.join(root, 'demo/second-firing.rig.json'), '--json').stdout) as Report;

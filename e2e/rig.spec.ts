@@ -113,7 +113,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.goto(demo.url);
       await expect(page.getByRole('article').first()).toBeVisible();
       await check('shelf');
-      for (const view of ['/brief', '', '/picture', '/gain', '/monitoring', '/panel', '/findings', '/people', '/rules', '/threads', '/history']) {
+      for (const view of ['/brief', '', '/picture', '/sound', '/gain', '/monitoring', '/panel', '/findings', '/people', '/rules', '/threads', '/history']) {
         await page.goto(`${demo.url}/rigs/second-firing${view}`);
         await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
         await check(view || 'loom');

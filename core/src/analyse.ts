@@ -2,6 +2,7 @@ import { figure, type Sum } from './explain/sum';
 import { stagesOf, type Stage, type Thread } from './graph';
 import { measure, type Measured } from './measure';
 import { apply, type Rig } from './rig';
+import { microphonesInRoom } from './room';
 import { adjustableGains, isConversion, sourceOf } from './rules/places';
 import { findingKey, ruleByCode, RULES, type Finding, type Fix, type Level } from './rules';
 import { snrDb } from './sound';
@@ -113,6 +114,15 @@ const streamEffects = (before: Analysis, after: Analysis, finding: Finding): Eff
   return a ? [{ label: 'Load', before: a.loadMBps, after: b?.loadMBps ?? null, unit: 'MB/s' }, { label: 'Carries', before: a.limitMBps, after: b?.limitMBps ?? null, unit: 'MB/s' }] : [];
 };
 
+const OF_THE_ROOM: ReadonlySet<string> = new Set(['sound.room-noise', 'sound.placed-noise', 'sound.off-axis']);
+
+/** What a fix does to a microphone in its room. */
+const roomEffects = (before: Analysis, after: Analysis, { code, about }: Finding): Effect[] => {
+  if (!OF_THE_ROOM.has(code)) return [];
+  const [a, b] = [before, after].map((analysis) => microphonesInRoom(analysis).find(({ node }) => node.device.id === about.deviceId));
+  return a ? [{ label: 'Voice over the room', before: a.overRoomDb, after: b?.overRoomDb ?? null, unit: 'dB' }] : [];
+};
+
 /** Tries a fix. @throws Refusal where the rig has changed so that it no longer applies */
 export const predict = (analysis: Analysis, finding: Finding, fix: Fix): Prediction => {
   const after = analyse(apply(analysis.rig, fix.command));
@@ -123,7 +133,7 @@ export const predict = (analysis: Analysis, finding: Finding, fix: Fix): Predict
     cures: !keysAfter.has(findingKey(finding)),
     brings: after.findings.filter((other) => !keysBefore.has(findingKey(other))),
     takes: analysis.findings.filter((other) => !keysAfter.has(findingKey(other))),
-    effects: [...voiceEffects(analysis, after, finding), ...streamEffects(analysis, after, finding)],
+    effects: [...roomEffects(analysis, after, finding), ...voiceEffects(analysis, after, finding), ...streamEffects(analysis, after, finding)],
   };
 };
 

@@ -6,6 +6,10 @@ import { workloads, type Workload } from './computer/work';
 import type { Sum } from './explain/sum';
 import { framings, type Framing } from './framing';
 import { ears } from './hearing';
+import { pressedTo, processors } from './processing';
+import { loudnesses } from './processing/loudness';
+import { bleedDb, combRippleDb, loopDb, microphonesInRoom } from './room';
+import { channelLoads } from './sound/channels';
 import { stagesOf, type Stage } from './graph';
 import { scenesMade } from './programme/scenes';
 import type { Command } from './rig';
@@ -34,6 +38,16 @@ export interface Report {
   readonly work: readonly { readonly device: string; readonly units: number; readonly budget: number | null; readonly items: Workload['items'] }[];
   readonly drives: readonly { readonly device: string; readonly writeMBps: number; readonly limitMBps: number | null; readonly gbPerHour: number; readonly hours: number | null }[];
   readonly ears: readonly { readonly device: string; readonly personId: string | null; readonly spl: number | null; readonly hours: number | null; readonly ownVoiceMs: number | null }[];
+  /** Every microphone in its room. Levels in dB SPL and dB(A), ratios in dB, lengths in m */
+  readonly microphones: readonly {
+    readonly device: string; readonly personId: string | null; readonly pattern: string | null; readonly distanceM: number | null; readonly ownSpl: number | null; readonly roomSpl: number | null; readonly overRoomDb: number | null;
+    readonly criticalDistanceM: number | null; readonly directToReverberantDb: number | null; readonly loopDb: number | null; readonly asks: readonly string[];
+    readonly noises: readonly { readonly id: string; readonly spl: number; readonly directSpl: number; readonly echoSpl: number | null }[];
+    readonly bleed: readonly { readonly personId: string; readonly db: number | null; readonly combRippleDb: number | null }[];
+  }[];
+  readonly processors: readonly { readonly device: string; readonly does: string; readonly isIn: boolean; readonly unit: string; readonly thresholdDb: number; readonly averageDb: number; readonly peakDb: number; readonly underneathDb: number | null; readonly out: { readonly averageDb: number; readonly peakDb: number } | null }[];
+  readonly programmes: readonly { readonly device: string; readonly lufs: number; readonly targetLufs: number; readonly peakAfterDbtp: number }[];
+  readonly channels: readonly { readonly from: string; readonly to: string; readonly used: number; readonly most: number | null }[];
   readonly uplink: { readonly mbps: number; readonly lineMbps: number | null };
   readonly voices: readonly (VoiceFigures & { readonly converter: string })[];
   readonly threads: readonly { readonly id: string; readonly signal: string; readonly delayMs: number; readonly delayUnknown: number; readonly stages: readonly StageReport[] }[];
@@ -101,6 +115,22 @@ export const report = (analysis: Analysis): Report => ({
   work: workloads(analysis).map(({ node, units, budget, items }) => ({ device: node.id, units, budget, items })),
   drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({ device: node.id, writeMBps, limitMBps: storage.writeMBps, gbPerHour, hours })),
   ears: ears(analysis).map(({ node, personId, spl, hours, ownVoiceMs }) => ({ device: node.device.id, personId, spl, hours, ownVoiceMs })),
+  microphones: microphonesInRoom(analysis).map((microphone) => {
+    const { node, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, asks, noises, bleed } = microphone;
+    return {
+      device: node.device.id, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, loopDb: loopDb(microphone), asks, noises: noises.map(({ id, spl, directSpl, echoSpl }) => ({ id, spl, directSpl, echoSpl })),
+      bleed: bleed.map((other) => {
+        const db = bleedDb(microphone, other);
+        return { personId: other.id, db, combRippleDb: db === null || db >= 0 ? null : combRippleDb(db) };
+      }),
+    };
+  }),
+  processors: processors(analysis).map((processor) => {
+    const { deviceId, does, isIn, thresholdDb, voiceIn: { unit, averageDb, peakDb: peak, underneathDb } } = processor;
+    return { device: deviceId, does, isIn, unit, thresholdDb, averageDb, peakDb: peak, underneathDb, out: processor.does === 'compress' && isIn ? pressedTo(processor) : null };
+  }),
+  programmes: loudnesses(analysis).map(({ end, lufs, targetLufs, peakAfterDbtp }) => ({ device: end.id, lufs, targetLufs, peakAfterDbtp })),
+  channels: channelLoads(analysis).map(({ from, to, sources, most }) => ({ from: `${from.device.id}.${from.id}`, to: `${to.device.id}.${to.id}`, used: sources.length, most })),
   uplink: { mbps: uplinkOf(analysis).mbps, lineMbps: uplinkOf(analysis).lineMbps },
   voices: conversions(analysis).flatMap((stage) => {
     const figures = voiceFigures(analysis, stage);

@@ -145,9 +145,9 @@ export const soundSundries: readonly Model[] = [
     controls: { volume: gain('Volume where they are plugged in', -60, 0, -20) },
   }),
   deviceClass('loudspeaker-active', {
-    name: 'Active loudspeaker', kind: 'loudspeaker', step: 'hear and see', about: 'Monitor with its own amplifier. Muted while microphones are open.',
-    ports: { in: { ...lineIn('Input', 20, 'combo'), splAt0Dbu: 98, speakerVolumeControl: 'volume', ends: { sound: 'needed' } } },
-    controls: { volume: gain('Volume', -60, 0, -20) },
+    name: 'Active loudspeaker', kind: 'loudspeaker', step: 'hear and see', about: 'Monitor with its own amplifier.',
+    ports: { in: { ...lineIn('Input', 20, 'combo'), splAt0Dbu: 98, speakerVolumeControl: 'volume', speakerMuteControl: 'mute', ends: { sound: 'needed' } } },
+    controls: { volume: gain('Volume', -60, 0, -20), mute: toggle('Muted while microphones are open') },
   }),
   deviceClass('recorder-sound', {
     name: 'Sound recorder, four inputs', kind: 'recorder', step: 'take in', about: 'Stand-alone recorder with its own preamps and a pair of line inputs; works when the computer does not.',

@@ -26,7 +26,7 @@ describe('what should I buy: Night Tide', () => {
     expect(booster(remedies(poorer))?.snrBeforeDb).toBeCloseTo(50.01, 1);
     expect(booster(remedies(poorer))?.snrAfterDb).toBeCloseTo(58.16, 1);
   });
-  it('counts what a microphone in place of an owned one costs', () => expect(list.filter(({ label }) => label.includes('instead of Host mic')).every(({ price }) => price > 0)).toBe(true));
+  it('counts what a microphone in place of an owned one costs', () => expect(list.filter(({ label }) => label.includes('instead of Host mic')).every(({ price }) => price !== null && price > 0)).toBe(true));
   it('puts what leaves gain missing last', () => expect(list.at(-1)?.missingAfterDb).toBeGreaterThan(0));
   it('is a command that gives what it said', () => {
     for (const remedy of list.slice(0, 4)) {
@@ -36,6 +36,23 @@ describe('what should I buy: Night Tide', () => {
       expect([remedy.label, Math.abs((level ?? NaN) + 18) <= 0.51]).toEqual([remedy.label, true]);
     }
   });
+});
+
+describe('what would be bought for the wheel of Second Firing', () => {
+  const measured = measure(demoRig('second-firing'));
+  const stage = voices(measured).find((voice) => voice.at.device.id === 'interface' && voice.parent?.at.id === 'mic-4');
+  const list = stage ? remediesFor(measured, stage) : [];
+  const of = (label: string) => list.find((remedy) => remedy.label === label);
+  it('switching the kiln fan off is free and puts the voice far over the room', () => {
+    expect(of('Switch Kiln fan off during the show')).toMatchObject({ price: 0, clutter: 0 });
+    expect(of('Switch Kiln fan off during the show')?.overRoomBeforeDb).toBeCloseTo(17.9, 1);
+    expect(of('Switch Kiln fan off during the show')?.overRoomAfterDb).toBeCloseTo(36.1, 1);
+  });
+  it('treating the room takes what comes by the walls down by 3 dB, and its price depends', () => {
+    expect(of('Treat the room until its echo is half as long')).toMatchObject({ price: null, clutter: 0 });
+    expect(of('Treat the room until its echo is half as long')?.overRoomAfterDb).toBeCloseTo(19.1, 1);
+  });
+  it('says how far another voice lies under, for every remedy', () => expect(list.every(({ bleedAfterDb }) => bleedAfterDb !== null && bleedAfterDb < 0)).toBe(true));
 });
 
 describe('when nothing is missing', () => {

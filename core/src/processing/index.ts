@@ -95,11 +95,8 @@ const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor
 /** Every compressor and gate on the way of a voice, in the order it meets them, whether switched in or not. */
 export const processors = perAnalysis((measured): readonly Processor[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage))));
 
-/** How far a compressor turns a voice down at its average and at its peaks. @unit dB, 0 or above */
-export const reductionDb = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => {
-  const reduced = (levelDb: number): number => levelDb + curve.makeUpDb - compressedDb(levelDb, curve);
-  return { averageDb: reduced(voiceIn.averageDb), peakDb: reduced(voiceIn.peakDb) };
-};
+/** What leaves a compressor of a voice's average and of its peaks. @unit that of the processor */
+export const pressedTo = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => ({ averageDb: compressedDb(voiceIn.averageDb, curve), peakDb: compressedDb(voiceIn.peakDb, curve) });
 
 /** The static curve as points, from well under the voice to its peaks. @returns levels in and out, the unit of the processor */
 export const curvePoints = ({ curve, voiceIn }: Compressor): readonly { readonly inDb: number; readonly outDb: number }[] => {

@@ -44,6 +44,7 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (port.family === 'picture' && port.rangeControl) needsControl([...at, 'rangeControl'], port.rangeControl, 'choice');
     if (port.family === 'analogue' && port.earVolumeControl) needsControl([...at, 'earVolumeControl'], port.earVolumeControl, 'gain');
     if (port.family === 'analogue' && port.speakerVolumeControl) needsControl([...at, 'speakerVolumeControl'], port.speakerVolumeControl, 'gain');
+    if (port.family === 'analogue' && port.speakerMuteControl) needsControl([...at, 'speakerMuteControl'], port.speakerMuteControl, 'switch');
     if (port.family === 'analogue' && port.phantomSupply) needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
   }
   for (const [routeId, route] of Object.entries(model.routes)) {

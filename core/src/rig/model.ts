@@ -124,6 +124,8 @@ export const analoguePortSchema = z.strictObject({
   splAt0Dbu: decibels.nullable().optional(),
   /** Loudspeaker: its volume */
   speakerVolumeControl: controlRef.optional(),
+  /** Loudspeaker: the switch that mutes it while microphones are open */
+  speakerMuteControl: controlRef.optional(),
   /** Output that phantom power can damage */
   phantomHarms: z.boolean().optional(),
   /** Input that supplies phantom power: its switch, and the current it can give, mA */

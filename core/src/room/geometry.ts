@@ -9,11 +9,11 @@ export const distanceBetween = (a: Point, b: Point): number => Math.hypot(b.xM -
 /** Which way a point lies from another. @unit degrees, −180 to 180 */
 const bearing = (from: Point, to: Point): number => Math.atan2(to.xM - from.xM, to.yM - from.yM) / RADIANS;
 
-/** Angle between two directions. @unit degrees, 0 to 180 */
-const between = (a: number, b: number): number => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
+/** How far a direction lies clockwise of another. @unit degrees, −180 to 180 */
+const clockwise = (from: number, to: number): number => ((((to - from) % 360) + 540) % 360) - 180;
 
-/** Angle of a point off the axis of something that looks its way. @unit degrees, 0 to 180 */
-export const angleOff = (spot: Spot, to: Point): number => between(spot.facingDeg, bearing(spot, to));
+/** Angle of a point off the axis of something that looks its way, clockwise. @unit degrees, −180 to 180 */
+export const angleOff = (spot: Spot, to: Point): number => clockwise(spot.facingDeg, bearing(spot, to));
 
 /** A point some way off in a direction. @param metres how far */
 const stepped = (from: Point, directionDeg: number, metres: number): Point => ({ xM: from.xM + metres * Math.sin(directionDeg * RADIANS), yM: from.yM + metres * Math.cos(directionDeg * RADIANS) });
@@ -35,6 +35,6 @@ export const microphoneSpot = (device: Device, person: Person | undefined, dista
 
 /** How far a microphone's own mouth is off its axis. @unit degrees; 0 where nothing says otherwise */
 export const ownAngle = (device: Device, person: Person | undefined): number => {
-  if (device.at) return person?.at ? angleOff(device.at, person.at) : 0;
-  return between(device.aim?.offAxisDeg ?? 0, 0);
+  if (device.at) return person?.at ? Math.abs(angleOff(device.at, person.at)) : 0;
+  return Math.abs(clockwise(0, device.aim?.offAxisDeg ?? 0));
 };

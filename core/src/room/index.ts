@@ -1,13 +1,13 @@
 import type { PortNode, Thread } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
-import { inOrder, numberSetting, type Pattern, type Point, type Rig, type Room, type Spot } from '../rig';
+import { inOrder, numberSetting, switchSetting, type Pattern, type Point, type Rig, type Room, type Spot } from '../rig';
 import { patternOf, splAt, voiceOf } from '../sound';
 import { powerSumDb } from '../units';
 import { angleOff, distanceBetween, fartherFrom, microphoneSpot, ownAngle } from './geometry';
 import { directivity, patternDb, randomEnergyDb } from './pattern';
 
-export { angleOff, distanceBetween, fartherFrom, microphoneSpot } from './geometry';
+export { distanceBetween, fartherFrom } from './geometry';
 export { patternDb, randomEnergyDb } from './pattern';
 
 /** What the room does to each microphone: noise, other voices, loudspeakers, echo. @source handbook 2-sound, room, noise, bleed */
@@ -32,6 +32,7 @@ export interface PickedUp {
   readonly id: string;
   readonly name: string;
   readonly distanceM: number;
+  /** Off the microphone's axis, clockwise, −180 to 180 */
   readonly angleDeg: number;
   /** Straight from its place, as the pattern hears that side. @unit dB SPL */
   readonly directSpl: number;
@@ -101,13 +102,16 @@ interface Loudspeaker {
   readonly splBySource: ReadonlyMap<PortNode, number>;
 }
 
+/** Whether a loudspeaker is muted while microphones are open. */
+export const isMuted = ({ port, device }: PortNode): boolean => port.family === 'analogue' && port.speakerMuteControl !== undefined && switchSetting(device.device, port.speakerMuteControl);
+
 const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
   const byEnd = new Map<PortNode, Thread[]>();
   for (const thread of measured.traced.threads) if (thread.signal === 'sound' && thread.end.device.device.model.kind === 'loudspeaker') byEnd.set(thread.end, [...(byEnd.get(thread.end) ?? []), thread]);
   return [...byEnd].flatMap(([node, threads]) => {
     const { port } = node;
     const { at } = node.device.device;
-    if (port.family !== 'analogue' || port.splAt0Dbu === undefined || port.splAt0Dbu === null || !at) return [];
+    if (port.family !== 'analogue' || port.splAt0Dbu === undefined || port.splAt0Dbu === null || !at || isMuted(node)) return [];
     const volumeDb = port.speakerVolumeControl === undefined ? 0 : (numberSetting(node.device.device, port.speakerVolumeControl) ?? 0);
     const splBySource = new Map<PortNode, number>();
     for (const { source, last } of threads) {

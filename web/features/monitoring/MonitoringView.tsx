@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
+import { Beside } from './Beside';
 import { findingsOfEars, listenerRows, timeText } from './rows';
 
 /** The volume where a pair of headphones is plugged in, editable where it stands. */
@@ -47,7 +48,7 @@ export const MonitoringView = () => {
                 {rows.flatMap((row) => (row.ears.length ? row.ears : [null]).map((pair) => (
                   <Table.Row key={`${row.personId} ${pair?.node.index ?? ''}`} bg="transparent" data-listener={row.personId}>
                     <Table.ColumnHeader scope="row" px="1.5" fontWeight="600">{row.name}<Text as="span" display="block" fontWeight="400" fontSize="xs" color="ink.soft">{pair?.node.device.device.name ?? (row.isRemote ? 'remote, by a call' : 'no headphones')}</Text></Table.ColumnHeader>
-                    <Table.Cell px="1.5" fontSize="sm">{row.hears}{pair?.heard[0] && <Text as="span" display="block" fontSize="xs" color="ink.soft">{wayToEars(pair.heard[0])}</Text>}</Table.Cell>
+                    <Table.Cell px="1.5" fontSize="sm">{row.hears}{row.sharesWith.length > 0 && <Text as="span" display="block" fontSize="xs" color="ink.soft">the same mix as {row.sharesWith.join(', ')}</Text>}{pair?.heard[0] && <Text as="span" display="block" fontSize="xs" color="ink.soft">{wayToEars(pair.heard[0])}</Text>}</Table.Cell>
                     <Table.Cell px="1.5">{pair && <Volume pair={pair} />}</Table.Cell>
                     <Table.Cell {...figures} data-ear={row.personId}>{pair ? (pair.spl === null ? 'not known' : `${figure(pair.spl)} dB`) : ''}</Table.Cell>
                     <Table.Cell {...figures}>{pair ? timeText(pair.hours) : ''}</Table.Cell>
@@ -57,6 +58,7 @@ export const MonitoringView = () => {
               </Table.Body>
             </Table.Root>
           </Box>
+          <Beside analysis={analysis} />
         </Box>
         <Box flex="1" minW="280px" width="100%" role="region" aria-label="About hearing">
           {findings.length === 0 ? <Text fontSize="sm">Nothing is wrong with what people hear.</Text> : <Flex direction="column" gap="2.5">{findings.map((finding, index) => <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />)}</Flex>}

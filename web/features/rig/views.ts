@@ -12,6 +12,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Brief', path: '/brief', marks: ['brief'] },
   { name: 'Loom', path: '', marks: 'all' },
   { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
+  { name: 'Sound', path: '/sound', marks: ['sound'] },
   { name: 'Gain', path: '/gain', marks: ['sound'] },
   { name: 'Monitoring', path: '/monitoring' },
   { name: 'Panel', path: '/panel' },

@@ -1,10 +1,11 @@
 'use client';
 
-import { Flex, Switch } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { entry, settingOf, type Control, type ControlValue } from '@echo-loom/core';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
+import { Switched } from '@/ui/Switched';
 
 /** Everything a person can turn on a device. */
 export const Controls = ({ deviceId }: { readonly deviceId: string }) => {
@@ -22,13 +23,7 @@ export const Controls = ({ deviceId }: { readonly deviceId: string }) => {
       case 'choice':
         return <ChoiceField key={id} label={control.label} value={String(value)} options={control.options} onChoose={set} />;
       case 'switch':
-        return (
-          <Switch.Root key={id} checked={value === true} onCheckedChange={({ checked }) => set(checked)} justifyContent="space-between" width="full" minH="8">
-            <Switch.Label fontSize="sm" fontWeight="400">{control.label}</Switch.Label>
-            <Switch.HiddenInput />
-            <Switch.Control _checked={{ bg: 'madder' }}><Switch.Thumb /></Switch.Control>
-          </Switch.Root>
-        );
+        return <Switched key={id} label={control.label} isOn={value === true} onTurn={set} />;
     }
   };
   return <Flex direction="column" gap="1.5">{Object.entries(device.model.controls).sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })).map(([id, item]) => control(id, item))}</Flex>;

@@ -28,7 +28,7 @@ export const bleed = microphoneRule('sound.bleed', {
     if (!found) return [];
     const { other, db } = found;
     return [
-      { label: `${other.name} against the own voice`, formula: 'L(1 m) − 20·log10 d + pattern − own voice at the capsule', inputs: [{ name: 'distance', value: other.distanceM, unit: 'm' }, { name: 'off the axis', value: other.angleDeg, unit: '°' }, { name: 'at the capsule', value: other.directSpl, unit: 'dB SPL' }, { name: 'own voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' }], result: db, unit: 'dB', source: 'handbook 2-sound, bleed' },
+      { label: `${other.name} against the own voice`, formula: 'L(1 m) − 20·log10 d + pattern − own voice at the capsule', inputs: [{ name: 'distance', value: other.distanceM, unit: 'm' }, { name: 'off the axis', value: Math.abs(other.angleDeg), unit: '°' }, { name: 'at the capsule', value: other.directSpl, unit: 'dB SPL' }, { name: 'own voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' }], result: db, unit: 'dB', source: 'handbook 2-sound, bleed' },
       ...(db < 0 ? [{ label: 'Comb ripple', formula: '20·log10((1 + r) ÷ (1 − r))', inputs: [{ name: 'r', value: 10 ** (db / 20), unit: '' }], result: combRippleDb(db), unit: 'dB', source: 'handbook 2-sound, bleed' }] : []),
     ];
   },

@@ -42,6 +42,6 @@ ruleCases('sound.mix-minus', {
 });
 
 ruleCases('sound.loudspeaker-open', {
-  valid: { 'a caller on headphones': called('everything but themself').device('phones', 'headphones-closed').link('interface.phones-1', 'phones.in').build(), 'a loudspeaker without a caller': voice().device('speaker', 'loudspeaker-active').link('interface.out-1', 'speaker.in').build() },
-  invalid: { 'a caller on a loudspeaker': { rig: called('everything but themself').device('speaker', 'loudspeaker-active', { name: 'Speaker' }).link('interface.out-1', 'speaker.in').build(), level: 'stop', fixes: ['Disconnect Speaker'] } },
+  valid: { 'a loudspeaker that is muted': called('everything but themself').device('speaker', 'loudspeaker-active', { settings: { mute: true } }).link('interface.out-1', 'speaker.in').build(), 'a caller on headphones': called('everything but themself').device('phones', 'headphones-closed').link('interface.phones-1', 'phones.in').build(), 'a loudspeaker without a caller': voice().device('speaker', 'loudspeaker-active').link('interface.out-1', 'speaker.in').build() },
+  invalid: { 'a caller on a loudspeaker': { rig: called('everything but themself').device('speaker', 'loudspeaker-active', { name: 'Speaker' }).link('interface.out-1', 'speaker.in').build(), level: 'stop', fixes: ['Mute Speaker while microphones are open', 'Disconnect Speaker'] } },
 });

@@ -1,4 +1,6 @@
+import { isMuted } from '../../room';
 import type { Rule } from '../rule';
+import { setFix } from '../rule-of';
 
 export const loudspeakerOpen: Rule = {
   code: 'sound.loudspeaker-open',
@@ -11,7 +13,7 @@ export const loudspeakerOpen: Rule = {
     if (![...measured.graph.devices.values()].some(({ device }) => device.model.kind === 'loudspeaker')) return [];
     const sound = measured.traced.threads.filter((thread) => thread.signal === 'sound');
     const toCaller = sound.find((thread) => thread.source.port.emits?.sound?.type === 'microphone' && thread.end.device.device.model.kind === 'call');
-    const loudspeakers = sound.filter((thread) => thread.source.device.device.model.kind === 'call' && thread.end.device.device.model.kind === 'loudspeaker');
+    const loudspeakers = sound.filter((thread) => thread.source.device.device.model.kind === 'call' && thread.end.device.device.model.kind === 'loudspeaker' && !isMuted(thread.end));
     if (!toCaller) return [];
     return loudspeakers.map((thread) => ({
       code: 'sound.loudspeaker-open', area: 'sound', level: 'stop', about: { deviceId: thread.end.device.id, portId: thread.end.id },
@@ -21,7 +23,9 @@ export const loudspeakerOpen: Rule = {
   },
   fixes: (measured, { about }) => {
     const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
-    const edge = node && [...node.ports.values()].flatMap((port) => port.links)[0];
-    return node && edge ? [{ label: `Disconnect ${node.device.name}`, command: { type: 'disconnect', linkId: edge.id } }] : [];
+    if (!node) return [];
+    const mutes = [...node.ports.values()].flatMap(({ port }) => (port.family === 'analogue' && port.speakerMuteControl !== undefined ? [setFix(`Mute ${node.device.name} while microphones are open`, node.id, port.speakerMuteControl, true)] : []));
+    const edge = [...node.ports.values()].flatMap((port) => port.links)[0];
+    return [...mutes, ...(edge ? [{ label: `Disconnect ${node.device.name}`, command: { type: 'disconnect' as const, linkId: edge.id } }] : [])];
   },
 };

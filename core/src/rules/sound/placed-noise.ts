@@ -39,12 +39,12 @@ export const placedNoise = microphoneRule('sound.placed-noise', {
     if (!noise || over === null || over >= houseRules.voiceOverRoomDb || noise.spl < (microphone.roomSpl ?? -Infinity)) return null;
     return {
       level: 'warn', title: `${noise.name} ${figure((microphone.ownSpl ?? 0) - noise.spl)} dB under the voice`,
-      says: `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(noise.angleDeg, 0)}° off its axis; with all that sounds in the room its voice stands ${figure(over)} dB above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it away, turn the dull side of the microphone to it, or come closer.`,
+      says: `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° off its axis; with all that sounds in the room its voice stands ${figure(over)} dB above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it away, turn the dull side of the microphone to it, or come closer.`,
     };
   },
   sums: (microphone) => [
     ...microphone.noises.map((noise) => ({
-      label: `${noise.name} at the capsule`, formula: 'straight: L(1 m) − 20·log10 d + pattern; with what the walls send', inputs: [{ name: 'distance', value: noise.distanceM, unit: 'm' }, { name: 'off the axis', value: noise.angleDeg, unit: '°' }, { name: 'straight', value: noise.directSpl, unit: 'dB(A)' }, { name: 'by the walls', value: noise.echoSpl ?? 'room not known', unit: noise.echoSpl === null ? '' : 'dB(A)' }],
+      label: `${noise.name} at the capsule`, formula: 'straight: L(1 m) − 20·log10 d + pattern; with what the walls send', inputs: [{ name: 'distance', value: noise.distanceM, unit: 'm' }, { name: 'off the axis', value: Math.abs(noise.angleDeg), unit: '°' }, { name: 'straight', value: noise.directSpl, unit: 'dB(A)' }, { name: 'by the walls', value: noise.echoSpl ?? 'room not known', unit: noise.echoSpl === null ? '' : 'dB(A)' }],
       result: noise.spl, unit: 'dB(A)', source: 'handbook 2-sound, room',
     })),
     { label: 'Voice over everything', formula: 'voice − power sum of room and noises', inputs: [{ name: 'voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' }, { name: 'room', value: microphone.roomSpl ?? 'unknown', unit: 'dB(A)' }, { name: 'together', value: microphone.noiseSpl ?? 'unknown', unit: 'dB(A)' }], result: microphone.overRoomDb, unit: 'dB', source: 'handbook 2-sound, room' },

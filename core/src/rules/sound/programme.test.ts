@@ -6,7 +6,7 @@ import { demoRig } from '../demo-for-cases';
 import { show, voice, voiceThrough } from '../rigs-for-cases';
 
 const strip = (through: Readonly<Record<string, ControlValue>>): Rig => voiceThrough('mic-dynamic-stage', 'channel-processor', { in: 'in', out: 'out', into: 'line-1' }, {}, { gain: 50, ...through }).build();
-/** Speech of 62 dB at 8 cm comes to the gate at −11.7 dBu, its quietest at −17.7, its noise at −74.7. */
+/** Speech of 62 dB at 8 cm comes to the gate at −11.7 dBu, its quietest at −17.7, its noise at −74.85. */
 ruleCases('sound.gate-cuts', {
   valid: { 'a gate under quiet speech': strip({ 'gate': true, 'gate-threshold': -30 }), 'a gate that is out': strip({ 'gate': false, 'gate-threshold': 0 }) },
   invalid: { 'a gate over quiet speech': { rig: strip({ 'gate': true, 'gate-threshold': -15 }), level: 'warn', says: /swallows ends of words/, fixes: [/^Open the gate of Through at −\d\d\.\d dBu/] } },

@@ -1,0 +1,1 @@
+export { SoundView as default } from '@/features/sound/SoundView';
