@@ -14,7 +14,7 @@ export { remediesFor, type Remedy } from './gain/buy';
 export { knobsOf, ladderOf, voices, type Knob, type Rung } from './gain/ladder';
 export { setForAll, setForVoice, type GainAnswer, type GainProposal } from './gain/set';
 export { ears, wayToEars, type Ears, type HeardSound } from './hearing';
-export { curvePoints, pressedTo, processors, type Compressor, type Gate, type Processor } from './processing';
+export { curvePoints, pressedTo, processors, shapings, type Compressor, type Gate, type Processor, type Shaping } from './processing';
 export { loudnesses, TRUE_PEAK_DBTP, type ProgrammeLoudness } from './processing/loudness';
 export { bleedDb, combRippleDb, ifItWere, isMuted, loopDb, microphonesInRoom, patternDb, THREE_TO_ONE_DB, type MicrophoneInRoom, type PickedUp } from './room';
 export { microphoneChoices, type MicrophoneChoice } from './room/choice';

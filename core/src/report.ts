@@ -8,7 +8,7 @@ import { framings, type Framing } from './framing';
 import { ears } from './hearing';
 import { pressedTo, processors } from './processing';
 import { loudnesses } from './processing/loudness';
-import { bleedDb, combRippleDb, loopDb, microphonesInRoom } from './room';
+import { asksOf, bleedDb, combRippleDb, loopDb, microphonesInRoom } from './room';
 import { channelLoads } from './sound/channels';
 import { stagesOf, type Stage } from './graph';
 import { scenesMade } from './programme/scenes';
@@ -116,9 +116,9 @@ export const report = (analysis: Analysis): Report => ({
   drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({ device: node.id, writeMBps, limitMBps: storage.writeMBps, gbPerHour, hours })),
   ears: ears(analysis).map(({ node, personId, spl, hours, ownVoiceMs }) => ({ device: node.device.id, personId, spl, hours, ownVoiceMs })),
   microphones: microphonesInRoom(analysis).map((microphone) => {
-    const { node, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, asks, noises, bleed } = microphone;
+    const { node, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, noises, bleed } = microphone;
     return {
-      device: node.device.id, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, loopDb: loopDb(microphone), asks, noises: noises.map(({ id, spl, directSpl, echoSpl }) => ({ id, spl, directSpl, echoSpl })),
+      device: node.device.id, personId, pattern, distanceM, ownSpl, roomSpl, overRoomDb, criticalDistanceM, directToReverberantDb, loopDb: loopDb(microphone), asks: asksOf(analysis, microphone), noises: noises.map(({ id, spl, directSpl, echoSpl }) => ({ id, spl, directSpl, echoSpl })),
       bleed: bleed.map((other) => {
         const db = bleedDb(microphone, other);
         return { personId: other.id, db, combRippleDb: db === null || db >= 0 ? null : combRippleDb(db) };

@@ -98,6 +98,12 @@ describe('independent recordings', () => {
     expect(programme && recordingMachine(programme).id).toBe('computer');
     expect(tracks && recordingMachine(tracks).id).toBe('computer');
   });
+  it('a transmitter that records by itself is one more', () => {
+    const worn = (transmitter: string): Rig => new RigDraft('Worn').person('host', 'Host', { shot: null }).do({ type: 'writeBrief', brief: {} }).device('mic', 'mic-lavalier', { person: 'host' }).device('pack', transmitter).device('receiver', 'wireless-receiver').device('interface', 'interface-2')
+      .device('computer', 'computer-laptop').device('file', 'recording-tracks').link('mic.out', 'pack.in').link('pack.radio', 'receiver.radio').link('receiver.out', 'interface.mic-1').link('interface.usb', 'computer.usb-3', 2, 'usb-2').link('computer.tracks', 'file.in').build();
+    expect(lines(worn('wireless-transmitter')).get('person:host:heard')?.verdict).toBe('partly');
+    expect(lines(worn('wireless-transmitter-recording')).get('person:host:heard')?.verdict).toBe('met');
+  });
   it('one recording is enough where the house rule says so', () => {
     const rig = apply(demo('second-firing'), { type: 'setHouseRules', rules: { recordingsOfVoice: 1 } });
     expect(lines(rig).get('person:host:heard')?.verdict).toBe('met');

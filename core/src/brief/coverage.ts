@@ -24,7 +24,8 @@ export interface CoverageLine {
 }
 
 const CAMERAS: ReadonlySet<Kind> = new Set(['camera', 'webcam', 'phone']);
-const RECORDS: ReadonlySet<Kind> = new Set(['recording', 'recorder', 'camera']);
+/** Kinds that write a file; of wireless transmitters those that have a card. */
+const RECORDS: ReadonlySet<Kind> = new Set(['recording', 'recorder', 'camera', 'wireless']);
 const DELIVERS: ReadonlySet<Kind> = new Set(['stream', ...RECORDS]);
 const SCREENS: ReadonlySet<Kind> = new Set(['display', 'prompter']);
 const EARS: ReadonlySet<Kind> = new Set(['headphones']);

@@ -1,5 +1,5 @@
 import type { Model, Pattern } from '../rig/model';
-import { amount, AT_ONCE, choice, deviceClass, gain, lineOut, route, toggle, usbDevice } from './parts';
+import { amount, AT_ONCE, choice, deviceClass, gain, lineOut, route, software, toggle, usbDevice } from './parts';
 
 const distance = (initial: number) => amount('Distance from the mouth', 'm', 0.01, 20, initial, 0.01);
 
@@ -35,6 +35,26 @@ const wired = (id: string, capsule: Capsule): Model =>
     controls: { distance: distance(capsule.distanceM), ...(typeof capsule.pattern === 'string' ? {} : { pattern: patternChoice(capsule.pattern) }) },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [capsule.spread[0], capsule.spread[1]] },
   });
+
+/** @param records whether it also writes a file of its own */
+const transmitter = (id: string, name: string, about: string, records: boolean): Model => {
+  const ein = [{ gainDb: 40, dbu: -122 }];
+  return deviceClass(id, {
+    name, kind: 'wireless', step: 'lift', about,
+    ports: {
+      in: { family: 'analogue', direction: 'in', name: 'Capsule input', connector: 'xlr', nominal: 'microphone', balanced: true, inputOhms: 3000, maxInDbu: 6, phantomSupply: { control: 'power', maxMa: 5 } },
+      radio: { family: 'analogue', direction: 'out', name: 'Radio', connector: 'radio', nominal: 'line', balanced: false, sourceOhms: 0, maxOutDbu: 6 },
+      ...(records ? { card: software('out', 'Card', { ends: { sound: 'welcome' } }) } : {}),
+    },
+    routes: {
+      // The radio's own noise, companded or digital, lies a fixed distance under its ceiling whatever the gain.
+      send: route('in', 'radio', { ms: 1.5 }, { sound: { gain: { control: 'gain' }, ein, outputNoiseDbu: -100 } }),
+      ...(records ? { record: route('in', 'card', { ms: 1 }, { sound: { gain: { control: 'gain' }, ein, toDigital: { dynamicRangeDba: 104 } } }) } : {}),
+    },
+    controls: { gain: gain('Transmitter gain', 0, 40, 24), power: toggle('Power for the capsule', true) },
+    batteryMin: 360, spread: { 'routes.send.sound.outputNoiseDbu': [-108, -92] },
+  });
+};
 
 export const microphones: readonly Model[] = [
   wired('mic-dynamic-quiet', {
@@ -85,17 +105,8 @@ export const microphones: readonly Model[] = [
     controls: { distance: distance(0.2) },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [8, 40] },
   }),
-  deviceClass('wireless-transmitter', {
-    name: 'Wireless body transmitter', kind: 'wireless', step: 'lift', about: 'Takes a wired lavalier or headset and sends it by radio. Its own gain comes before the radio; runs on its battery.',
-    ports: {
-      in: { family: 'analogue', direction: 'in', name: 'Capsule input', connector: 'xlr', nominal: 'microphone', balanced: true, inputOhms: 3000, maxInDbu: 6, phantomSupply: { control: 'power', maxMa: 5 } },
-      radio: { family: 'analogue', direction: 'out', name: 'Radio', connector: 'radio', nominal: 'line', balanced: false, sourceOhms: 0, maxOutDbu: 6 },
-    },
-    // The radio's own noise, companded or digital, lies a fixed distance under its ceiling whatever the gain.
-    routes: { send: route('in', 'radio', { ms: 1.5 }, { sound: { gain: { control: 'gain' }, ein: [{ gainDb: 40, dbu: -122 }], outputNoiseDbu: -100 } }) },
-    controls: { gain: gain('Transmitter gain', 0, 40, 24), power: toggle('Power for the capsule', true) },
-    batteryMin: 360, spread: { 'routes.send.sound.outputNoiseDbu': [-108, -92] },
-  }),
+  transmitter('wireless-transmitter', 'Wireless body transmitter', 'Takes a wired lavalier or headset and sends it by radio. Its own gain comes before the radio; runs on its battery.', false),
+  transmitter('wireless-transmitter-recording', 'Wireless body transmitter that records', 'As the plain one, and records on its own card besides: a recording that no interference reaches.', true),
   deviceClass('wireless-receiver', {
     name: 'Wireless receiver', kind: 'wireless', step: 'lift', about: 'Gives what a body transmitter sends to a microphone input, at the level its own gain says.',
     ports: {
@@ -182,16 +193,24 @@ const dynamicsControls = {
   'gate': toggle('Gate in'),
   'gate-threshold': amount('Gate threshold', 'dBu', -80, 20, -40, 0.5),
   'gate-range': amount('Gate closes by', 'dB', 0, 60, 12, 1),
+  'de-ess': toggle('De-esser in'),
+  'de-ess-range': amount('De-esser takes up to', 'dB', 0, 12, 6, 0.5),
+  'equalise': toggle('Equaliser in'),
+  'low': amount('Lift at 120 Hz', 'dB', -12, 12, 0, 0.5),
+  'middle': amount('Lift at 2.5 kHz', 'dB', -12, 12, 0, 0.5),
+  'high': amount('Lift at 10 kHz', 'dB', -12, 12, 0, 0.5),
 };
 
 const dynamics = {
   compressor: { inSwitch: 'compress', thresholdControl: 'threshold', ratioControl: 'ratio', makeUpControl: 'make-up' },
   gate: { inSwitch: 'gate', thresholdControl: 'gate-threshold', rangeControl: 'gate-range' },
+  deEsser: { inSwitch: 'de-ess', rangeControl: 'de-ess-range' },
+  equaliser: { inSwitch: 'equalise', bands: [{ hz: 120, control: 'low' }, { hz: 2500, control: 'middle' }, { hz: 10_000, control: 'high' }] },
 };
 
 export const shapers: readonly Model[] = [
   deviceClass('channel-processor', {
-    name: 'Channel processor', kind: 'channel-processor', step: 'shape', about: 'Preamp, gate, compressor and line output for one voice. Gate and compressor act on the level after the gain.',
+    name: 'Channel processor', kind: 'channel-processor', step: 'shape', about: 'Preamp, gate, compressor, de-esser, equaliser and line output for one voice. Gate and compressor act on the level after the gain.',
     ports: {
       in: { family: 'analogue', direction: 'in', name: 'Microphone input', connector: 'xlr', nominal: 'microphone', balanced: true, inputOhms: 2400, maxInDbu: 15, phantomSupply: { control: 'phantom', maxMa: 10 } },
       line: { family: 'analogue', direction: 'in', name: 'Line input', connector: 'jack', nominal: 'line', balanced: true, inputOhms: 20_000, maxInDbu: 24 },

@@ -95,6 +95,37 @@ const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor
 /** Every compressor and gate on the way of a voice, in the order it meets them, whether switched in or not. */
 export const processors = perAnalysis((measured): readonly Processor[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage))));
 
+/** An equaliser or de-esser on the way of a voice, and what its peaks may gain by it. */
+export interface Shaping {
+  readonly stage: Stage;
+  readonly voice: Stage;
+  readonly deviceId: string;
+  readonly name: string;
+  readonly does: 'equalise' | 'de-ess';
+  readonly inSwitch: string;
+  readonly isIn: boolean;
+  readonly controls: readonly string[];
+  /** The largest lift of a band while it is in; 0 for a de-esser. @unit dB, 0 or above */
+  readonly liftDb: number;
+}
+
+const shapingAt = (voice: Stage, stage: Stage): Shaping[] => {
+  const sound = stage.via.by === 'route' ? stage.via.route.route.sound : undefined;
+  const { device, id: deviceId } = stage.at.device;
+  const { deEsser, equaliser } = sound ?? {};
+  const placed = { stage, voice, deviceId, name: device.name };
+  return [
+    ...(deEsser ? [{ ...placed, does: 'de-ess' as const, inSwitch: deEsser.inSwitch, isIn: switchSetting(device, deEsser.inSwitch), controls: [deEsser.rangeControl], liftDb: 0 }] : []),
+    ...(equaliser ? [equaliser].map(({ inSwitch, bands }) => {
+      const isIn = switchSetting(device, inSwitch);
+      return { ...placed, does: 'equalise' as const, inSwitch, isIn, controls: bands.map(({ control }) => control), liftDb: isIn ? Math.max(0, ...bands.map(({ control }) => amountOf(device, control))) : 0 };
+    }) : []),
+  ];
+};
+
+/** Every equaliser and de-esser on the way of a voice, in the order it meets them. */
+export const shapings = perAnalysis((measured): readonly Shaping[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => shapingAt(voice, stage))));
+
 /** What leaves a compressor of a voice's average and of its peaks. @unit that of the processor */
 export const pressedTo = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => ({ averageDb: compressedDb(voiceIn.averageDb, curve), peakDb: compressedDb(voiceIn.peakDb, curve) });
 

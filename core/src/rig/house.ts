@@ -79,8 +79,8 @@ export const HOUSE_QUESTIONS = {
   room: {
     question: 'Room',
     schools: [
-      school('alive', 'Controlled but alive', 'Voices sound like people in a place.', 'Nothing yet: the room is judged in a later view.'),
-      school('dead', 'As dead as can be', 'Any room can be added later.', 'Nothing yet: the room is judged in a later view.'),
+      school('alive', 'Controlled but alive', 'Voices sound like people in a place.', 'A voice quieter than its own echo is a warning.'),
+      school('dead', 'As dead as can be', 'Any room can be added later.', 'A voice less than 6 dB over its echo is a note, under it a warning.'),
     ],
   },
   monitoring: {

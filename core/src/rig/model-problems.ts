@@ -68,6 +68,15 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
       needsControl([...at, 'sound', 'gate', 'inSwitch'], gate.inSwitch, 'switch');
       for (const key of ['thresholdControl', 'rangeControl'] as const) needsControl([...at, 'sound', 'gate', key], gate[key], 'amount');
     }
+    const { deEsser, equaliser } = route.sound ?? {};
+    if (deEsser) {
+      needsControl([...at, 'sound', 'deEsser', 'inSwitch'], deEsser.inSwitch, 'switch');
+      needsControl([...at, 'sound', 'deEsser', 'rangeControl'], deEsser.rangeControl, 'amount');
+    }
+    if (equaliser) {
+      needsControl([...at, 'sound', 'equaliser', 'inSwitch'], equaliser.inSwitch, 'switch');
+      equaliser.bands.forEach(({ control }, index) => needsControl([...at, 'sound', 'equaliser', 'bands', index, 'control'], control, 'amount'));
+    }
     if (route.picture && route.picture.does !== 'pass') needsControl([...at, 'picture', 'formatControl'], route.picture.formatControl, 'choice');
     if (route.picture?.does === 'capture') needsControl([...at, 'picture', 'encodingControl'], route.picture.encodingControl, 'choice');
     if (route.when && !Object.hasOwn(model.controls, route.when.control))

@@ -206,6 +206,10 @@ export const soundRouteSchema = z.strictObject({
     .optional(),
   /** Closes by its range while the level is under its threshold. Threshold in dBu in an analogue path, dBFS in a digital one */
   gate: z.strictObject({ inSwitch: controlRef, thresholdControl: controlRef, rangeControl: controlRef }).optional(),
+  /** Takes hiss off s sounds by so much at most; average and peaks of a voice stay as they are */
+  deEsser: z.strictObject({ inSwitch: controlRef, rangeControl: controlRef }).optional(),
+  /** Lifts or lowers a band each, in dB; a voice's average counts as unchanged, the largest lift as what its peaks may gain */
+  equaliser: z.strictObject({ inSwitch: controlRef, bands: z.array(z.strictObject({ hz: positive, control: controlRef })).min(1).max(16) }).optional(),
   /** Keeps what enters by different ways apart, as a program does that writes a file for each; otherwise they leave as one mix */
   keepsApart: z.literal(true).optional(),
   /** Lets phantom power from the far side through to the near side */

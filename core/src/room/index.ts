@@ -1,7 +1,7 @@
 import type { PortNode, Thread } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
-import { inOrder, numberSetting, switchSetting, type Pattern, type Point, type Rig, type Room, type Spot } from '../rig';
+import { entry, inOrder, numberSetting, switchSetting, type Pattern, type Point, type Room, type Spot } from '../rig';
 import { patternOf, splAt, voiceOf } from '../sound';
 import { powerSumDb } from '../units';
 import { angleOff, distanceBetween, fartherFrom, microphoneSpot, ownAngle } from './geometry';
@@ -66,8 +66,6 @@ export interface MicrophoneInRoom {
   readonly criticalDistanceM: number | null;
   /** `20·log10(Dc/d)`. @unit dB */
   readonly directToReverberantDb: number | null;
-  /** What nobody has said, in words */
-  readonly asks: readonly string[];
 }
 
 /** Something that sounds, and where. */
@@ -89,11 +87,11 @@ const pickedUp = (room: Room, spot: Spot | null, pattern: Pattern | null, soundi
     return [{ id, name, distanceM, angleDeg, directSpl, echoSpl, spl: echoSpl === null ? directSpl : powerSumDb(directSpl, echoSpl) }];
   });
 
-/** What sounds in the room while somebody speaks into a microphone of their own. */
-const soundingBeside = ({ people, noises }: Rig, personId: string | null): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
-  voices: inOrder(people).filter(([id, { where, isHeard }]) => id !== personId && where === 'on site' && isHeard).map(([id, { name, at, speechDbSpl }]) => ({ id, name, at, splAt1m: speechDbSpl })),
+/** Everything that sounds in the room: voices of the show, and noises that run. */
+const soundings = perAnalysis(({ rig: { people, noises } }): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
+  voices: inOrder(people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).map(([id, { name, at, speechDbSpl }]) => ({ id, name, at, splAt1m: speechDbSpl })),
   running: inOrder(noises).filter(([, { runs }]) => runs).map(([id, { name, at, dbaAt1m }]) => ({ id, name, at, splAt1m: dbaAt1m })),
-});
+}));
 
 /** What each loudspeaker makes of each source at 1 m. @unit dB SPL */
 interface Loudspeaker {
@@ -149,18 +147,25 @@ const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, { 
   const ownSpl = person && fromMouthM !== undefined ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0) : null;
   const { room } = rig;
   const roomSpl = pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
-  const { voices, running } = soundingBeside(rig, device.personId);
+  const { voices, running } = soundings(measured);
   const noises = pickedUp(room, spot, pattern, running.map((noise) => (farther?.noiseId === noise.id && noise.at && spot ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) } : noise)));
   const parts = [...(roomSpl === null ? [] : [roomSpl]), ...noises.map(({ spl }) => spl)];
   const noiseSpl = parts.length ? powerSumDb(...parts) : null;
   const critical = pattern && echoDistanceM(room, directivity(pattern));
-  const unplaced = [...running.filter(({ at }) => !at).map(({ name }) => `where ${name} stands`), ...voices.filter(({ at }) => !at).map(({ name }) => `where ${name} is`)];
   return {
-    node, personId: device.personId, pattern, spot, distanceM: fromMouthM ?? null, offAxisDeg, ownSpl, roomSpl, noises, bleed: pickedUp(room, spot, pattern, voices), returned: pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)),
+    node, personId: device.personId, pattern, spot, distanceM: fromMouthM ?? null, offAxisDeg, ownSpl, roomSpl, noises, bleed: pickedUp(room, spot, pattern, voices.filter(({ id }) => id !== device.personId)), returned: pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)),
     noiseSpl, overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl, criticalDistanceM: critical,
     directToReverberantDb: critical === null || fromMouthM === undefined ? null : 20 * Math.log10(critical / fromMouthM),
-    asks: [...(pattern ? [] : [`the pattern of ${device.name}`]), ...(spot ? unplaced : [person ? `where ${person.name} is` : `who speaks into ${device.name}`])],
   };
+};
+
+/** What nobody has said and the room needs for a microphone, in words. */
+export const asksOf = (measured: Measured, { node, personId, pattern, spot }: MicrophoneInRoom): string[] => {
+  const { voices, running } = soundings(measured);
+  const { name } = node.device.device;
+  const person = personId === null ? undefined : entry(measured.rig.people, personId);
+  const unplaced = [...running.filter(({ at }) => !at).map((noise) => `where ${noise.name} stands`), ...voices.filter(({ at, id }) => !at && id !== personId).map((voice) => `where ${voice.name} is`)];
+  return [...(pattern ? [] : [`the pattern of ${name}`]), ...(spot ? unplaced : [person ? `where ${person.name} is` : `who speaks into ${name}`])];
 };
 
 /** Every microphone that is plugged in, as the room treats it, in the rig's order. */

@@ -106,6 +106,7 @@ import { distanceDiffers } from './sound/distance-differs';
 import { gateCuts } from './sound/gate-cuts';
 import { gateOpen } from './sound/gate-open';
 import { howl } from './sound/howl';
+import { liftClips } from './sound/lift-clips';
 import { loudness } from './sound/loudness';
 import { noTalkback } from './sound/no-talkback';
 import { offAxis } from './sound/off-axis';
@@ -125,7 +126,7 @@ export const RULES: readonly Rule[] = [
   phantomMissing, phantomBlocked, phantomHarms, phantomOverload, microphoneIntoLine, lineIntoMicrophone, lineMismatch, loading,
   gainShort, gainLow, gainHot, clips, headroomThin, noise, soundReach, unknownFigure, mixMinus, loudspeakerOpen, earsLoud, earsLate, lastTenth, pressedTwice,
   howl, talkbackHeard, channelsShort, digitalRates, roomNoise, placedNoise, bleed, reverberant, offAxis, tooClose, openMicrophones, distanceDiffers, placeUnknown,
-  gateCuts, gateOpen, compressorIdle, loudness, truePeak, outputsShort, noTalkback, batteryShort,
+  gateCuts, gateOpen, compressorIdle, liftClips, loudness, truePeak, outputsShort, noTalkback, batteryShort,
   linkOverload, formatRefused, pictureReach, rateNearMiss, interlaced, overlays, copyProtection, compressed, smallSocket,
   inputsShort, sceneImpossible, sceneDark, sceneSilent, noSupply, steppedDown, rateMismatch, upscaled, rangeMisread, firstDecides, lessColour,
   manyBoxes, battery, sleeps, heat, recordingLimit, focusNoise, shotMissed, noRoom, punchIn, eyeLine, sharpThin, tooDark, tooBright, unmeasured,

@@ -59,6 +59,7 @@ export const HouseRulesView = () => {
         <Flex direction="column" gap="1.5" mb="4" maxW="440px">
           <NumberField label="Least headroom at every stage" unit="dB" value={rules.headroomDb} min={0} max={40} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { headroomDb: value } })} />
           <NumberField label="Least signal-to-noise ratio of a voice" unit="dB" value={rules.minimumSnrDb} min={0} max={120} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { minimumSnrDb: value } })} />
+          <NumberField label="Least a voice stands over the noise of the room" unit="dB" value={rules.voiceOverRoomDb} min={0} max={100} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { voiceOverRoomDb: value } })} />
           <NumberField label="Warn above this share of a cable’s reach" unit="%" value={Math.round(rules.reachWarnShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { reachWarnShare: value / 100 } })} />
           <NumberField label="Use at most this share of the uplink" unit="%" value={Math.round(rules.uplinkShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { uplinkShare: value / 100 } })} />
           <ChoiceField label="Pictures are wanted at" value={rules.chosenFormat} options={formatOptions(rules.chosenFormat)} onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })} />

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { curvePoints, entry, figure, pressedTo, processors, sourceOf, type Analysis, type Compressor, type Processor } from '@echo-loom/core';
+import { curvePoints, entry, figure, pressedTo, processors, shapings, sourceOf, type Analysis, type Compressor, type Processor, type Stage } from '@echo-loom/core';
 import dynamic from 'next/dynamic';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
@@ -22,15 +22,15 @@ const beside = (db: number): string => `${figure(Math.abs(db))} dB ${db < 0 ? 'u
 const gateWords = ({ voiceIn, thresholdDb }: Processor): string =>
   `Quiet speech ${beside(voiceIn.quietestDb - thresholdDb)} the threshold${voiceIn.underneathDb === null ? '' : `; noise, room and the loudest other voice ${beside(voiceIn.underneathDb - thresholdDb)} it`}.`;
 
-const Amounts = ({ processor, controls }: { readonly processor: Processor; readonly controls: readonly string[] }) => {
+const Amounts = ({ stage, controls }: { readonly stage: Stage; readonly controls: readonly string[] }) => {
   const { run } = useRigSession();
-  const { device } = processor.stage.at.device;
+  const { device, id: deviceId } = stage.at.device;
   return (
     <Flex direction="column" gap="1.5" mt="1">
       {controls.map((id) => {
         const control = entry(device.model.controls, id);
         const value = device.settings[id] ?? control?.initial;
-        return control?.type === 'amount' ? <NumberField key={id} label={control.label} unit={control.unit} min={control.min} max={control.max} step={control.step} value={typeof value === 'number' ? value : null} onCommit={(next) => next !== null && run({ type: 'setControl', deviceId: processor.deviceId, control: id, value: next })} /> : null;
+        return control?.type === 'amount' ? <NumberField key={id} label={control.label} unit={control.unit} min={control.min} max={control.max} step={control.step} value={typeof value === 'number' ? value : null} onCommit={(next) => next !== null && run({ type: 'setControl', deviceId, control: id, value: next })} /> : null;
       })}
     </Flex>
   );
@@ -42,14 +42,29 @@ const controlsOf = (processor: Processor): string[] => {
   return sound?.compressor ? [sound.compressor.thresholdControl, sound.compressor.ratioControl, sound.compressor.makeUpControl] : [];
 };
 
-/** Gates and compressors on the way of one voice, each with its curve and the voice on it. */
+/** Equalisers and de-essers on the way of one voice. */
+const Shapings = ({ analysis, deviceId }: { readonly analysis: Analysis; readonly deviceId: string }) => {
+  const { run } = useRigSession();
+  return shapings(analysis).filter(({ voice }) => sourceOf(voice).at.device.id === deviceId).map((shaping) => {
+    const name = `${shaping.does === 'equalise' ? 'Equaliser' : 'De-esser'} of ${shaping.name}`;
+    return (
+      <Box key={`${shaping.deviceId} ${shaping.does} ${shaping.voice.index}`} mt="2" role="group" aria-label={name}>
+        <Switched label={name} isOn={shaping.isIn} onTurn={(value) => run({ type: 'setControl', deviceId: shaping.deviceId, control: shaping.inSwitch, value })} />
+        <Text fontSize="sm">{shaping.does === 'de-ess' ? 'Takes its s sounds down; average and peaks stay as they are.' : `Peaks may come ${figure(shaping.liftDb)} dB higher where the voice lives in the lifted band.`}</Text>
+        <Amounts stage={shaping.stage} controls={shaping.controls} />
+      </Box>
+    );
+  });
+};
+
+/** Gates, compressors, de-essers and equalisers on the way of one voice, each compressor with its curve and the voice on it. */
 export const Dynamics = ({ analysis, deviceId }: { readonly analysis: Analysis; readonly deviceId: string }) => {
   const { run } = useRigSession();
   const own = processors(analysis).filter(({ voice }) => sourceOf(voice).at.device.id === deviceId);
   const isIn = own.filter((processor): processor is Compressor => processor.does === 'compress' && processor.isIn);
   return own.length === 0 ? null : (
     <Box mt="5">
-      <Text as="h2" fontSize="lg" fontWeight="600">Gate and compressor</Text>
+      <Text as="h2" fontSize="lg" fontWeight="600">Processing</Text>
       {isIn.length > 1 && <Text fontSize="sm">{isIn.length} compressors in a row: above both thresholds they press as {figure(isIn.reduce((product, { curve }) => product * curve.ratio, 1))} : 1.</Text>}
       {own.map((processor) => (
         <Box key={`${processor.deviceId} ${processor.does} ${processor.voice.index}`} mt="2" role="group" aria-label={`${processor.does === 'gate' ? 'Gate' : 'Compressor'} of ${processor.name}`}>
@@ -61,9 +76,10 @@ export const Dynamics = ({ analysis, deviceId }: { readonly analysis: Analysis; 
             />
           )}
           <Text fontSize="sm">{processor.does === 'gate' ? gateWords(processor) : pressed(processor)}{!processor.isIn && ' It is out.'}</Text>
-          <Amounts processor={processor} controls={controlsOf(processor)} />
+          <Amounts stage={processor.stage} controls={controlsOf(processor)} />
         </Box>
       ))}
+      <Shapings analysis={analysis} deviceId={deviceId} />
     </Box>
   );
 };

@@ -56,6 +56,13 @@ describe('switching a school re-judges at once, and the difference says how', ()
     // The backup recorder of this rig is a stand-alone one.
     expect(found(rule(two, { soundRecorded: 'stand-alone recorder' }), 'brief.sound-way')).toEqual([]);
   });
+  it('room: what is alive enough by one school is a note by the other', () => {
+    const placed = apply(apply(apply(two, { type: 'setRoom', room: { volumeM3: 40, rt60S: 0.6, noiseDba: null } }), { type: 'changePerson', personId: Object.keys(two.people)[0] ?? '', person: { at: { xM: 0, yM: 0, facingDeg: 0 } } }), { type: 'changePerson', personId: Object.keys(two.people)[1] ?? '', person: { at: { xM: 2, yM: 0, facingDeg: 0 } } });
+    const [microphone] = Object.entries(placed.devices).filter(([, { model }]) => model.kind === 'microphone');
+    const far = apply(placed, { type: 'setControl', deviceId: microphone?.[0] ?? '', control: 'distance', value: 0.5 });
+    expect(found(far, 'sound.reverberant')).toEqual([]);
+    expect(changes(far, { room: 'dead' }).fresh).toEqual(['sound.reverberant']);
+  });
   it('computers: one that does everything may not stream by the other two schools', () => {
     expect(changes(two, { computers: 'hardware encoder' })).toEqual({ gone: [], fresh: ['brief.computers'] });
     expect(changes(two, { computers: 'two' })).toEqual({ gone: [], fresh: ['brief.computers'] });

@@ -1,4 +1,8 @@
+import type { Measured } from '../../measure';
+import { asksOf } from '../../room';
 import { microphoneRule } from '../rule-of';
+
+const begun = ({ rig }: Measured): boolean => Object.keys(rig.noises).length > 0 || Object.values(rig.people).some(({ at }) => at);
 
 export const placeUnknown = microphoneRule('sound.place-unknown', {
   looksFor: 'A microphone of which the room cannot be told because somebody or something has no place or no pattern, in a rig where others have one.',
@@ -6,9 +10,10 @@ export const placeUnknown = microphoneRule('sound.place-unknown', {
   remedy: 'Say where it is, on the Sound view.',
   source: 'handbook 2-sound, room, noise, bleed',
 }, {
-  judge: ({ node, asks }, { rig }) => {
+  judge: (microphone, measured) => {
     // Nobody is asked for places before the first was given.
-    const begun = Object.values(rig.people).some(({ at }) => at) || Object.values(rig.noises).length > 0;
-    return !begun || asks.length === 0 ? null : { level: 'note', title: 'Cannot tell what the room does', says: `For ${node.device.device.name} the room cannot be told: it needs ${asks.join(', ')}.` };
+    if (!begun(measured)) return null;
+    const asks = asksOf(measured, microphone);
+    return asks.length === 0 ? null : { level: 'note', title: 'Cannot tell what the room does', says: `For ${microphone.node.device.device.name} the room cannot be told: it needs ${asks.join(', ')}.` };
   },
 });

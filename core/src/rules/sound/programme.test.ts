@@ -20,6 +20,12 @@ ruleCases('sound.compressor-idle', {
   invalid: { 'a threshold no laugh reaches': { rig: strip({ compress: true, threshold: 20 }), level: 'note', fixes: ['Let Through press from −11.5 dBu', 'Switch the compressor of Through out'] } },
 });
 
+ruleCases('sound.lift-clips', {
+  valid: { 'a lift into plenty of headroom': strip({ equalise: true, high: 3 }), 'an equaliser that is out': strip({ equalise: false, high: 12 }), 'only bands that are lowered': strip({ equalise: true, low: -12 }) },
+  // 66 dB of speech come out at +2.3 dBu with peaks of +13.3: 8.7 dB under the output's +22.
+  invalid: { 'a lift where little is left': { rig: apply(strip({ equalise: true, high: 12, gain: 60 }), { type: 'changePerson', personId: 'host', person: { speechDbSpl: 66 } }), level: 'note', says: /lifts a band of Mic by 12\.0 dB/, fixes: ['Switch the equaliser of Through out'] } },
+});
+
 const trimmed = (trim: number, gains = 57): Rig => apply(apply(show().build(), { type: 'setControl', deviceId: 'computer', control: 'programme-trim', value: trim }), { type: 'batch', label: 'Gains', commands: [1, 2].map((n) => ({ type: 'setControl' as const, deviceId: 'interface', control: `gain-${n}`, value: gains })) });
 ruleCases('sound.loudness', {
   valid: { 'near the target': trimmed(0), 'a show without a brief': voice().build() },
