@@ -77,9 +77,10 @@ export const Bars = ({ label, lines, marks, max }: Props) => {
     scales: { x: { min: 0, max, ticks: { display: false }, grid: { display: false }, border: { color: soft } }, y: { ticks: { color: ink, font, autoSkip: false }, grid: { display: false }, border: { color: soft } } },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
+  // A chart keeps the plugins it was made with, so other texts are another chart.
   return (
     <Box height={`${lines.length * BAR_PX + 30}px`} position="relative">
-      <Bar key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'}`} aria-label={label} role="img" options={options} plugins={[drawMarks]} data={{ labels: lines.map((line) => line.label), datasets: [{ data: lines.map(({ value }) => Math.min(value, max)), backgroundColor: lines.map(({ level }) => colour(`level-${level}`)), barThickness: 14 }] }} />
+      <Bar key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${lines.map(({ label: name, text }) => `${name} ${text}`).join()}`} aria-label={label} role="img" options={options} plugins={[drawMarks]} data={{ labels: lines.map((line) => line.label), datasets: [{ data: lines.map(({ value }) => Math.min(value, max)), backgroundColor: lines.map(({ level }) => colour(`level-${level}`)), barThickness: 14 }] }} />
     </Box>
   );
 };

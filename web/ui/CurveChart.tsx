@@ -54,9 +54,10 @@ export const CurveChart = ({ label, unit, points, range, thresholdDb }: Props) =
   const axis = (text: string) => ({ ticks: { color: soft, font, callback: (value: string | number) => String(value).replace('-', '−') }, grid: { color: rule }, title: { display: true, text, color: soft, font } });
   const options: ChartOptions<'scatter'> = { animation: false, maintainAspectRatio: false, responsive: true, scales: { x: { ...axis(`in, ${unit}`), min: points[0]?.inDb, max: points.at(-1)?.inDb }, y: axis(`out, ${unit}`) }, plugins: { legend: { display: false }, tooltip: { enabled: false } } };
   const line = { showLine: true, pointRadius: 0, borderWidth: 2 };
+  // A chart keeps the plugins it was made with, so another curve is another chart.
   return (
     <Box height="240px" position="relative">
-      <Scatter key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'}`} aria-label={label} role="img" options={options} plugins={[band]} data={{ datasets: [
+      <Scatter key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${label}`} aria-label={label} role="img" options={options} plugins={[band]} data={{ datasets: [
         { ...line, label: 'Curve', data: points.map(({ inDb, outDb }) => ({ x: inDb, y: outDb })), borderColor: ink, backgroundColor: ink },
         { ...line, label: 'As it came', data: points.map(({ inDb }) => ({ x: inDb, y: inDb })), borderColor: soft, backgroundColor: soft, borderWidth: 1, borderDash: [2, 3] },
       ] }} />

@@ -48,7 +48,6 @@ export const GainView = () => {
           </Flex>
           <VoiceTable analysis={analysis} rows={rows} chosen={row.id} onChoose={(id) => { setChosen(id); setTrying(null); }} />
           <GainSheet rows={rows} />
-          <Remedies analysis={analysis} stage={row.stage} name={row.name} />
         </Box>
         <Box flex="1" minW="0" width="100%" role="region" aria-label={`Gain of ${row.name}`}>
           <Flex justify="space-between" align="baseline" mb="1"><Text as="h2" fontSize="lg" fontWeight="600">{row.name}</Text><Button size="xs" variant="outline" className="screen-only" onClick={() => setAnswer({ analysis, id: row.id, answer: setForVoice(analysis, row.stage) })}>Set it for me</Button></Flex>
@@ -59,6 +58,7 @@ export const GainView = () => {
           <SumList sums={sumsOfVoice(analysis, row)} open={false} />
         </Box>
       </Flex>
+      <Remedies analysis={analysis} stage={row.stage} name={row.name} />
     </Box>
   );
 };

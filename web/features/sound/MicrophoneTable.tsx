@@ -39,13 +39,13 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
 
 /** What each microphone hears of each talker, under its own voice. */
 export const BleedMatrix = ({ analysis, rows }: Pick<Props, 'analysis' | 'rows'>) => {
-  const lines = bleedMatrix(analysis, rows);
-  return lines.length < 2 ? null : (
-    <Box mt="5">
+  const { talkers, lines } = bleedMatrix(analysis, rows);
+  return talkers.length < 2 || lines.length === 0 ? null : (
+    <Box mb="5">
       <Text as="h2" fontSize="lg" fontWeight="600" mb="1">Who is heard where</Text>
       <PlainTable
-        label="Bleed" headings={['Talker', ...rows.map(({ name }) => name)]}
-        lines={lines.map(({ personId, name, at }) => ({ id: personId, head: name, cells: at.map((db) => (db === 'own' ? 'own' : db === null ? '?' : db > -THREE_TO_ONE_DB ? <Text as="span" key="bleed" color="level.warn" fontWeight="700">{figure(db)} ◆</Text> : figure(db))) }))}
+        label="Bleed" headings={['At the microphone', ...talkers.map(({ name }) => name)]}
+        lines={lines.map(({ id, name, at }) => ({ id, head: name, cells: at.map((db) => (db === 'own' ? 'own' : db === null ? '?' : db > -THREE_TO_ONE_DB ? <Text as="span" key="bleed" color="level.warn" fontWeight="700">{figure(db)} ◆</Text> : figure(db))) }))}
         note={`Decibels under the microphone’s own voice, straight from mouth to capsule. ◆ breaks the 3:1 rule of ${figure(-THREE_TO_ONE_DB)} dB.`}
       />
     </Box>

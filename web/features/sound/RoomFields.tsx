@@ -26,7 +26,8 @@ const SpotCells = ({ name, at, onMove }: SpotCellsProps) => {
 
 const PeoplePlaces = ({ rig }: { readonly rig: Rig }) => {
   const { run } = useRigSession();
-  const onSite = inOrder(rig.people).filter(([, { where }]: [string, Person]) => where === 'on site');
+  // Whoever is not heard is asked for no place, and keeps one that was given.
+  const onSite = inOrder(rig.people).filter(([, { where, isHeard, at }]: [string, Person]) => where === 'on site' && (isHeard || at !== null));
   const speakers = Object.entries(rig.devices).filter(([, { model }]) => model.kind === 'loudspeaker');
   return (
     <Box overflowX="auto">

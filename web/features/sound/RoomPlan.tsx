@@ -43,6 +43,9 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
           const turn = ((mark.facingDeg ?? 0) * Math.PI) / 180;
           const length = mark.kind === 'person' ? 18 : 10;
           const name = nameOf(mark);
+          // A name goes to the left where something stands in its way to the right, and below where there is no room either.
+          const isCrossed = name !== null && marks.some((other) => other.key !== mark.key && other.kind !== 'microphone' && Math.abs(y(other.at) - cy) < 13 && x(other.at) > cx && x(other.at) - cx < 12 + 7 * name.length);
+          const placed = !isCrossed ? ({ x: cx + 11, y: cy + 4 } as const) : cx > 7 * (name?.length ?? 0) ? ({ x: cx - 11, y: cy + 4, textAnchor: 'end' } as const) : ({ x: Math.max(4, cx - 30), y: cy + 21 } as const);
           return (
             <g key={mark.key}>
               {mark.facingDeg !== null && mark.kind !== 'microphone' && <line className="arrow" x1={cx} y1={cy} x2={cx + length * Math.sin(turn)} y2={cy - length * Math.cos(turn)} />}
@@ -50,7 +53,7 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
               {mark.kind === 'noise' && <rect x={cx - 6} y={cy - 6} width="12" height="12" fill="var(--chakra-colors-thread-picture)" />}
               {mark.kind === 'loudspeaker' && <path d={`M${cx} ${cy - 8}L${cx + 8} ${cy + 6}L${cx - 8} ${cy + 6}Z`} fill="var(--chakra-colors-level-stop)" />}
               {mark.kind === 'microphone' && <circle cx={cx} cy={cy} r="3.5" fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="1.5" />}
-              {name !== null && <text x={cx + 11} y={cy + 4}>{name}</text>}
+              {name !== null && <text {...placed}>{name}</text>}
             </g>
           );
         })}

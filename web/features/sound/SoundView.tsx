@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Grid, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useRig } from '@/features/rig/RigProvider';
 import { ChoiceTable } from './ChoiceTable';
@@ -20,26 +20,26 @@ export const SoundView = () => {
   const row = rows.find(({ id }) => id === chosen) ?? rows.find(({ level }) => level !== 'well') ?? rows[0];
   return (
     <Box overflowY="auto" p="4" flex="1">
-      <Flex gap="6" align="start" direction={{ base: 'column', lg: 'row' }}>
-        <Box flex="1.15" minW="0" width="100%">
+      <Grid columnGap="6" rowGap="5" alignItems="start" gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.15fr) minmax(0, 1fr)' }} gridTemplateRows={{ lg: 'auto 1fr' }} gridTemplateAreas={{ base: '"table" "chosen" "room"', lg: '"table chosen" "room chosen"' }}>
+        <Box gridArea="table">
           <Text as="h2" fontSize="lg" fontWeight="600" mb="1">Microphones in the room</Text>
           {row ? <MicrophoneTable analysis={analysis} rows={rows} chosen={row.id} onChoose={setChosen} /> : <Text fontSize="sm">No microphone is plugged in yet. Add one, give it to a person and connect it; then what the room does to it is computed here.</Text>}
+        </Box>
+        {row && (
+          <Box gridArea="chosen">
+            <MicrophonePanel analysis={analysis} row={row} />
+            <Dynamics analysis={analysis} deviceId={row.id} />
+          </Box>
+        )}
+        <Box gridArea="room">
           <BleedMatrix analysis={analysis} rows={rows} />
-          <Text as="h2" fontSize="lg" fontWeight="600" mt="5" mb="1">The room</Text>
+          <Text as="h2" fontSize="lg" fontWeight="600" mb="1">The room</Text>
           <RoomPlan analysis={analysis} />
           <Box mt="2"><RoomFields rig={analysis.rig} /></Box>
           {row && <ChoiceTable analysis={analysis} row={row} />}
           <Programmes analysis={analysis} />
         </Box>
-        <Box flex="1" minW="0" width="100%">
-          {row && (
-            <>
-              <MicrophonePanel analysis={analysis} row={row} />
-              <Dynamics analysis={analysis} deviceId={row.id} />
-            </>
-          )}
-        </Box>
-      </Flex>
+      </Grid>
     </Box>
   );
 };

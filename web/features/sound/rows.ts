@@ -66,22 +66,24 @@ export const patternRows = (analysis: Analysis, microphone: MicrophoneInRoom): P
     return { pattern, isPresent: pattern === microphone.pattern, overRoomDb: there?.overRoomDb ?? null, worstDb: (there && worstOf(there)?.db) ?? null, directToReverberantDb: there?.directToReverberantDb ?? null };
   });
 
-/** One line of the bleed matrix: a talker at every microphone, under each microphone's own voice. */
-export interface BleedLine {
-  readonly personId: string;
-  readonly name: string;
-  /** By microphone, in the order of the rows. @unit dB; `own` where it is their microphone, null where it is not known */
-  readonly at: readonly (number | 'own' | null)[];
+/** The bleed matrix: every talker on site at every microphone, under the microphone's own voice. */
+export interface BleedMatrix {
+  readonly talkers: readonly { readonly personId: string; readonly name: string }[];
+  /** By talker. @unit dB; `own` where it is their microphone, null where it is not known */
+  readonly lines: readonly { readonly id: string; readonly name: string; readonly at: readonly (number | 'own' | null)[] }[];
 }
 
-export const bleedMatrix = ({ rig }: Analysis, rows: readonly MicrophoneRow[]): BleedLine[] =>
-  inOrder(rig.people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).map(([personId, { name }]) => ({
-    personId, name,
-    at: rows.map(({ microphone }) => {
-      const other = microphone.bleed.find(({ id }) => id === personId);
+export const bleedMatrix = ({ rig }: Analysis, rows: readonly MicrophoneRow[]): BleedMatrix => {
+  const talkers = inOrder(rig.people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).map(([personId, { name }]) => ({ personId, name }));
+  const lines = rows.map(({ id, name, microphone }) => ({
+    id, name,
+    at: talkers.map(({ personId }) => {
+      const other = microphone.bleed.find((sound) => sound.id === personId);
       return microphone.personId === personId ? 'own' : other ? bleedDb(microphone, other) : null;
     }),
   }));
+  return { talkers, lines };
+};
 
 /** Inputs of a stage box, mixer or interface that hold something, or channels of a cable that carry something. */
 export interface CountRow {
