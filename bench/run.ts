@@ -1,4 +1,5 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
+import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/rigs';
 import { editToReading } from './browser';
 import { benchRig, denseRig } from './rigs';
@@ -65,6 +66,7 @@ const line = (name: string, rig: Rig, targetMs: number | null, rounds: number): 
 
 line('small', benchRig(50), 2, 201);
 line('dense', denseRig(), 16, 201);
+line('24 microphones', harbourHall(), null, 101);
 line('judged by a brief, as every finding of it is', secondFiring(), 2, 201);
 console.log('growth, against 100 devices, in yardsticks:');
 const hundred = line('  100', benchRig(100), null, 81);
@@ -72,5 +74,9 @@ for (const devices of [200, 500, 1000, 2000]) {
   const timing = line(`  ${devices}`, benchRig(devices), null, 25);
   console.log(`    ${devices / 100} times the devices take ${(timing.ms / timing.loopMs / (hundred.ms / hundred.loopMs)).toFixed(1)} times as long`);
 }
-if (process.env['TEST_DATABASE_URL']) await editToReading(denseRig(), timeAnalysis(benchRig(50), 15).loopMs);
-else console.log('edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first');
+if (process.env['TEST_DATABASE_URL']) {
+  const { loopMs } = timeAnalysis(benchRig(50), 15);
+  await editToReading('loom', denseRig(), { path: '', open: '[data-item="device:mic-1-0"]', field: 'Distance from the mouth', reading: '[data-item="link:mic-1-0-out-to-desk-0"]' }, loopMs);
+  await editToReading('gain ladder of one of 24 microphones', harbourHall(), { path: '/gain', open: null, field: 'Stage box A, Gain 1', reading: '[data-rung="Stage box A, Network"]' }, loopMs);
+  await editToReading('24 microphones in their room', harbourHall(), { path: '/sound', open: null, field: 'From the mouth', reading: '[data-line="chair-mic"]' }, loopMs);
+} else console.log('edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first');

@@ -105,7 +105,12 @@ export const isMuted = ({ port, device }: PortNode): boolean => port.family === 
 
 const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
   const byEnd = new Map<PortNode, Thread[]>();
-  for (const thread of measured.traced.threads) if (thread.signal === 'sound' && thread.end.device.device.model.kind === 'loudspeaker') byEnd.set(thread.end, [...(byEnd.get(thread.end) ?? []), thread]);
+  for (const thread of measured.traced.threads) {
+    if (thread.signal !== 'sound' || thread.end.device.device.model.kind !== 'loudspeaker') continue;
+    const threads = byEnd.get(thread.end);
+    if (threads) threads.push(thread);
+    else byEnd.set(thread.end, [thread]);
+  }
   return [...byEnd].flatMap(([node, threads]) => {
     const { port } = node;
     const { at } = node.device.device;
@@ -133,6 +138,9 @@ export interface Supposed {
   readonly farther?: { readonly noiseId: string; readonly byM: number };
 }
 
+/** Most rigs have no places: what is not heard costs nothing. */
+const NOTHING: readonly PickedUp[] = [];
+
 /** What a microphone hears. @param pattern null = not known */
 const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, { distanceM, farther }: Supposed = {}): MicrophoneInRoom | null => {
   const source = node.port.emits?.sound;
@@ -148,12 +156,12 @@ const heardBy = (measured: Measured, node: PortNode, pattern: Pattern | null, { 
   const { room } = rig;
   const roomSpl = pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
   const { voices, running } = soundings(measured);
-  const noises = pickedUp(room, spot, pattern, running.map((noise) => (farther?.noiseId === noise.id && noise.at && spot ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) } : noise)));
+  const noises = running.length === 0 ? NOTHING : pickedUp(room, spot, pattern, running.map((noise) => (farther?.noiseId === noise.id && noise.at && spot ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) } : noise)));
   const parts = [...(roomSpl === null ? [] : [roomSpl]), ...noises.map(({ spl }) => spl)];
   const noiseSpl = parts.length ? powerSumDb(...parts) : null;
   const critical = pattern && echoDistanceM(room, directivity(pattern));
   return {
-    node, personId: device.personId, pattern, spot, distanceM: fromMouthM ?? null, offAxisDeg, ownSpl, roomSpl, noises, bleed: pickedUp(room, spot, pattern, voices.filter(({ id }) => id !== device.personId)), returned: pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)),
+    node, personId: device.personId, pattern, spot, distanceM: fromMouthM ?? null, offAxisDeg, ownSpl, roomSpl, noises, bleed: spot ? pickedUp(room, spot, pattern, voices.filter(({ id }) => id !== device.personId)) : NOTHING, returned: spot ? pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)) : NOTHING,
     noiseSpl, overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl, criticalDistanceM: critical,
     directToReverberantDb: critical === null || fromMouthM === undefined ? null : 20 * Math.log10(critical / fromMouthM),
   };
@@ -169,8 +177,14 @@ export const asksOf = (measured: Measured, { node, personId, pattern, spot }: Mi
 };
 
 /** Every microphone that is plugged in, as the room treats it, in the rig's order. */
-export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] =>
-  measured.graph.ports.flatMap((node) => (node.links.length > 0 && node.port.emits?.sound?.type === 'microphone' ? (heardBy(measured, node, patternOf(node)) ?? []) : [])));
+export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] => {
+  const found: MicrophoneInRoom[] = [];
+  for (const node of measured.graph.ports) {
+    const microphone = node.links.length > 0 && node.port.emits !== undefined ? heardBy(measured, node, patternOf(node)) : null;
+    if (microphone) found.push(microphone);
+  }
+  return found;
+});
 
 /** A microphone as it would be. */
 export const ifItWere = (measured: Measured, { node, pattern }: MicrophoneInRoom, supposed: Supposed): MicrophoneInRoom | null => heardBy(measured, node, supposed.pattern ?? pattern, supposed);

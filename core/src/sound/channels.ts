@@ -21,9 +21,10 @@ export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
   const byEnd = new Map<PortNode, { readonly link: LinkEdge; readonly sources: Set<PortNode> }>();
   let source: PortNode | null = null;
   for (const { signal, via, at } of measured.traced.stages) {
+    if (signal !== 'sound') continue;
     // A source's stages stand together, the source first.
     if (via.by === 'source') source = at;
-    if (signal !== 'sound' || via.by !== 'link' || source === null || at.port.direction === 'out' || (at.port.family !== 'digital sound' && at.port.family !== 'network')) continue;
+    if (via.by !== 'link' || source === null || at.port.direction === 'out' || (at.port.family !== 'digital sound' && at.port.family !== 'network')) continue;
     const known = byEnd.get(at);
     if (known) known.sources.add(source);
     else byEnd.set(at, { link: via.link, sources: new Set([source]) });

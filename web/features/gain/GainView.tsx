@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { analyse, apply, ladderOf, setForAll, setForVoice, type Analysis, type GainAnswer, type SimpleCommand } from '@echo-loom/core';
-import { useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { SumList } from '@/features/findings/SumList';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { GainSheet } from './GainSheet';
@@ -13,6 +13,10 @@ import { Remedies } from './Remedies';
 import { sumsOfVoice, voiceRows } from './rows';
 import { VoiceTable } from './VoiceTable';
 
+const VoicesLater = memo(VoiceTable);
+const SheetLater = memo(GainSheet);
+const RemediesLater = memo(Remedies);
+
 /** Every voice from mouth to converter: how far it is set well, its ladder, the best settings, and what money would change. */
 export const GainView = () => {
   const { run } = useRigSession();
@@ -20,7 +24,11 @@ export const GainView = () => {
   const [chosen, setChosen] = useState<string | null>(null);
   const [trying, setTrying] = useState<readonly SimpleCommand[] | null>(null);
   const [answer, setAnswer] = useState<{ readonly analysis: Analysis; readonly id: string; readonly answer: GainAnswer } | null>(null);
-  const rows = voiceRows(analysis);
+  // The ladder of the chosen voice follows at once; what lists all of them follows when there is time.
+  const later = useDeferredValue(analysis);
+  const rows = useMemo(() => voiceRows(analysis), [analysis]);
+  const rowsLater = useMemo(() => voiceRows(later), [later]);
+  const choose = useCallback((id: string) => { setChosen(id); setTrying(null); }, []);
   const row = rows.find(({ id }) => id === chosen) ?? rows.find(({ neededDb }) => neededDb !== null && Math.abs(neededDb) > 3) ?? rows[0];
   if (!row)
     return (
@@ -46,8 +54,8 @@ export const GainView = () => {
             <Text as="h2" fontSize="lg" fontWeight="600">Voices</Text>
             <Flex gap="2" className="screen-only"><Button size="sm" variant="outline" onClick={() => window.print()}>Print</Button><Button size="sm" bg="madder" color="madder.ink" onClick={setAll}>Set every gain</Button></Flex>
           </Flex>
-          <VoiceTable analysis={analysis} rows={rows} chosen={row.id} onChoose={(id) => { setChosen(id); setTrying(null); }} />
-          <GainSheet rows={rows} />
+          <VoicesLater analysis={later} rows={rowsLater} chosen={row.id} onChoose={choose} />
+          <SheetLater rows={rowsLater} />
         </Box>
         <Box flex="1" minW="0" width="100%" role="region" aria-label={`Gain of ${row.name}`}>
           <Flex justify="space-between" align="baseline" mb="1"><Text as="h2" fontSize="lg" fontWeight="600">{row.name}</Text><Button size="xs" variant="outline" className="screen-only" onClick={() => setAnswer({ analysis, id: row.id, answer: setForVoice(analysis, row.stage) })}>Set it for me</Button></Flex>
@@ -58,7 +66,7 @@ export const GainView = () => {
           <SumList sums={sumsOfVoice(analysis, row)} open={false} />
         </Box>
       </Flex>
-      <Remedies analysis={analysis} stage={row.stage} name={row.name} />
+      <RemediesLater analysis={later} stage={(rowsLater.find(({ id }) => id === row.id) ?? row).stage} name={row.name} />
     </Box>
   );
 };

@@ -1,9 +1,10 @@
 'use client';
 
-import { Box, Flex, Switch, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { figure, knobsOf, type Knob, type SimpleCommand, type Stage } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
+import { Switched } from '@/ui/Switched';
 
 interface Props {
   readonly stage: Stage;
@@ -43,9 +44,7 @@ export const Knobs = ({ stage, onTry }: Props) => {
       {knobs.length === 0 && <Text fontSize="sm" color="ink.soft">Nothing on its way can be turned.</Text>}
       <Flex direction="column" gap="1">
         {knobs.map((knob) => knob.kind === 'gain' ? <KnobRow key={`${knob.deviceId} ${knob.control}`} knob={knob} onTry={onTry} /> : (
-          <Switch.Root key={`${knob.deviceId} ${knob.control}`} size="sm" checked={knob.valueDb < 0} onCheckedChange={({ checked }) => run({ type: 'setControl', deviceId: knob.deviceId, control: knob.control, value: checked })} justifyContent="space-between" width="full" minH="8">
-            <Switch.Label fontSize="sm" fontWeight="400">{knob.label}</Switch.Label><Switch.HiddenInput /><Switch.Control _checked={{ bg: 'madder' }}><Switch.Thumb /></Switch.Control>
-          </Switch.Root>
+          <Switched key={`${knob.deviceId} ${knob.control}`} label={knob.label} isOn={knob.valueDb < 0} onTurn={(value) => run({ type: 'setControl', deviceId: knob.deviceId, control: knob.control, value })} />
         ))}
       </Flex>
     </Box>

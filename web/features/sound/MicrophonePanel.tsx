@@ -3,6 +3,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { choiceSetting, entry, figure, numberSetting, patternDb, STRAIGHT, type Aim, type Analysis } from '@echo-loom/core';
 import dynamic from 'next/dynamic';
+import { memo } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { decibels } from '@/features/gain/rows';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -21,7 +22,7 @@ interface Props {
 const degrees = (deg: number): string => `${figure(Math.abs(deg), 0)}°`;
 
 /** Distance, pattern and aim of one microphone, each an edit. */
-const Aiming = ({ row: { microphone, id } }: Props) => {
+const Aiming = ({ row: { microphone, id } }: Pick<Props, 'row'>) => {
   const { run } = useRigSession();
   const { device } = microphone.node.device;
   const source = microphone.node.port.emits?.sound;
@@ -71,14 +72,13 @@ const WhatIf = ({ analysis, row: { microphone, name } }: Props) => {
   );
 };
 
-/** One microphone: from which sides it hears, who and what stands there, and what would change. */
-export const MicrophonePanel = ({ analysis, row }: Props) => {
+/** From which sides one microphone hears, who and what stands there, and what is wrong with it. */
+const Around = memo(({ analysis, row }: Props) => {
   const { microphone, name, person, id } = row;
   const { pattern, bleed, noises, returned, ownSpl, roomSpl } = microphone;
   const findings = findingsOfRoom(analysis, id);
   return (
-    <Box role="region" aria-label={`${name} in the room`}>
-      <Text as="h2" fontSize="lg" fontWeight="600">{name}</Text>
+    <>
       {pattern === null ? <Text fontSize="sm">Its pattern is not known. Put a class of the catalogue in its place, or a model of your own with a pattern.</Text> : (
         <PolarChart
           label={`${name} hears as a ${pattern}: ${[...bleed, ...noises, ...returned].map((sound) => `${sound.name} ${degrees(sound.angleDeg)} off its axis, ${figure(sound.spl)} dB`).join('; ') || 'nothing else has a place'}`}
@@ -92,8 +92,19 @@ export const MicrophonePanel = ({ analysis, row }: Props) => {
       <Text fontSize="xs" color="ink.soft" aria-hidden>✳ own voice  ● other voices  ■ noises  ▲ loudspeakers; rings in dB</Text>
       <Text fontSize="sm" mt="1">Voice {decibels(ownSpl, 'dB SPL')}, room {decibels(roomSpl, 'dB(A)')}{microphone.criticalDistanceM !== null && `, echo as loud as the voice at ${figure(microphone.criticalDistanceM, 2)} m`}</Text>
       {findings.length > 0 && <Flex direction="column" gap="2.5" mt="2">{findings.map((finding) => <FindingCard key={finding.code} analysis={analysis} finding={finding} />)}</Flex>}
-      <Aiming analysis={analysis} row={row} />
-      <WhatIf analysis={analysis} row={row} />
-    </Box>
+    </>
   );
-};
+});
+Around.displayName = 'Around';
+
+const WhatIfLater = memo(WhatIf);
+
+/** One microphone: what is around it, how it stands to its mouth, and what would change. @param now the same microphone after the latest edit, for its fields */
+export const MicrophonePanel = ({ analysis, row, now }: Props & { readonly now: MicrophoneRow }) => (
+  <Box role="region" aria-label={`${row.name} in the room`}>
+    <Text as="h2" fontSize="lg" fontWeight="600">{row.name}</Text>
+    <Around analysis={analysis} row={row} />
+    <Aiming row={now} />
+    <WhatIfLater analysis={analysis} row={row} />
+  </Box>
+);

@@ -1,7 +1,8 @@
 'use client';
 
 import { Box, Button, Checkbox, Flex, Table, Text } from '@chakra-ui/react';
-import { freeId, inOrder, type NoiseSource, type Person, type Rig, type Spot } from '@echo-loom/core';
+import { freeId, inOrder, type NoiseSource, type Rig, type Spot } from '@echo-loom/core';
+import { memo } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
@@ -24,29 +25,30 @@ const SpotCells = ({ name, at, onMove }: SpotCellsProps) => {
   return <>{field('xM', 'Across', 'm', 0.1, 1000)}{field('yM', 'Up the plan', 'm', 0.1, 1000)}{field('facingDeg', 'Facing', '°', 10, 360)}</>;
 };
 
-const PeoplePlaces = ({ rig }: { readonly rig: Rig }) => {
-  const { run } = useRigSession();
-  // Whoever is not heard is asked for no place, and keeps one that was given.
-  const onSite = inOrder(rig.people).filter(([, { where, isHeard, at }]: [string, Person]) => where === 'on site' && (isHeard || at !== null));
-  const speakers = Object.entries(rig.devices).filter(([, { model }]) => model.kind === 'loudspeaker');
-  return (
-    <Box overflowX="auto">
-      <Table.Root size="sm" variant="outline" aria-label="Where everybody is">
-        {head(['Who', 'Across', 'Up the plan', 'Facing'])}
-        <Table.Body>
-          {onSite.map(([personId, { name, at }]) => <Table.Row key={personId} bg="transparent"><Table.ColumnHeader scope="row" {...cell} fontWeight="600" fontSize="sm">{name}</Table.ColumnHeader><SpotCells name={name} at={at} onMove={(next) => run({ type: 'changePerson', personId, person: { at: next } })} /></Table.Row>)}
-          {speakers.map(([deviceId, { name, at, aim }]) => <Table.Row key={deviceId} bg="transparent"><Table.ColumnHeader scope="row" {...cell} fontWeight="600" fontSize="sm">{name}</Table.ColumnHeader><SpotCells name={name} at={at} onMove={(next) => run({ type: 'placeDevice', deviceId, at: next, aim })} /></Table.Row>)}
-        </Table.Body>
-      </Table.Root>
-    </Box>
-  );
-};
+interface PlaceRowProps extends SpotCellsProps {
+  readonly id: string;
+}
 
-const NoisePlaces = ({ rig }: { readonly rig: Rig }) => {
+const PlaceRow = ({ id, ...spot }: PlaceRowProps) => <Table.Row bg="transparent" data-place={id}><Table.ColumnHeader scope="row" {...cell} fontWeight="600" fontSize="sm">{spot.name}</Table.ColumnHeader><SpotCells {...spot} /></Table.Row>;
+
+/** Whoever is not heard is asked for no place, and keeps one that was given. */
+const PeopleRows = memo(({ people }: Pick<Rig, 'people'>) => {
   const { run } = useRigSession();
-  const noises = inOrder(rig.noises);
+  return inOrder(people).filter(([, { where, isHeard, at }]) => where === 'on site' && (isHeard || at !== null)).map(([personId, { name, at }]) => <PlaceRow key={personId} id={personId} name={name} at={at} onMove={(next) => run({ type: 'changePerson', personId, person: { at: next } })} />);
+});
+PeopleRows.displayName = 'PeopleRows';
+
+const LoudspeakerRows = memo(({ devices }: Pick<Rig, 'devices'>) => {
+  const { run } = useRigSession();
+  return Object.entries(devices).filter(([, { model }]) => model.kind === 'loudspeaker').map(([deviceId, { name, at, aim }]) => <PlaceRow key={deviceId} id={deviceId} name={name} at={at} onMove={(next) => run({ type: 'placeDevice', deviceId, at: next, aim })} />);
+});
+LoudspeakerRows.displayName = 'LoudspeakerRows';
+
+const NoisePlaces = memo(({ noises: all }: Pick<Rig, 'noises'>) => {
+  const { run } = useRigSession();
+  const noises = inOrder(all);
   const change = (noiseId: string, noise: Partial<Omit<NoiseSource, 'order'>>) => run({ type: 'changeNoise', noiseId, noise });
-  const add = () => run({ type: 'addNoise', noiseId: freeId('noise', rig.noises), noise: { name: `Noise ${noises.length + 1}`, dbaAt1m: 45, at: null, runs: true } });
+  const add = () => run({ type: 'addNoise', noiseId: freeId('noise', all), noise: { name: `Noise ${noises.length + 1}`, dbaAt1m: 45, at: null, runs: true } });
   return (
     <Box mt="3">
       <Flex justify="space-between" align="baseline" mb="1"><Text as="h3" fontWeight="600">What makes noise</Text><Button size="xs" variant="outline" onClick={add}>Add a noise</Button></Flex>
@@ -73,12 +75,12 @@ const NoisePlaces = ({ rig }: { readonly rig: Rig }) => {
       )}
     </Box>
   );
-};
+});
+NoisePlaces.displayName = 'NoisePlaces';
 
 /** The room: its size and echo, who is where, what makes noise. */
-export const RoomFields = ({ rig }: { readonly rig: Rig }) => {
+export const RoomFields = ({ rig: { room, people, devices, noises } }: { readonly rig: Rig }) => {
   const { run } = useRigSession();
-  const { room } = rig;
   return (
     <Box>
       <Flex direction="column" gap="1.5" maxW="380px" mb="3">
@@ -86,9 +88,14 @@ export const RoomFields = ({ rig }: { readonly rig: Rig }) => {
         <NumberField label="Echo dies away in" hint=" RT60" unit="s" mayBeUnknown step={0.1} min={0.01} max={30} value={room.rt60S} onCommit={(rt60S) => run({ type: 'setRoom', room: { rt60S } })} />
         <NumberField label="Noise while all is quiet" unit="dB(A)" mayBeUnknown min={0} max={120} value={room.noiseDba} onCommit={(noiseDba) => run({ type: 'setRoom', room: { noiseDba } })} />
       </Flex>
-      <PeoplePlaces rig={rig} />
+      <Box overflowX="auto">
+        <Table.Root size="sm" variant="outline" aria-label="Where everybody is">
+          {head(['Who', 'Across', 'Up the plan', 'Facing'])}
+          <Table.Body><PeopleRows people={people} /><LoudspeakerRows devices={devices} /></Table.Body>
+        </Table.Root>
+      </Box>
       <Text fontSize="xs" color="ink.soft" mt="1">Metres on a plan from any corner; facing 0° is up the plan, 90° to the right. Microphones stand before their person’s mouth. Heights are left out.</Text>
-      <NoisePlaces rig={rig} />
+      <NoisePlaces noises={noises} />
     </Box>
   );
 };

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Grid, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { useRig } from '@/features/rig/RigProvider';
 import { ChoiceTable } from './ChoiceTable';
 import { Dynamics } from './Dynamics';
@@ -12,12 +12,21 @@ import { RoomFields } from './RoomFields';
 import { RoomPlan } from './RoomPlan';
 import { microphoneRows } from './rows';
 
+const MatrixLater = memo(BleedMatrix);
+const PlanLater = memo(RoomPlan);
+const ChoicesLater = memo(ChoiceTable);
+const ProgrammesLater = memo(Programmes);
+
 /** What the room does to every microphone, what processes its voice, and how loud it all comes out. */
 export const SoundView = () => {
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState<string | null>(null);
-  const rows = microphoneRows(analysis);
+  // The table and the chosen microphone's fields follow at once, the rest when there is time.
+  const later = useDeferredValue(analysis);
+  const rows = useMemo(() => microphoneRows(analysis), [analysis]);
+  const rowsLater = useMemo(() => microphoneRows(later), [later]);
   const row = rows.find(({ id }) => id === chosen) ?? rows.find(({ level }) => level !== 'well') ?? rows[0];
+  const rowLater = rowsLater.find(({ id }) => id === row?.id);
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Grid columnGap="6" rowGap="5" alignItems="start" gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.15fr) minmax(0, 1fr)' }} gridTemplateRows={{ lg: 'auto 1fr' }} gridTemplateAreas={{ base: '"table" "chosen" "room"', lg: '"table chosen" "room chosen"' }}>
@@ -27,17 +36,17 @@ export const SoundView = () => {
         </Box>
         {row && (
           <Box gridArea="chosen">
-            <MicrophonePanel analysis={analysis} row={row} />
+            <MicrophonePanel analysis={later} row={rowLater ?? row} now={row} />
             <Dynamics analysis={analysis} deviceId={row.id} />
           </Box>
         )}
         <Box gridArea="room">
-          <BleedMatrix analysis={analysis} rows={rows} />
+          <MatrixLater analysis={later} rows={rowsLater} />
           <Text as="h2" fontSize="lg" fontWeight="600" mb="1">The room</Text>
-          <RoomPlan analysis={analysis} />
+          <PlanLater analysis={later} />
           <Box mt="2"><RoomFields rig={analysis.rig} /></Box>
-          {row && <ChoiceTable analysis={analysis} row={row} />}
-          <Programmes analysis={analysis} />
+          {row && <ChoicesLater analysis={later} row={rowLater ?? row} />}
+          <ProgrammesLater analysis={later} />
         </Box>
       </Grid>
     </Box>

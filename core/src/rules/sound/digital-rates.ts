@@ -8,7 +8,7 @@ export const digitalRates = eachSoundRule<LinkEdge>('sound.digital-rates', {
   remedy: 'Set both to one rate and say which of them is the clock’s master.',
   source: 'handbook 2-sound, the chain: digital expansion needs a common clock',
 }, {
-  all: ({ graph }) => [...graph.links.values()], about: (link) => ({ deviceId: link.from.device.id, portId: link.from.id, linkId: link.id }),
+  all: ({ graph }) => [...graph.links.values()].filter(({ from }) => from.port.family === 'digital sound'), about: (link) => ({ deviceId: link.from.device.id, portId: link.from.id, linkId: link.id }),
   judge: (link) => {
     const [from, to] = [link.from.port, link.to.port];
     if (from.family !== 'digital sound' || to.family !== 'digital sound' || from.rateHz === to.rateHz) return null;

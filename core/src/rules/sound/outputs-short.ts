@@ -21,9 +21,10 @@ export const outputsShort = soundRule('sound.outputs-short', {
   remedy: 'Add a headphone amplifier with an output each.',
   source: 'handbook 2-sound, hearing: outputs of the amplifier at least as many as people',
 }, (measured) => {
-  const { people, outputs } = counted(measured);
   const { rig } = measured;
-  if (rig.brief === null || rig.houseRules.monitoring === 'loudspeakers muted' || outputs === 0 || outputs >= people) return [];
+  if (rig.brief === null || rig.houseRules.monitoring === 'loudspeakers muted') return [];
+  const { people, outputs } = counted(measured);
+  if (outputs === 0 || outputs >= people) return [];
   return [{ level: 'warn', about: {}, title: `${outputs} headphone output${outputs === 1 ? '' : 's'}, ${people} people`, says: `${people} people speak on site and the rig has ${outputs} headphone socket${outputs === 1 ? '' : 's'}. Add a headphone amplifier with an output each.`, houseRule: 'monitoring' }];
 }, {
   sums: (measured) => {

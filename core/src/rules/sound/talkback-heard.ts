@@ -3,7 +3,8 @@ import type { Measured } from '../../measure';
 import { eachSoundRule } from '../rule-of';
 
 /** Intercom packs and headsets whose talk reaches an audience, once for each. */
-const onAir = ({ traced }: Measured): Thread[] => {
+const onAir = ({ traced, graph }: Measured): Thread[] => {
+  if (!graph.ports.some(({ port, device }) => port.emits?.sound && device.device.model.kind === 'headphones')) return [];
   const found = new Map<string, Thread>();
   for (const thread of traced.threads)
     if (thread.signal === 'sound' && thread.source.device.device.model.kind === 'headphones' && ['stream', 'recording', 'recorder'].includes(thread.end.device.device.model.kind) && !found.has(thread.source.device.id)) found.set(thread.source.device.id, thread);
