@@ -1,4 +1,5 @@
-import type { Model, Pattern } from '../rig/model';
+import type { Model } from '../rig/model';
+import type { Pattern } from '../rig/sound-model';
 import { amount, AT_ONCE, choice, deviceClass, gain, lineOut, route, software, toggle, usbDevice } from './parts';
 
 const distance = (initial: number) => amount('Distance from the mouth', 'm', 0.01, 20, initial, 0.01);

@@ -1,5 +1,6 @@
 import type { CameraFigures, Mixes, Storage, Work } from '../rig/device-figures';
-import type { AnaloguePort, Control, Model, PicturePort, Port, Route, SoundRoute, UsbPort } from '../rig/model';
+import type { AnaloguePort, Control, Model, PicturePort, Port, Route, UsbPort } from '../rig/model';
+import type { SoundRoute } from '../rig/sound-model';
 import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/encoding';
 import { TYPICAL_PRICES } from './prices';
 

@@ -1,6 +1,7 @@
 export * from './ids';
 export * from './encoding';
 export * from './device-figures';
+export * from './sound-model';
 export * from './model';
 export * from './house';
 export * from './brief';

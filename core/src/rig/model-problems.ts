@@ -1,6 +1,7 @@
 import { FORMAT_PATTERN } from '../units';
 import { AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED } from './encoding';
-import type { Control, Model, Pattern } from './model';
+import type { Control, Model } from './model';
+import { PATTERNS } from './sound-model';
 
 /** Something in a model that no single field can be wrong about. */
 export interface ModelProblem {
@@ -8,7 +9,7 @@ export interface ModelProblem {
   readonly message: string;
 }
 
-const PATTERN_NAMES: ReadonlySet<string> = new Set<Pattern>(['omni', 'cardioid', 'supercardioid', 'hypercardioid', 'figure of eight']);
+const PATTERN_NAMES: ReadonlySet<string> = new Set(PATTERNS);
 const NOT_FORMATS: ReadonlySet<string> = new Set([AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED]);
 
 /** What one field cannot say: that routes name ports and controls that exist, and that controls of formats offer formats. */

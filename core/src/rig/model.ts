@@ -3,6 +3,7 @@ import { FORMAT_PATTERN } from '../units';
 import { idSchema, nameSchema } from './ids';
 import { cameraFiguresSchema, mixesSchema, storageSchema, workSchema } from './device-figures';
 import { modelProblems } from './model-problems';
+import { soundRouteSchema, soundSourceSchema } from './sound-model';
 
 /**
  * A device model is data: ports, inner routes from port to port, and the controls a person can turn. A camera, a booster, a hub
@@ -41,41 +42,6 @@ const formatText = z.string().regex(FORMAT_PATTERN, 'expected a picture format s
 
 /** Which control decides something, by its id in `controls`. */
 const controlRef = idSchema;
-
-/** From which sides a microphone hears. @source handbook 2-sound */
-export const PATTERNS = ['omni', 'cardioid', 'supercardioid', 'hypercardioid', 'figure of eight'] as const;
-export const patternSchema = z.enum(PATTERNS);
-export type Pattern = z.infer<typeof patternSchema>;
-
-const microphoneSourceSchema = z.strictObject({
-  type: z.literal('microphone'),
-  /** mV/Pa at 1 kHz */
-  sensitivityMvPerPa: positive.nullable(),
-  /** Equivalent noise of an active capsule, dB(A) SPL; null for a passive one, whose noise is the thermal noise of its source resistance. */
-  selfNoiseDbaSpl: decibels.nullable(),
-  /** Sound pressure at which the capsule distorts, dB SPL */
-  maxSpl: decibels.nullable(),
-  /** Control with the distance from mouth to capsule, m */
-  distanceControl: controlRef,
-  /** Fixed, or the control whose value is the pattern; left out = not known */
-  pattern: z.union([patternSchema, z.strictObject({ control: controlRef })]).optional(),
-});
-const lineSourceSchema = z.strictObject({
-  type: z.literal('line'),
-  /** RMS level at the output, dBu */
-  levelDbu: decibels.nullable(),
-  crestDb: decibels,
-  /** Noise at the output, dBu */
-  noiseDbu: decibels.nullable(),
-});
-const digitalSourceSchema = z.strictObject({
-  type: z.literal('digital'),
-  levelDbfs: decibels.nullable(),
-  crestDb: decibels,
-  noiseDbfs: decibels.nullable(),
-});
-export const soundSourceSchema = z.discriminatedUnion('type', [microphoneSourceSchema, lineSourceSchema, digitalSourceSchema]);
-export type SoundSource = z.infer<typeof soundSourceSchema>;
 
 export const pictureSourceSchema = z.strictObject({
   /** Control whose value is the format sent */
@@ -184,38 +150,6 @@ export type AnaloguePort = z.infer<typeof analoguePortSchema>;
 export type PicturePort = z.infer<typeof picturePortSchema>;
 export type UsbPort = z.infer<typeof usbPortSchema>;
 
-const fixedOrControl = z.union([z.strictObject({ db: decibels }), z.strictObject({ control: controlRef })]);
-
-export const soundRouteSchema = z.strictObject({
-  gain: fixedOrControl.optional(),
-  /** Attenuator switched in before the gain */
-  pad: z.strictObject({ control: controlRef, db: z.number().min(-60).max(0) }).optional(),
-  /** Equivalent input noise with 150 Ω, by gain; one entry = at maximum gain only. dBu */
-  ein: z.array(z.strictObject({ gainDb: decibels, dbu: decibels })).max(16).optional(),
-  /** Own noise referred to the input, thermal noise of the source not contained, dBu */
-  ownNoiseDbu: decibels.nullable().optional(),
-  /** Noise added at the output whatever the gain, dBu */
-  outputNoiseDbu: decibels.nullable().optional(),
-  /** Analogue to digital: dynamic range, dB(A) below full scale */
-  toDigital: z.strictObject({ dynamicRangeDba: positive.nullable() }).optional(),
-  /** Digital to analogue: level of 0 dBFS at the output, dBu */
-  toAnalogue: z.strictObject({ fullScaleDbu: decibels.nullable(), dynamicRangeDba: positive.nullable() }).optional(),
-  /** Compressor by its static curve. Thresholds in dBu in an analogue path, dBFS in a digital one */
-  compressor: z
-    .strictObject({ inSwitch: controlRef, thresholdControl: controlRef, ratioControl: controlRef, makeUpControl: controlRef })
-    .optional(),
-  /** Closes by its range while the level is under its threshold. Threshold in dBu in an analogue path, dBFS in a digital one */
-  gate: z.strictObject({ inSwitch: controlRef, thresholdControl: controlRef, rangeControl: controlRef }).optional(),
-  /** Takes hiss off s sounds by so much at most; average and peaks of a voice stay as they are */
-  deEsser: z.strictObject({ inSwitch: controlRef, rangeControl: controlRef }).optional(),
-  /** Lifts or lowers a band each, in dB; a voice's average counts as unchanged, the largest lift as what its peaks may gain */
-  equaliser: z.strictObject({ inSwitch: controlRef, bands: z.array(z.strictObject({ hz: positive, control: controlRef })).min(1).max(16) }).optional(),
-  /** Keeps what enters by different ways apart, as a program does that writes a file for each; otherwise they leave as one mix */
-  keepsApart: z.literal(true).optional(),
-  /** Lets phantom power from the far side through to the near side */
-  passesPhantom: z.boolean().optional(),
-});
-
 export const pictureRouteSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('pass') }),
   /** Everything leaves in the format of one control, which may say `first connected`; without a scaler nothing else may enter */
@@ -242,7 +176,6 @@ export const routeSchema = z
   })
   .refine((route) => route.sound || route.picture, { message: 'expected a route to carry sound, picture or both' });
 export type Route = z.infer<typeof routeSchema>;
-export type SoundRoute = z.infer<typeof soundRouteSchema>;
 export type PictureRoute = z.infer<typeof pictureRouteSchema>;
 
 export const controlSchema = z.discriminatedUnion('type', [

@@ -40,7 +40,8 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
 /** What each microphone hears of each talker, under its own voice. */
 export const BleedMatrix = ({ analysis, rows }: Pick<Props, 'analysis' | 'rows'>) => {
   const { talkers, lines } = bleedMatrix(analysis, rows);
-  return talkers.length < 2 || lines.length === 0 ? null : (
+  // Before anybody has a place there is nothing to read.
+  return talkers.length < 2 || lines.every(({ at }) => at.every((db) => typeof db !== 'number')) ? null : (
     <Box mb="5">
       <Text as="h2" fontSize="lg" fontWeight="600" mb="1">Who is heard where</Text>
       <PlainTable
