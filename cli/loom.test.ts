@@ -69,6 +69,10 @@ describe('bin/loom', () => {
     expect(omni?.directToReverberantDb).toBeCloseTo(9.1, 1);
     expect(report.ears[0]).toMatchObject({ device: 'ears', spl: expect.closeTo(113.8, 1) as number, hours: expect.closeTo(0.0103, 4) as number });
     expect(report.processors.find(({ does }) => does === 'compress')).toMatchObject({ averageDb: expect.closeTo(-18, 2) as number, peakDb: expect.closeTo(-4, 2) as number, out: { averageDb: expect.closeTo(-18, 2) as number, peakDb: expect.closeTo(-13.33, 2) as number } });
+    // Worked A and worked C, side by side on one interface.
+    const voice = (id: string) => report.voices.find(({ sourceId }) => sourceId === id);
+    expect(voice('cardioid')).toMatchObject({ gainNeededDb: expect.closeTo(59.84, 1) as number, levelDbfs: expect.closeTo(-23.84, 1) as number, snrDb: expect.closeTo(58.14, 1) as number });
+    expect(voice('omni')).toMatchObject({ gainNeededDb: expect.closeTo(41.93, 1) as number, snrDb: expect.closeTo(63.85, 1) as number });
     const hall = JSON.parse(loom('analyse', path.join(root, 'demo/harbour-hall.rig.json'), '--json').stdout) as Report;
     expect(hall.channels.find(({ from }) => from === 'box-a.network')).toMatchObject({ used: 15, most: 16 });
     expect(hall.microphones).toHaveLength(24);

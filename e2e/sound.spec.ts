@@ -38,6 +38,11 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   await microphones.getByRole('button', { name: /Pressed/ }).click();
   await expect(page.getByRole('group', { name: 'Compressor of Strip' })).toContainText('Average −18.0 dBu in, −18.0 out; peaks −4.0 in, −13.3 out.');
   await expect(page.getByRole('img', { name: /^Static curve of Strip: threshold −24\.0 dBu, 3\.0 to 1/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Gain' }).click();
+  await page.locator('[data-voice^="omni>"]').getByRole('button').click();
+  await expect(page.locator('[data-rung="Omni"]')).toContainText('−49.8 dBu');
+  await expect(page.locator('[data-rung="Omni"]')).toContainText('−113.8 dBu');
+  await expect(page.locator('[data-voice^="omni>"]')).toContainText('63.8 dB');
   await page.getByRole('link', { name: 'Monitoring' }).click();
   await expect(page.locator('[data-ear="host"]')).toContainText('113.8 dB');
 });

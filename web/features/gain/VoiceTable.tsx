@@ -43,11 +43,11 @@ export const VoiceTable = ({ analysis, rows, chosen, onChoose }: Props) => (
             <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{decibels(row.setDb)}</Table.Cell>
             <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{decibels(row.spareDb)}</Table.Cell>
             <Table.Cell px="1.5" className="figures" fontSize="12px">{decibels(row.headroomDb)}<Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">{row.limiting}</Text></Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{decibels(row.snrDb)}</Table.Cell>
+            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{decibels(row.snrDb)}{row.overRoomDb !== null && <Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">room {decibels(row.overRoomDb)}</Text>}</Table.Cell>
           </Table.Row>
         ))}
       </Table.Body>
     </Table.Root>
-    <Text fontSize="xs" color="ink.soft" mt="1">House level {figure(levelTarget(analysis.rig.houseRules).averageDbfs, 0)} dBFS average, at least {figure(analysis.rig.houseRules.headroomDb, 0)} dB of headroom everywhere and {figure(analysis.rig.houseRules.minimumSnrDb, 0)} dB signal to noise.</Text>
+    <Text fontSize="xs" color="ink.soft" mt="1">House level {figure(levelTarget(analysis.rig.houseRules).averageDbfs, 0)} dBFS average, at least {figure(analysis.rig.houseRules.headroomDb, 0)} dB of headroom everywhere and {figure(analysis.rig.houseRules.minimumSnrDb, 0)} dB signal to noise. What stands under it, “room”, is the voice over the room: no gain changes it.</Text>
   </Box>
 );

@@ -10,6 +10,7 @@ describe('voices at their converters', () => {
     const [host] = rows(nightTide());
     expect(host).toMatchObject({ name: 'Host mic', person: 'Host', converter: 'Interface, Input 1', setDb: 54, spareDb: 0, limiting: 'Interface, Input 1' });
     expect([host?.levelDbfs, host?.neededDb, host?.snrDb].map((value) => Number(value?.toFixed(2)))).toEqual([-23.84, 5.84, 58.13]);
+    expect(host?.overRoomDb).toBeCloseTo(43.9, 1);
   });
   it('Second Firing: three stages in a row on the guest, and a headset that cannot be told yet', () => {
     const list = rows(secondFiring());

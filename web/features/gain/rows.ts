@@ -1,4 +1,4 @@
-import { entry, explain, figure, knobsOf, ladderOf, levelTarget, stagesOf, switchSetting, voices, type Analysis, type Rung, type Stage } from '@echo-loom/core';
+import { entry, explain, figure, knobsOf, ladderOf, levelTarget, microphonesInRoom, stagesOf, switchSetting, voices, type Analysis, type Rung, type Stage } from '@echo-loom/core';
 
 /** A voice where it becomes digital, against the house rules. */
 export interface VoiceRow {
@@ -17,6 +17,8 @@ export interface VoiceRow {
   readonly spareDb: number;
   readonly headroomDb: number | null;
   readonly snrDb: number | null;
+  /** Voice over the room and its noises, which no gain changes. @unit dB; null where the room is not known */
+  readonly overRoomDb: number | null;
   /** The place with the least headroom */
   readonly limiting: string;
 }
@@ -27,6 +29,7 @@ export const tightestRung = (rungs: readonly Rung[]): Rung | undefined => rungs.
 /** Every voice of the rig at its converter, in the order of the rig. */
 export const voiceRows = (analysis: Analysis): VoiceRow[] => {
   const { averageDbfs } = levelTarget(analysis.rig.houseRules);
+  const overRoom = new Map(microphonesInRoom(analysis).map(({ node, overRoomDb }) => [node, overRoomDb]));
   return voices(analysis).map((stage): VoiceRow => {
     const [source] = stagesOf(stage);
     const device = source?.at.device.device;
@@ -38,7 +41,7 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
       id: `${source?.at.device.id ?? ''}>${stage.at.device.id}.${stage.parent?.at.id ?? ''}`, stage, name: device?.name ?? '', person: (device?.personId ? entry(analysis.rig.people, device.personId)?.name : undefined) ?? 'nobody',
       converter: `${stage.at.device.device.name}, ${stage.parent?.at.port.name ?? ''}`, levelDbfs: last?.levelDb ?? null, neededDb: last?.levelDb === null || last?.levelDb === undefined ? null : averageDbfs - last.levelDb,
       setDb: gains.reduce((sum, { valueDb }) => sum + valueDb, 0), spareDb: gains.reduce((sum, { valueDb, settingsDb }) => sum + (settingsDb.at(-1) ?? valueDb) - valueDb, 0),
-      headroomDb: tight?.headroomDb ?? null, snrDb: last?.snrDb ?? null, limiting: tight?.label ?? 'none',
+      headroomDb: tight?.headroomDb ?? null, snrDb: last?.snrDb ?? null, overRoomDb: (source && overRoom.get(source.at)) ?? null, limiting: tight?.label ?? 'none',
     };
   });
 };

@@ -6,9 +6,9 @@ import { powerSumDb } from '../../units';
 import { eachSoundRule } from '../rule-of';
 
 /** What the room makes of all the microphones in a programme that are open at once, against a voice at its level. */
-const together = (measured: Measured, { open }: ProgrammeLoudness): { readonly count: number; readonly best: number; readonly overDb: number } | null => {
+const together = (measured: Measured, { open }: ProgrammeLoudness): { readonly count: number; readonly leastDb: number; readonly overDb: number } | null => {
   const over = microphonesInRoom(measured).flatMap(({ node, overRoomDb }) => (open.has(node) && overRoomDb !== null ? [overRoomDb] : []));
-  return over.length < 2 ? null : { count: over.length, best: Math.min(...over), overDb: -powerSumDb(...over.map((db) => -db)) };
+  return over.length < 2 ? null : { count: over.length, leastDb: Math.min(...over), overDb: -powerSumDb(...over.map((db) => -db)) };
 };
 
 export const openMicrophones = eachSoundRule<ProgrammeLoudness>('sound.open-microphones', {
@@ -21,11 +21,11 @@ export const openMicrophones = eachSoundRule<ProgrammeLoudness>('sound.open-micr
   judge: (programme, measured) => {
     const found = together(measured, programme);
     const { voiceOverRoomDb } = measured.rig.houseRules;
-    if (!found || found.overDb >= voiceOverRoomDb || found.best < voiceOverRoomDb) return null;
-    return { level: 'note', title: `${found.count} open microphones`, says: `With ${found.count} microphones open in ${programme.end.device.name}, a voice stands ${figure(found.overDb)} dB over the room; alone each has at least ${figure(found.best)} dB. Close what nobody speaks into.` };
+    if (!found || found.overDb >= voiceOverRoomDb || found.leastDb < voiceOverRoomDb) return null;
+    return { level: 'note', title: `${found.count} open microphones`, says: `With ${found.count} microphones open in ${programme.end.device.name}, a voice stands ${figure(found.overDb)} dB over the room; alone each has at least ${figure(found.leastDb)} dB. Close what nobody speaks into.` };
   },
   sums: (programme, measured) => {
     const found = together(measured, programme);
-    return found ? [{ label: 'Voice over the room of all open microphones', formula: '−10·log10(Σ 10^(−each ÷ 10))', inputs: [{ name: 'microphones', value: found.count, unit: '' }, { name: 'the least of them alone', value: found.best, unit: 'dB' }], result: found.overDb, unit: 'dB', source: 'handbook 2-sound, sums of channels' }] : [];
+    return found ? [{ label: 'Voice over the room of all open microphones', formula: '−10·log10(Σ 10^(−each ÷ 10))', inputs: [{ name: 'microphones', value: found.count, unit: '' }, { name: 'the least of them alone', value: found.leastDb, unit: 'dB' }], result: found.overDb, unit: 'dB', source: 'handbook 2-sound, sums of channels' }] : [];
   },
 });
