@@ -51,7 +51,7 @@ test('a compressor’s threshold typed on the Sound view moves its curve; a gate
   await page.goto(`${demo.url}/rigs/second-firing/sound`);
   const press = page.getByRole('group', { name: 'Compressor of Strip 1' });
   const before = await press.innerText();
-  await press.getByLabel('Threshold').fill('-10');
+  await press.getByRole('textbox', { name: 'Threshold', exact: true }).fill('-10');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: /^Static curve of Strip 1: threshold −10\.0 dBu/ })).toBeVisible();
   await expect(press).not.toHaveText(before);
