@@ -4,15 +4,13 @@ import { figure } from '../explain/sum';
 import { stagesOf, type Stage } from '../graph';
 import { measure, type Measured } from '../measure';
 import { apply, entry, numberSetting, Refusal, type Command, type Model, type SimpleCommand } from '../rig';
-import { bleedDb, fartherFrom, microphonesInRoom } from '../room';
+import { bleedDb, FARTHER_M, fartherFrom, microphonesInRoom } from '../room';
 import { sourceOf, splice } from '../rules/places';
 import { voices } from './ladder';
 import { CLOSE_DB, setForVoice } from './set';
 
 /** Closest a mouth is sent to a microphone: nearer, breath and lips win. @unit m */
 const NEAREST_M = 0.04;
-/** How far a noise is moved. @unit m */
-const FARTHER_M = 2;
 /** A change of noise that nobody hears. @unit dB */
 const HEARD_DB = 1;
 

@@ -129,6 +129,9 @@ export const shapings = perAnalysis((measured): readonly Shaping[] => voices(mea
 /** What leaves a compressor of a voice's average and of its peaks. @unit that of the processor */
 export const pressedTo = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => ({ averageDb: compressedDb(voiceIn.averageDb, curve), peakDb: compressedDb(voiceIn.peakDb, curve) });
 
+/** How several compressors press where all of them act: the product of their ratios. @returns 1 for none */
+export const ratioTogether = (ratios: readonly number[]): number => ratios.reduce((product, ratio) => product * ratio, 1);
+
 /** The static curve as points, from well under the voice to its peaks. @returns levels in and out, the unit of the processor */
 export const curvePoints = ({ curve, voiceIn }: Compressor): readonly { readonly inDb: number; readonly outDb: number }[] => {
   const from = Math.floor(Math.min(curve.thresholdDb, voiceIn.quietestDb) / 6 - 1) * 6;

@@ -3,7 +3,7 @@ import { apply, type Command, type Rig } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
 import { voiceThrough } from '../rules/rigs-for-cases';
 import { loudnesses, loudnessOf } from './loudness';
-import { curvePoints, pressedTo, processors, type Compressor, type Processor } from './index';
+import { curvePoints, pressedTo, processors, ratioTogether, type Compressor, type Processor } from './index';
 
 const strip = (settings: Readonly<Record<string, number | boolean>>): Rig => voiceThrough('mic-dynamic-stage', 'channel-processor', { in: 'in', out: 'out', into: 'line-1' }, {}, { gain: 50, ...settings }).build();
 const found = (rig: Rig): readonly Processor[] => processors(analyse(rig));
@@ -47,6 +47,8 @@ describe('a compressor on it', () => {
     for (const { inDb, outDb } of points) expect(outDb).toBeCloseTo(inDb <= -20 ? inDb + 4 : -20 + (inDb + 20) / 3 + 4, 9);
   });
 });
+
+it.each([[[], 1], [[3], 3], [[3, 3], 9], [[2, 1.5, 4], 12]])('compressors of %j press as %s to 1 together', (ratios, together) => expect(ratioTogether(ratios)).toBeCloseTo(together, 9));
 
 describe('loudness', () => {
   it.each([[[-18], -18], [[-18, -18, -18], -18], [[-16, -200], -19.01], [[-14, -20], -16.04]])('voices at %j take turns at %s LUFS', (levels, lufs) => expect(loudnessOf(levels)).toBeCloseTo(lufs, 2));

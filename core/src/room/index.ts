@@ -15,6 +15,9 @@ export { patternDb, randomEnergyDb } from './pattern';
 /** Ratio of the 3:1 rule, `20·log10 3`: another voice should be this far under a microphone's own. @unit dB */
 export const THREE_TO_ONE_DB = 20 * Math.log10(3);
 
+/** How far a noise is moved at a time to see what that does: across a room, and still in it. @unit m */
+export const FARTHER_M = 2;
+
 /** How deep two arrivals of one voice ripple together: `20·log10((1 + r)/(1 − r))`. @param underDb level of the second under the first, dB, below 0 @returns dB from peak to dip */
 export const combRippleDb = (underDb: number): number => {
   const r = 10 ** (underDb / 20);

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { curvePoints, entry, figure, pressedTo, processors, shapings, sourceOf, type Analysis, type Compressor, type Processor, type Stage } from '@echo-loom/core';
+import { curvePoints, entry, figure, pressedTo, processors, ratioTogether, shapings, sourceOf, type Analysis, type Compressor, type Processor, type Stage } from '@echo-loom/core';
 import dynamic from 'next/dynamic';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
@@ -65,7 +65,7 @@ export const Dynamics = ({ analysis, deviceId }: { readonly analysis: Analysis; 
   return own.length === 0 ? null : (
     <Box mt="5">
       <Text as="h2" fontSize="lg" fontWeight="600">Processing</Text>
-      {isIn.length > 1 && <Text fontSize="sm">{isIn.length} compressors in a row: above both thresholds they press as {figure(isIn.reduce((product, { curve }) => product * curve.ratio, 1))} : 1.</Text>}
+      {isIn.length > 1 && <Text fontSize="sm">{isIn.length} compressors in a row: above both thresholds they press as {figure(ratioTogether(isIn.map(({ curve }) => curve.ratio)))} : 1.</Text>}
       {own.map((processor) => (
         <Box key={`${processor.deviceId} ${processor.does} ${processor.voice.index}`} mt="2" role="group" aria-label={`${processor.does === 'gate' ? 'Gate' : 'Compressor'} of ${processor.name}`}>
           <Switched label={`${processor.does === 'gate' ? 'Gate' : 'Compressor'} of ${processor.name}`} isOn={processor.isIn} onTurn={(value) => run({ type: 'setControl', deviceId: processor.deviceId, control: processor.inSwitch, value })} />

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { choiceSetting, entry, figure, numberSetting, patternDb, STRAIGHT, type Aim, type Analysis } from '@echo-loom/core';
+import { choiceSetting, entry, FARTHER_M, figure, numberSetting, patternDb, STRAIGHT, type Aim, type Analysis } from '@echo-loom/core';
 import dynamic from 'next/dynamic';
 import { memo } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
@@ -10,7 +10,7 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
-import { FARTHER_M, findingsOfRoom, noiseRows, patternRows, type MicrophoneRow } from './rows';
+import { findingsOfRoom, noiseRows, patternRows, type MicrophoneRow } from './rows';
 
 const PolarChart = dynamic(() => import('@/ui/PolarChart').then((module) => module.PolarChart), { ssr: false });
 

@@ -1,4 +1,4 @@
-import { bleedDb, channelLoads, entry, ifItWere, inOrder, loopDb, microphonesInRoom, PATTERNS, type Analysis, type MicrophoneInRoom, type Pattern, type PickedUp } from '@echo-loom/core';
+import { bleedDb, channelLoads, entry, FARTHER_M, ifItWere, inOrder, loopDb, microphonesInRoom, PATTERNS, type Analysis, type MicrophoneInRoom, type Pattern, type PickedUp } from '@echo-loom/core';
 
 /** A microphone in its room, against the house rules. */
 export interface MicrophoneRow {
@@ -33,9 +33,6 @@ export const microphoneRows = (analysis: Analysis): MicrophoneRow[] =>
       level: findings.some(({ level }) => level === 'stop') ? 'stop' : findings.some(({ level }) => level === 'warn') ? 'warn' : 'well',
     };
   });
-
-/** How far a noise is moved to see what that would do. @unit m */
-export const FARTHER_M = 2;
 
 /** One noise at one microphone, now and as it would be. @unit dB(A) */
 export interface NoiseRow {

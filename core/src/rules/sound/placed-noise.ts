@@ -1,13 +1,11 @@
 import { figure } from '../../explain/sum';
 import type { Measured } from '../../measure';
 import { choiceSetting, entry, PATTERNS } from '../../rig';
-import { fartherFrom, ifItWere, type MicrophoneInRoom, type PickedUp } from '../../room';
+import { FARTHER_M, fartherFrom, ifItWere, type MicrophoneInRoom, type PickedUp } from '../../room';
 import type { Fix } from '../rule';
 import { microphoneRule, setFix } from '../rule-of';
 import { closerFix } from './in-room';
 
-/** How far a noise is moved at a time. @unit m */
-const FARTHER_M = 2;
 /** A change that is heard. @unit dB */
 const HEARD_DB = 1;
 

@@ -2,6 +2,7 @@ import { stagesOf, type Stage } from '../../graph';
 import type { Measured } from '../../measure';
 import { numberSetting, switchSetting } from '../../rig';
 import { voices } from '../../gain/ladder';
+import { ratioTogether } from '../../processing';
 import { sourceOf } from '../places';
 import { setFix, soundRule } from '../rule-of';
 
@@ -28,9 +29,9 @@ export const pressedTwice = soundRule('sound.pressed-twice', {
   source: 'handbook 2-sound, the chain: static curve',
 }, (measured) => pressed(measured).map(({ stage, by }) => ({
   level: 'note', about: { deviceId: by.at(-1)?.deviceId ?? stage.at.device.id, stage: stage.index }, title: `${by.length} compressors in a row`,
-  says: `${sourceOf(stage).at.device.device.name} is pressed by ${by.map(({ name }) => name).join(' and ')}: above both thresholds as ${by.reduce((product, { ratio }) => product * ratio, 1)} to 1. Switch all but one out, or give each a gentle ratio.`,
+  says: `${sourceOf(stage).at.device.device.name} is pressed by ${by.map(({ name }) => name).join(' and ')}: above both thresholds as ${ratioTogether(by.map(({ ratio }) => ratio))} to 1. Switch all but one out, or give each a gentle ratio.`,
 })), {
-  sums: (measured, { about }) => pressed(measured).filter(({ stage }) => stage.index === about.stage).map(({ by }) => ({ label: 'Together', formula: 'product of the ratios', inputs: by.map(({ name, ratio }) => ({ name, value: ratio, unit: ': 1' })), result: by.reduce((product, { ratio }) => product * ratio, 1), unit: ': 1', source: 'static curves in a row' })),
+  sums: (measured, { about }) => pressed(measured).filter(({ stage }) => stage.index === about.stage).map(({ by }) => ({ label: 'Together', formula: 'product of the ratios', inputs: by.map(({ name, ratio }) => ({ name, value: ratio, unit: ': 1' })), result: ratioTogether(by.map(({ ratio }) => ratio)), unit: ': 1', source: 'static curves in a row' })),
   fixes: (measured, { about }) => pressed(measured).filter(({ stage }) => stage.index === about.stage).flatMap(({ by }) => {
     const last = by.at(-1);
     return last ? [setFix(`Switch the compressor of ${last.name} out`, last.deviceId, last.inSwitch, false)] : [];
