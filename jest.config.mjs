@@ -6,6 +6,6 @@ export default {
   testMatch: ['**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],
   transform: { '^.+\\.[mc]?[jt]sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }] },
-  transformIgnorePatterns: ['/node_modules/(?!(ts-graphviz|@ts-graphviz|nanoid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
   moduleNameMapper: { '^@echo-loom/core$': '<rootDir>/core/src/index.ts', '^@/(.*)$': '<rootDir>/web/$1' },
 };

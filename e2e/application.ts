@@ -2,7 +2,7 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
-import postgres from 'postgres';
+import pg from 'pg';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -18,16 +18,17 @@ const freePort = (): Promise<number> =>
 /** The application as it is served, on a port of its own and a fresh database. */
 export class Application {
   private server: ChildProcess | null = null;
-  private constructor(readonly url: string, private readonly port: number, private readonly databaseUrl: string) {}
+  private constructor(readonly url: string, private readonly port: number, readonly databaseUrl: string) {}
 
   static async open(withDemo: boolean): Promise<Application> {
     const address = process.env['TEST_DATABASE_URL'];
     if (!address) throw new Error('TEST_DATABASE_URL is not set; run bin/test');
     const name = `e2e_${process.pid}_${Date.now()}`;
-    const admin = postgres(address, { max: 1 });
-    await admin.unsafe(`create database ${name}`);
-    await admin.end();
-    const databaseUrl = address.replace(/\/postgres$/, `/${name}`);
+    const maker = new pg.Client({ connectionString: address });
+    await maker.connect();
+    await maker.query(`create database ${name}`);
+    await maker.end();
+    const databaseUrl = address.replace(/\/[^/]*$/, `/${name}`);
     if (withDemo) execFileSync(process.execPath, ['--import', 'tsx', 'server/load-demo.ts'], { cwd: path.join(root, 'web'), env: { ...process.env, DATABASE_URL: databaseUrl } });
     const port = await freePort();
     const application = new Application(`http://127.0.0.1:${port}`, port, databaseUrl);
@@ -36,7 +37,7 @@ export class Application {
   }
 
   async start(): Promise<void> {
-    this.server = spawn(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(this.port)], {
+    this.server = spawn(process.execPath, [path.join(root, 'web/front.mjs'), String(this.port)], {
       cwd: path.join(root, 'web'), env: { ...process.env, DATABASE_URL: this.databaseUrl, NEXT_TELEMETRY_DISABLED: '1' }, stdio: 'ignore',
     });
     await expect.poll(() => fetch(`${this.url}/api/health`).then((response) => response.status, () => 0), { timeout: 30_000 }).toBe(200);

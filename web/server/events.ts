@@ -1,49 +1,136 @@
-import postgres from 'postgres';
+import { Socket } from 'node:net';
+import pg from 'pg';
+import type { RigEvent } from '@/session/protocol';
+import { CHANNEL, noticeSchema, type Notice } from './channel';
 import { databaseUrl } from './database';
-import { CHANNEL } from './rigs';
+import { entriesAfter } from './rigs';
 
-type Listener = (revision: number) => void;
+type Listener = (event: RigEvent) => void;
+
+/** A rig that somebody here listens to. */
+interface Heard {
+  readonly listeners: Set<Listener>;
+  /** Latest revision told; null until one is known */
+  told: number | null;
+  /** Latest revision heard of */
+  latest: number;
+  isReading: boolean;
+}
 
 interface Hub {
-  readonly listeners: Map<string, Set<Listener>>;
-  client: postgres.Sql | null;
+  readonly rigs: Map<string, Heard>;
+  /** Set while there is anyone to listen for */
+  isListening: boolean;
 }
 
 const store = globalThis as typeof globalThis & { echoLoomEvents?: Hub };
+const theHub = (): Hub => (store.echoLoomEvents ??= { rigs: new Map(), isListening: false });
 
-const hear = (hub: Hub, payload: string): void => {
-  const [rigId = '', revision = ''] = payload.split(' ');
-  for (const listener of hub.listeners.get(rigId) ?? []) listener(Number(revision));
+/** How long after a lost connection the next one is tried. @unit ms */
+const AGAIN_MS = 200;
+/** Most entries pushed at once; more are fetched by who wants them. */
+const PUSHED = 50;
+
+const tell = (heard: Heard, event: RigEvent): void => {
+  for (const listener of heard.listeners) listener(event);
 };
 
-/** One LISTEN connection a process; postgres.js opens it again by itself when the database comes back, and then everyone is told to look. */
-const connect = (hub: Hub): postgres.Sql => {
-  const client = postgres(databaseUrl(), { max: 1, onnotice: () => undefined });
-  const lookAgain = () => {
-    for (const listeners of hub.listeners.values()) for (const listener of listeners) listener(-1);
-  };
-  client.listen(CHANNEL, (payload) => hear(hub, payload), lookAgain).catch(() => {
-    // The database is away: the next browser that opens a rig, or asks again, makes a new connection.
-    if (hub.client === client) hub.client = null;
+/** Reads what is new in a rig's log once, however many listen, and passes it on. */
+const passOn = async (rigId: string, heard: Heard): Promise<void> => {
+  if (heard.isReading) return;
+  heard.isReading = true;
+  try {
+    while (heard.told !== null && heard.latest > heard.told && heard.listeners.size > 0) {
+      const fresh = await entriesAfter(rigId, heard.told);
+      const revision = fresh.at(-1)?.revision ?? heard.latest;
+      heard.told = revision;
+      heard.latest = Math.max(heard.latest, revision);
+      const entries = fresh.length > 0 && fresh.length <= PUSHED ? { entries: fresh } : {};
+      tell(heard, { tells: 'entries', rigId, revision, ...entries });
+    }
+  } catch {
+    // The database went away between: everyone looks again when it is back.
+    heard.told = null;
+    tell(heard, { tells: 'look', rigId });
+  } finally {
+    heard.isReading = false;
+  }
+};
+
+const hear = (hub: Hub, { rigId, revision }: Notice): void => {
+  for (const [id, heard] of hub.rigs) {
+    if (rigId !== null && rigId !== id) continue;
+    if (revision === null) {
+      heard.told = null;
+      heard.latest = 0;
+      tell(heard, { tells: 'look', rigId: id });
+      continue;
+    }
+    heard.latest = Math.max(heard.latest, revision);
+    // The entry that was told of is itself new, whatever came before it is known or will be asked for.
+    heard.told ??= revision - 1;
+    void passOn(id, heard);
+  }
+};
+
+const parseNotice = (payload: string | undefined): Notice | null => {
+  try {
+    return noticeSchema.parse(JSON.parse(payload ?? ''));
+  } catch {
+    return null;
+  }
+};
+
+/** One connection that listens, until it breaks. Everyone is told to look when it stands: something may have been missed. */
+const listenOnce = async (hub: Hub): Promise<void> => {
+  const client = new pg.Client({
+    connectionString: databaseUrl(),
+    connectionTimeoutMillis: 2000,
+    keepAlive: true,
+    // It is the web server that keeps the process alive, not this.
+    stream: () => new Socket().unref(),
   });
-  return client;
+  const ended = new Promise<void>((done) => {
+    client.on('error', () => done());
+    client.on('end', () => done());
+  });
+  client.on('notification', ({ payload }) => {
+    const notice = parseNotice(payload);
+    if (notice) hear(hub, notice);
+  });
+  try {
+    await client.connect();
+    await client.query(`listen ${CHANNEL}`);
+    hear(hub, { rigId: null, revision: null });
+    await ended;
+  } finally {
+    client.end().catch(() => undefined);
+  }
+};
+
+/** One LISTEN connection a process, opened again for as long as the process lives. */
+const keepListening = async (hub: Hub): Promise<never> => {
+  for (;;) {
+    await listenOnce(hub).catch(() => undefined);
+    await new Promise((done) => setTimeout(done, AGAIN_MS).unref());
+  }
 };
 
 /**
  * Calls back whenever a rig has been saved by anyone, in any instance.
- * @param listener gets the new revision, or −1 after the connection was lost and something may have been missed
  * @returns a function that stops it
  */
 export const onRigChange = (rigId: string, listener: Listener): (() => void) => {
-  const hub = (store.echoLoomEvents ??= { listeners: new Map<string, Set<Listener>>(), client: null });
-  const listeners = hub.listeners.get(rigId) ?? new Set<Listener>();
-  hub.listeners.set(rigId, listeners.add(listener));
-  hub.client ??= connect(hub);
+  const hub = theHub();
+  const heard = hub.rigs.get(rigId) ?? { listeners: new Set<Listener>(), told: null, latest: 0, isReading: false };
+  heard.listeners.add(listener);
+  hub.rigs.set(rigId, heard);
+  if (!hub.isListening) {
+    hub.isListening = true;
+    void keepListening(hub);
+  }
   return () => {
-    listeners.delete(listener);
-    if (listeners.size === 0) hub.listeners.delete(rigId);
-    if (hub.listeners.size > 0) return;
-    void hub.client?.end({ timeout: 1 });
-    hub.client = null;
+    heard.listeners.delete(listener);
+    if (heard.listeners.size === 0) hub.rigs.delete(rigId);
   };
 };

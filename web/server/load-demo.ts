@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { importRig } from '@echo-loom/core';
-import { drizzle } from 'drizzle-orm/postgres-js';
-import postgres from 'postgres';
-import { databaseUrl } from './database';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import { connectAlone } from './database';
 import { migrateDatabase } from './migrate';
 import { rigs } from './schema';
 
@@ -12,7 +11,7 @@ const DEMO = ['harbour-hall', 'night-tide', 'second-firing'] as const;
 
 const load = async (): Promise<void> => {
   await migrateDatabase(path.join(import.meta.dirname, 'migrations'));
-  const client = postgres(databaseUrl(), { max: 1, onnotice: () => undefined });
+  const client = await connectAlone();
   try {
     for (const name of DEMO) {
       const imported = importRig(await readFile(path.join(import.meta.dirname, '../../demo', `${name}.rig.json`)));

@@ -1,35 +1,63 @@
-import { applyTracked, readRig, Refusal, sentence, type Command, type Rig } from '@echo-loom/core';
-import { and, asc, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { readRig, type Imported, type Rig } from '@echo-loom/core';
+import { and, asc, desc, eq, gt, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
-import type { SavedEntry, SaveAnswer, SaveRequest } from '@/features/rig/protocol';
+import { rigIdSchema, type SavedEntry, type Stand } from '@/session/protocol';
 import { database, type Database } from './database';
+import { CHANNEL, type Notice } from './channel';
 import { entries, rigs } from './schema';
 
-/** Channel on which instances tell each other that a rig has changed; the payload is `rigId revision`. */
-export const CHANNEL = 'rig_changed';
-
+/** A rig on the shelf: what its document reads as, or why it cannot be read. */
 export interface ShelfRig {
   readonly id: string;
-  readonly rig: Rig;
+  readonly read: Imported;
   readonly revision: number;
   readonly changedAt: Date;
 }
 
-/** A row's document, brought up to the present version. @throws Error naming the rig when the row cannot be read */
-const documentOf = (id: string, document: unknown): Rig => {
-  const read = readRig(document);
-  if (read.ok) return read.rig;
-  throw new Error(`rig ${id} in the database cannot be read: ${read.problems[0]?.path ?? ''} ${read.problems[0]?.says ?? ''}`);
-};
+/** A rig that can be opened. */
+export interface OpenRig {
+  readonly id: string;
+  readonly rig: Rig;
+  readonly revision: number;
+}
+
+/** How long a rig that was taken off the shelf can be put back. @unit days */
+export const KEPT_DAYS = 30;
+
+/** Ids come from addresses, where anything can stand: what cannot be an id is no rig, and never reaches the database. */
+const isId = (id: string): boolean => rigIdSchema.safeParse(id).success;
+
+const columns = { id: rigs.id, document: rigs.document, revision: rigs.revision, changedAt: rigs.changedAt };
 
 export const listRigs = async (): Promise<ShelfRig[]> => {
-  const rows = await database().select().from(rigs).where(isNull(rigs.deletedAt)).orderBy(desc(rigs.changedAt));
-  return rows.map((row) => ({ id: row.id, rig: documentOf(row.id, row.document), revision: row.revision, changedAt: row.changedAt }));
+  const rows = await database().select(columns).from(rigs).where(isNull(rigs.deletedAt)).orderBy(desc(rigs.changedAt), asc(rigs.id));
+  return rows.map(({ document, ...row }) => ({ ...row, read: readRig(document) }));
 };
 
+/** A rig of the shelf, readable or not; null where there is none. */
 export const findRig = async (id: string): Promise<ShelfRig | null> => {
-  const [row] = await database().select().from(rigs).where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
-  return row ? { id, rig: documentOf(id, row.document), revision: row.revision, changedAt: row.changedAt } : null;
+  if (!isId(id)) return null;
+  const [row] = await database().select(columns).from(rigs).where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
+  if (!row) return null;
+  const { document, ...rest } = row;
+  return { ...rest, read: readRig(document) };
+};
+
+/** The document of a rig to the byte, readable or not. */
+export const findRaw = async (id: string): Promise<string | null> => {
+  if (!isId(id)) return null;
+  const [row] = await database()
+    .select({ text: sql<string>`${rigs.document}::text` })
+    .from(rigs)
+    .where(eq(rigs.id, id));
+  return row?.text ?? null;
+};
+
+/** Whether a rig stands on the shelf, without reading it. */
+export const isOnShelf = async (id: string): Promise<boolean> => {
+  if (!isId(id)) return false;
+  const rows = await database().select({ id: rigs.id }).from(rigs).where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
+  return rows.length > 0;
 };
 
 /** Puts a rig on the shelf. @returns its id */
@@ -38,56 +66,96 @@ export const createRig = async (rig: Rig, id = nanoid(12)): Promise<string> => {
   return id;
 };
 
-/** Takes a rig off the shelf, or puts it back. @returns whether there was such a rig */
-export const setDeleted = async (id: string, deleted: boolean): Promise<boolean> => {
-  const rows = await database().update(rigs).set({ deletedAt: deleted ? new Date() : null }).where(eq(rigs.id, id)).returning({ id: rigs.id });
-  return rows.length > 0;
+/** As `createRig`, from a document that is JSON text already. @param document written by `JSON.stringify` */
+export const createRigFromText = async (document: string): Promise<string> => {
+  const id = nanoid(12);
+  await database()
+    .insert(rigs)
+    .values({ id, document: sql`${document}::json` });
+  return id;
 };
 
-const toSaved = (row: typeof entries.$inferSelect): SavedEntry => ({
-  revision: row.revision, id: row.entryId, author: row.author, command: row.command, changes: row.changes, says: row.says, at: row.at.toISOString(),
+/** Takes a rig off the shelf, or puts it back, and tells the pages that have it open. @returns whether there was such a rig */
+export const setDeleted = async (id: string, deleted: boolean): Promise<boolean> => {
+  if (!isId(id)) return false;
+  return database().transaction(async (tx) => {
+    const isThere = deleted ? isNull(rigs.deletedAt) : isNotNull(rigs.deletedAt);
+    const deletedAt = deleted ? new Date() : null;
+    const rows = await tx.update(rigs).set({ deletedAt }).where(and(eq(rigs.id, id), isThere)).returning({ id: rigs.id });
+    const notice: Notice = { rigId: id, revision: null };
+    await tx.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+    return rows.length > 0;
+  });
+};
+
+const oldest = () => new Date(Date.now() - KEPT_DAYS * 24 * 60 * 60 * 1000);
+
+/** Rigs that were taken off the shelf and can be put back, the latest first. */
+export const listPutAway = async (): Promise<(ShelfRig & { readonly deletedAt: Date })[]> => {
+  const rows = await database()
+    .select({ ...columns, deletedAt: rigs.deletedAt })
+    .from(rigs)
+    .where(and(isNotNull(rigs.deletedAt), gte(rigs.deletedAt, oldest())))
+    .orderBy(desc(rigs.deletedAt));
+  return rows.flatMap(({ document, deletedAt, ...row }) => (deletedAt ? [{ ...row, deletedAt, read: readRig(document) }] : []));
+};
+
+/** Deletes for good what was taken off the shelf longer ago than that. @returns how many rigs */
+export const forgetPutAway = async (): Promise<number> => {
+  const rows = await database().delete(rigs).where(lt(rigs.deletedAt, oldest())).returning({ id: rigs.id });
+  return rows.length;
+};
+
+export const toSaved = (row: typeof entries.$inferSelect): SavedEntry => ({
+  revision: row.revision,
+  id: row.entryId,
+  author: row.author,
+  command: row.command,
+  changes: row.changes,
+  says: row.says,
+  at: row.at.toISOString(),
 });
 
 /** Entries of a rig's log after a revision, oldest first. */
-export const entriesAfter = async (id: string, revision: number, from: Pick<Database, 'select'> = database()): Promise<SavedEntry[]> => {
-  const rows = await from.select().from(entries).where(and(eq(entries.rigId, id), gt(entries.revision, revision))).orderBy(asc(entries.revision));
+export const entriesAfter = async (
+  id: string,
+  revision: number,
+  from: Pick<Database, 'select'> = database(),
+): Promise<SavedEntry[]> => {
+  const rows = await from
+    .select()
+    .from(entries)
+    .where(and(eq(entries.rigId, id), gt(entries.revision, revision)))
+    .orderBy(asc(entries.revision));
   return rows.map(toSaved);
 };
 
-/**
- * Saves commands on top of a revision, all or none, in one transaction.
- * An entry that is in the log already (its answer was lost on the way) is not applied twice: the save counts as stale, and the entries missed
- * since, its own among them, go back.
- */
-export const saveEntries = async (id: string, request: SaveRequest): Promise<SaveAnswer> =>
-  database().transaction(async (tx): Promise<SaveAnswer> => {
-    const [row] = await tx.select().from(rigs).where(eq(rigs.id, id)).for('update');
-    if (!row || row.deletedAt) return { status: 'gone' };
-    const known = await tx
-      .select({ id: entries.entryId })
-      .from(entries)
-      .where(and(eq(entries.rigId, id), inArray(entries.entryId, request.entries.map((item) => item.id))));
-    if (row.revision !== request.revision || known.length > 0) return { status: 'stale', missed: await entriesAfter(id, request.revision, tx) };
-    let rig = documentOf(id, row.document);
-    let { revision } = row;
-    const rows: (typeof entries.$inferInsert)[] = [];
-    for (const item of request.entries) {
-      const applied = tryApply(rig, item.command);
-      if (applied instanceof Refusal) return { status: 'refused', entryId: item.id, why: applied.message };
-      rows.push({ rigId: id, revision: ++revision, entryId: item.id, author: item.author, command: item.command, changes: [...applied.changes], says: sentence(rig, item.command) });
-      rig = applied.rig;
-    }
-    await tx.insert(entries).values(rows);
-    await tx.update(rigs).set({ document: rig, revision, changedAt: new Date() }).where(eq(rigs.id, id));
-    await tx.execute(sql`select pg_notify(${CHANNEL}, ${`${id} ${revision}`})`);
-    return { status: 'saved', revision };
-  });
+/** Whether a rig's log has this entry at this place: then whoever stands there knows the same log. */
+export const isInLog = async (id: string, { revision, entryId }: Stand, from: Pick<Database, 'select'> = database()): Promise<boolean> => {
+  if (revision === 0) return entryId === null;
+  const rows = await from
+    .select({ entryId: entries.entryId })
+    .from(entries)
+    .where(and(eq(entries.rigId, id), eq(entries.revision, revision)));
+  return rows[0]?.entryId === entryId;
+};
 
-const tryApply = (rig: Rig, command: Command): ReturnType<typeof applyTracked> | Refusal => {
-  try {
-    return applyTracked(rig, command);
-  } catch (error) {
-    if (error instanceof Refusal) return error;
-    throw error;
-  }
+/** Where a rig's log stands now; null where there is no such rig on the shelf. */
+export const standOf = async (id: string): Promise<Stand | null> => {
+  if (!isId(id)) return null;
+  const isLast = and(eq(entries.rigId, rigs.id), eq(entries.revision, rigs.revision));
+  const [row] = await database()
+    .select({ revision: rigs.revision, entryId: entries.entryId })
+    .from(rigs)
+    .leftJoin(entries, isLast)
+    .where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
+  return row ?? null;
+};
+
+/** A rig with its log, as one that is opened gets it; null where there is none that can be read. */
+export const openRig = async (id: string): Promise<(OpenRig & { readonly entries: SavedEntry[] }) | null> => {
+  const found = await findRig(id);
+  if (!found?.read.ok) return null;
+  const log = (await entriesAfter(id, 0)).filter(({ revision }) => revision <= found.revision);
+  return { id, rig: found.read.rig, revision: found.revision, entries: log };
 };

@@ -29,9 +29,15 @@ export const entries = pgTable(
     command: json('command').$type<Command>().notNull(),
     changes: json('changes').$type<readonly Change[]>().notNull(),
     says: text('says').notNull(),
+    /** An undo or redo: the entry it takes back or does again */
+    reverts: text('reverts'),
     at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [primaryKey({ columns: [table.rigId, table.revision] }), uniqueIndex('entries_once').on(table.rigId, table.entryId)],
+  (table) => [
+    primaryKey({ columns: [table.rigId, table.revision] }),
+    uniqueIndex('entries_once').on(table.rigId, table.entryId),
+    index('entries_reverts').on(table.rigId, table.reverts),
+  ],
 );
 
 /** What holds for every rig of this database: one studio, one row. */

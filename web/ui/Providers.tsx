@@ -15,8 +15,8 @@ interface Inserted {
 }
 
 /** A style cache that remembers what it has inserted since it was last flushed, so the server can write it into the page. */
-const makeRegistry = () => {
-  const cache = createCache({ key: 'css' });
+const makeRegistry = (nonce: string | undefined) => {
+  const cache = createCache({ key: 'css', ...(nonce === undefined ? {} : { nonce }) });
   cache.compat = true;
   const insert = cache.insert;
   let inserted: Inserted[] = [];
@@ -33,8 +33,14 @@ const makeRegistry = () => {
   return { cache, flush };
 };
 
-const StyleRegistry = ({ children }: { readonly children: ReactNode }) => {
-  const [{ cache, flush }] = useState(makeRegistry);
+interface Props {
+  /** Proof that a script or style came with the page; see `proxy.ts` */
+  readonly nonce: string | undefined;
+  readonly children: ReactNode;
+}
+
+const StyleRegistry = ({ nonce, children }: Props) => {
+  const [{ cache, flush }] = useState(() => makeRegistry(nonce));
   useServerInsertedHTML(() => {
     const flushed = flush();
     if (flushed.length === 0) return null;
@@ -47,9 +53,9 @@ const StyleRegistry = ({ children }: { readonly children: ReactNode }) => {
     return (
       <>
         {globals.map((item) => (
-          <style key={item.name} data-emotion={`${cache.key}-global ${item.name}`} dangerouslySetInnerHTML={{ __html: textOf(item) }} />
+          <style key={item.name} nonce={nonce} data-emotion={`${cache.key}-global ${item.name}`} dangerouslySetInnerHTML={{ __html: textOf(item) }} />
         ))}
-        {scoped.length > 0 && <style data-emotion={`${cache.key} ${scoped.map((item) => item.name).join(' ')}`} dangerouslySetInnerHTML={{ __html: scoped.map(textOf).join('') }} />}
+        {scoped.length > 0 && <style nonce={nonce} data-emotion={`${cache.key} ${scoped.map((item) => item.name).join(' ')}`} dangerouslySetInnerHTML={{ __html: scoped.map(textOf).join('') }} />}
       </>
     );
   });
@@ -57,10 +63,10 @@ const StyleRegistry = ({ children }: { readonly children: ReactNode }) => {
 };
 
 /** Everything a page stands in: styles, theme, paper or charcoal, messages. */
-export const Providers = ({ children }: { readonly children: ReactNode }) => (
-  <StyleRegistry>
+export const Providers = ({ nonce, children }: Props) => (
+  <StyleRegistry nonce={nonce}>
     <ChakraProvider value={system}>
-      <ThemeProvider attribute="class" defaultTheme="system" disableTransitionOnChange>
+      <ThemeProvider attribute="class" defaultTheme="system" disableTransitionOnChange {...(nonce === undefined ? {} : { nonce })}>
         {children}
         <Toaster />
       </ThemeProvider>

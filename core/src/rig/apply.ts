@@ -3,15 +3,16 @@ import { CABLES } from '../catalogue/cables';
 import { USUAL_BRIEF } from './brief';
 import { isDeepEqual } from './deepEqual';
 import type { Change, Command, SimpleCommand } from './commands';
-import { inconsistencies } from './consistency';
+import { checkRig } from './check';
 import { applyProgramme, forgetDevice, forgetSubject, type ProgrammeCommand } from './apply-programme';
 import { applyRoom } from './apply-room';
 import { setFigure } from './figures';
 import { replaceModel } from './replace-model';
 import { mate, portAt, takesMany } from './mating';
+import { isHeld, linksOf, plug, unplug } from './plugs';
 import { mustHave, nextOrder } from './collections';
 import { refusals } from './refusal';
-import { entry, MAX_DEVICES, MAX_LINKS, rigSchema, type End, type Rig } from './rig';
+import { entry, MAX_DEVICES, MAX_LINKS, type Rig } from './rig';
 import { settingProblem } from './settings';
 
 enablePatches();
@@ -31,16 +32,6 @@ const checkPeople = (rig: DraftRig, people: readonly string[]): void => {
   for (const id of people) if (!entry(rig.people, id)) throw refusals.noPerson(id);
 };
 
-const isHeld = (rig: DraftRig, end: End): boolean => {
-  for (const id in rig.links) {
-    const link = rig.links[id];
-    if (!link) continue;
-    if ((link.from.deviceId === end.deviceId && link.from.portId === end.portId) || (link.to.deviceId === end.deviceId && link.to.portId === end.portId))
-      return true;
-  }
-  return false;
-};
-
 const connect = (rig: DraftRig, command: Extract<SimpleCommand, { type: 'connect' }>): void => {
   if (entry(rig.links, command.linkId)) throw refusals.idTaken(command.linkId);
   if (Object.keys(rig.links).length >= MAX_LINKS) throw refusals.tooMany('connections', MAX_LINKS);
@@ -54,18 +45,15 @@ const connect = (rig: DraftRig, command: Extract<SimpleCommand, { type: 'connect
   const mating = mate(from, to);
   if (!mating.can) throw refusals.cannotJoin(fromName, toName, mating.why);
   if (!mating.cables.includes(command.cable.kind)) throw refusals.cableMisfit(CABLES[command.cable.kind].name);
-  if (!takesMany(from) && isHeld(rig, command.from)) throw refusals.portHeld(fromDevice.name, from.name);
-  if (!takesMany(to) && isHeld(rig, command.to)) throw refusals.portHeld(toDevice.name, to.name);
+  if (!takesMany(from) && isHeld(rig.links, command.from)) throw refusals.portHeld(fromDevice.name, from.name);
+  if (!takesMany(to) && isHeld(rig.links, command.to)) throw refusals.portHeld(toDevice.name, to.name);
   const [sending, receiving] = mating.flipped ? [command.to, command.from] : [command.from, command.to];
-  rig.links[command.linkId] = { from: { ...sending }, to: { ...receiving }, cable: { ...command.cable } };
+  plug(rig.links, command.linkId, { from: { ...sending }, to: { ...receiving }, cable: { ...command.cable } });
 };
 
 const removeDevice = (rig: DraftRig, deviceId: string): void => {
   deviceIn(rig, deviceId);
-  for (const id of Object.keys(rig.links)) {
-    const link = rig.links[id];
-    if (link?.from.deviceId === deviceId || link?.to.deviceId === deviceId) delete rig.links[id];
-  }
+  for (const id of linksOf(rig.links, deviceId)) unplug(rig.links, id);
   forgetDevice(rig, deviceId);
   delete rig.devices[deviceId];
 };
@@ -125,7 +113,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     case 'removePerson':
       mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId));
       for (const device of Object.values(rig.devices)) if (device.personId === command.personId) device.personId = null;
-      for (const sight of Object.values(rig.brief?.sights ?? {})) sight.people = sight.people.filter((id) => id !== command.personId);
+      for (const sight of Object.values(rig.brief?.sights ?? {})) if (sight.people.includes(command.personId)) sight.people = sight.people.filter((id) => id !== command.personId);
       forgetSubject(rig, { personId: command.personId });
       delete rig.people[command.personId];
       return;
@@ -193,7 +181,7 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       return;
     case 'disconnect':
       mustHave(entry(rig.links, command.linkId), refusals.noLink(command.linkId));
-      delete rig.links[command.linkId];
+      unplug(rig.links, command.linkId);
       return;
     case 'setCable': {
       const link = mustHave(entry(rig.links, command.linkId), refusals.noLink(command.linkId));
@@ -221,28 +209,35 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
 type Branch = Record<string, unknown>;
 const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** Puts changes into copies of the branches they touch; what they do not touch is shared with the document. */
+class Reverting {
+  /** Branches that are copies of our own already */
+  private readonly own = new Set<Branch>();
+
+  put(branch: unknown, change: Change, depth = 0): Branch {
+    const { path, after } = change;
+    const key = path[depth] ?? '';
+    const present = isBranch(branch) && Object.hasOwn(branch, key) ? branch[key] : undefined;
+    const isLast = depth === path.length - 1;
+    if (!isBranch(branch) || (isLast && !isDeepEqual(present, change.before))) throw refusals.changedSince(path.join('.'));
+    const copy = this.own.has(branch) ? branch : { ...branch };
+    this.own.add(copy);
+    const value = isLast ? after : this.put(present, change, depth + 1);
+    if (value === undefined) delete copy[key];
+    else Object.defineProperty(copy, key, { value, writable: true, enumerable: true, configurable: true });
+    return copy;
+  }
+}
+
 /** Puts changes back into a copy of the document, refusing where the present state is not the one they started from. */
 const revertChanges = (rig: Rig, changes: readonly Change[]): Rig => {
-  const copy: unknown = structuredClone(rig);
-  for (const change of changes) {
-    const where = change.path.join('.');
-    let branch: unknown = copy;
-    for (const key of change.path.slice(0, -1)) branch = isBranch(branch) && Object.hasOwn(branch, key) ? branch[key] : undefined;
-    const key = change.path.at(-1) ?? '';
-    if (!isBranch(branch)) throw refusals.changedSince(where);
-    const present = Object.hasOwn(branch, key) ? branch[key] : undefined;
-    if (!isDeepEqual(present, change.before)) throw refusals.changedSince(where);
-    if (change.after === undefined) delete branch[key];
-    else Object.defineProperty(branch, key, { value: change.after, writable: true, enumerable: true, configurable: true });
-  }
-  const parsed = rigSchema.safeParse(copy);
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0];
-    throw refusals.wouldBreak(issue?.path.join('.') ?? 'the document', issue?.message ?? 'unknown');
-  }
-  const problem = inconsistencies(parsed.data)[0];
-  if (problem) throw refusals.wouldBreak(problem.path.join('.'), problem.says);
-  return parsed.data;
+  const reverting = new Reverting();
+  let reverted: unknown = rig;
+  for (const change of changes) reverted = reverting.put(reverted, change);
+  const checked = checkRig(reverted);
+  if (checked.ok) return checked.rig;
+  const [problem] = checked.problems;
+  throw refusals.wouldBreak(problem?.path ?? 'the document', problem?.says ?? 'unknown');
 };
 
 /** Pairs immer's patches with their inverses: each path once, with what stood there before and after. */
@@ -275,17 +270,16 @@ export interface Applied {
 /**
  * The one function that changes a rig. Pure: the rig given is never touched.
  * @param command already parsed by `commandSchema`
+ * @returns the same rig and no changes where the command changes nothing
  * @throws Refusal when the command would make the rig inconsistent; then nothing has happened
  */
 export const applyTracked = (rig: Rig, command: Command): Applied => {
-  if (command.type === 'revert') {
-    return { rig: revertChanges(rig, command.changes), changes: command.changes };
-  }
+  if (command.type === 'revert') return { rig: revertChanges(rig, command.changes), changes: command.changes };
   const [next, patches, inverse] = produceWithPatches(rig, (draft) => {
-    if (command.type === 'batch') for (const part of command.commands) applySimple(draft, part);
-    else applySimple(draft, command);
+    for (const part of command.type === 'batch' ? command.commands : [command]) applySimple(draft, part);
   });
-  return { rig: next, changes: pairUp(patches, inverse) };
+  const changes = pairUp(patches, inverse);
+  return changes.length === 0 ? { rig, changes } : { rig: next, changes };
 };
 
 /** `applyTracked` without the changes. @throws Refusal */

@@ -1,10 +1,38 @@
-import { entry } from './rig';
+import { isDraft, original } from 'immer';
+import { inOrder, MAX_ORDER } from './rig';
 
-/** The next place in a collection's order. */
-export const nextOrder = (collection: Readonly<Record<string, { order: number }>>): number => {
+type Ordered = Record<string, { order: number }>;
+
+/**
+ * A collection as it stood before the present command, for reading. Inside a command the collection is a draft, and
+ * looking through it makes a draft of every item: thousands of them where only one id is looked for.
+ */
+export const before = <T extends object>(collection: T): T => (isDraft(collection) ? (original(collection) ?? collection) : collection);
+
+/** The last order given in a collection while one command is applied; a draft lives no longer than that. */
+const lastGiven = new WeakMap<object, number>();
+
+const highest = (collection: Ordered): number => {
   let last = -1;
-  for (const id in collection) last = Math.max(last, entry(collection, id)?.order ?? -1);
-  return last + 1;
+  for (const { order } of Object.values(collection)) if (order > last) last = order;
+  return last;
+};
+
+/**
+ * The next place in a collection's order; within one command never the same twice. Where the last place is taken, all
+ * are numbered anew from 0 first, so that a file with the highest number there is can still be added to.
+ */
+export const nextOrder = (collection: Ordered): number => {
+  let next = (lastGiven.get(collection) ?? highest(before(collection))) + 1;
+  if (next > MAX_ORDER) {
+    const items = inOrder(collection);
+    items.forEach(([, item], index) => {
+      item.order = index;
+    });
+    next = items.length;
+  }
+  lastGiven.set(collection, next);
+  return next;
 };
 
 /** The item, or the refusal that there is none. @throws the refusal */

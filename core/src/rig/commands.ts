@@ -16,6 +16,11 @@ const buttonFields = buttonSchema.omit({ order: true });
 const noiseFields = noiseSchema.omit({ order: true });
 const placeFields = placeSchema.omit({ order: true });
 
+/** Longest label of an undo or redo; a longer sentence is shortened. */
+export const MAX_LABEL = 400;
+/** Most places that one entry of the log changes: 500 devices that go with every cable in them stay far below */
+const MAX_CHANGES = 100_000;
+
 /** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
 const simpleCommands = [
   z.strictObject({ type: z.literal('renameRig'), name: nameSchema }),
@@ -91,8 +96,19 @@ export const commandSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('batch'), label: z.string().min(1).max(200), commands: z.array(simpleCommandSchema).min(1).max(500) }),
   /** Undo or redo of an earlier entry of the log: puts back what stood there, unless someone has changed it since. */
   z.strictObject({
-    type: z.literal('revert'), does: z.enum(['undo', 'redo']), entryId: z.string().min(1).max(64), label: z.string().min(1).max(400),
-    changes: z.array(changeSchema).min(1).max(5000),
+    type: z.literal('revert'), does: z.enum(['undo', 'redo']), entryId: z.string().min(1).max(64), label: z.string().min(1).max(MAX_LABEL),
+    changes: z.array(changeSchema).min(1).max(MAX_CHANGES),
   }),
 ]);
 export type Command = z.infer<typeof commandSchema>;
+
+/** Undo or redo as it is asked for: by the entry alone. What it puts back is for the log to say, not for who asks. */
+export const askedRevertSchema = z.strictObject({
+  type: z.literal('revert'),
+  does: z.enum(['undo', 'redo']),
+  entryId: z.string().regex(/^[\w-]{1,64}$/),
+});
+export type AskedRevert = z.infer<typeof askedRevertSchema>;
+
+/** A command as it is sent and kept until it is saved. */
+export type AskedCommand = Exclude<Command, { type: 'revert' }> | AskedRevert;

@@ -1,5 +1,4 @@
 import Papa from 'papaparse';
-import { digraph, toDot } from 'ts-graphviz';
 import { z } from 'zod';
 import { CABLES } from '../catalogue/cables';
 import { portAt } from './mating';
@@ -51,17 +50,28 @@ export const patchSheetCsv = (rig: Rig): string => {
   return `${Papa.unparse({ fields: columns, data: rows.map((row) => Object.values(row)) }, { escapeFormulae: true })}\r\n`;
 };
 
+/**
+ * A name as the DOT language takes it: between quotes, where a backslash begins an escape of the label's own and an
+ * ampersand an entity. Never as markup, whatever it looks like.
+ */
+const dotText = (text: string): string =>
+  `"${text.replace(/&/g, '&amp;').replace(/\\/g, '\\\\').replace(/"/g, '\\"')}"`;
+
+const dotLine = (what: string, attributes: Readonly<Record<string, string>>): string =>
+  `  ${what} [${Object.entries(attributes)
+    .map(([name, value]) => `${name}=${dotText(value)}`)
+    .join(', ')}];`;
+
 /** The rig as a graph in the DOT language: devices as nodes, links as edges named by their ports. */
-export const rigToDot = (rig: Rig): string =>
-  toDot(
-    digraph('rig', { rankdir: 'LR' }, (graph) => {
-      for (const [id, device] of inOrder(rig.devices)) graph.node(id, { label: device.name, shape: 'box' });
-      for (const [id, link] of patchOrder(rig))
-        graph.edge([link.from.deviceId, link.to.deviceId], {
-          id,
-          taillabel: portAt(rig, link.from)?.name ?? link.from.portId,
-          headlabel: portAt(rig, link.to)?.name ?? link.to.portId,
-          label: link.cable.kind === 'inside' ? '' : `${link.cable.lengthM} m`,
-        });
+export const rigToDot = (rig: Rig): string => {
+  const nodes = inOrder(rig.devices).map(([id, device]) => dotLine(dotText(id), { label: device.name, shape: 'box' }));
+  const edges = patchOrder(rig).map(([id, { from, to, cable }]) =>
+    dotLine(`${dotText(from.deviceId)} -> ${dotText(to.deviceId)}`, {
+      id,
+      taillabel: portAt(rig, from)?.name ?? from.portId,
+      headlabel: portAt(rig, to)?.name ?? to.portId,
+      label: cable.kind === 'inside' ? '' : `${cable.lengthM} m`,
     }),
   );
+  return ['digraph "rig" {', '  rankdir="LR";', ...nodes, ...edges, '}', ''].join('\n');
+};

@@ -1,4 +1,5 @@
-import type { Change, Command } from './commands';
+import { MAX_LABEL, type Change, type Command } from './commands';
+import { shorten } from './text';
 
 /** One line of a rig's log. */
 export interface LogEntry {
@@ -45,7 +46,7 @@ export const revertOf = (item: LogEntry, does: 'undo' | 'redo'): Extract<Command
   type: 'revert',
   does,
   entryId: item.id,
-  label: item.says,
+  label: shorten(item.says, MAX_LABEL),
   changes:
     does === 'redo'
       ? item.changes.map((change) => ({ ...change }))

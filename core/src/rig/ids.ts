@@ -13,7 +13,7 @@ export const nameSchema = z
   .trim()
   .min(1, 'expected a name')
   .max(80)
-  .regex(/^\P{Cc}*$/u, 'expected text without control characters');
+  .regex(/^[^\p{Cc}\p{Cs}]*$/u, 'expected text without control characters');
 
 /**
  * The first free id of the form `stem`, `stem-2`, `stem-3` …: deterministic, so that the same fix proposes the same command twice.

@@ -28,5 +28,8 @@ export const refusals = {
   badFigure: (device: string, path: string, why: string) => new Refusal(`${device}: ${path} cannot be set: ${why}.`),
   changedSince: (where: string) => new Refusal(`This cannot be taken back: ${where} has been changed since.`),
   wouldBreak: (where: string, why: string) => new Refusal(`This would leave the rig inconsistent at ${where}: ${why}.`),
-  emptyBatch: () => new Refusal('There is nothing to do in this step.'),
+  notUnderstood: (where: string, why: string) => new Refusal(`This cannot be entered: ${where ? `${where}: ` : ''}${why}.`),
+  notInLog: () => new Refusal('This cannot be taken back or done again: the edit it belongs to is not in the log.'),
+  notYours: () => new Refusal('Only edits made in this browser can be taken back here.'),
+  alreadyReverted: (does: 'undo' | 'redo') => new Refusal(does === 'undo' ? 'This has been taken back already.' : 'This has been done again already.'),
 };

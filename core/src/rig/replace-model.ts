@@ -2,6 +2,7 @@ import { current, type Draft } from 'immer';
 import { CABLES } from '../catalogue/cables';
 import { mate } from './mating';
 import type { Model } from './model';
+import { linksOf } from './plugs';
 import { refusals } from './refusal';
 import { entry, type Device, type Rig } from './rig';
 import { settingProblem } from './settings';
@@ -11,7 +12,9 @@ import { settingProblem } from './settings';
  * @throws Refusal where a cable would hang loose or no longer fit
  */
 export const replaceModel = (rig: Draft<Rig>, device: Draft<Device>, deviceId: string, model: Model): void => {
-  for (const link of Object.values(rig.links)) {
+  for (const id of linksOf(rig.links, deviceId)) {
+    const link = entry(rig.links, id);
+    if (!link) continue;
     for (const [own, far] of [[link.from, link.to], [link.to, link.from]] as const) {
       if (own.deviceId !== deviceId) continue;
       const port = entry(model.ports, own.portId);

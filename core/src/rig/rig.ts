@@ -14,7 +14,9 @@ export const MAX_LINKS = 20_000;
 /** Longest cable a document may hold. @unit m */
 export const MAX_CABLE_M = 5000;
 
-const order = z.number().int().min(0).max(1e9);
+/** Highest place in the order of a collection */
+export const MAX_ORDER = 1e9;
+const order = z.number().int().min(0).max(MAX_ORDER);
 
 export const personSchema = z.strictObject({
   name: nameSchema,

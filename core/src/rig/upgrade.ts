@@ -10,6 +10,15 @@ const isBranch = (value: unknown): value is Branch => typeof value === 'object' 
 const placesBecomeRecords = (rig: Branch): Branch => {
   const places: Record<string, { name: string; order: number }> = {};
   const idOf = new Map<string, string>();
+  /** How often each stem was given, so that a thousand places of like names do not each count from the beginning */
+  const given = new Map<string, number>();
+  const idFor = (place: string): string => {
+    const stem = freeId(place, {});
+    let count = given.get(stem) ?? 1;
+    while (Object.hasOwn(places, count === 1 ? stem : `${stem}-${count}`)) count++;
+    given.set(stem, count);
+    return count === 1 ? stem : `${stem}-${count}`;
+  };
   const devices: Branch = {};
   for (const [id, device] of Object.entries(isBranch(rig['devices']) ? rig['devices'] : {})) {
     if (!isBranch(device)) {
@@ -18,7 +27,7 @@ const placesBecomeRecords = (rig: Branch): Branch => {
     }
     const { place, ...rest } = device;
     if (typeof place === 'string' && place.trim() !== '' && !idOf.has(place)) {
-      const placeId = freeId(place, places);
+      const placeId = idFor(place);
       places[placeId] = { name: place, order: idOf.size };
       idOf.set(place, placeId);
     }
@@ -72,6 +81,10 @@ const roomIsKnown = (rig: Branch): Branch => ({
   devices: eachOf(rig['devices'], (device) => ({ at: null, aim: null, ...device })),
 });
 
+/** What is said of a document that a later version of this program wrote. */
+const newerVersion = (version: number): string =>
+  `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
+
 /** The step that leaves each older version, by the version it leaves. */
 const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = { 1: placesBecomeRecords, 2: briefBegins, 3: pictureIsPlanned, 4: roomIsKnown };
 
@@ -85,7 +98,7 @@ export const upgrade = (document: unknown): { readonly document: unknown } | { r
   while (rig['version'] !== RIG_VERSION) {
     const version = rig['version'];
     if (typeof version === 'number' && version > RIG_VERSION)
-      return { why: `this file is of version ${version}; this program reads up to version ${RIG_VERSION}` };
+      return { why: newerVersion(version) };
     const step = typeof version === 'number' && Object.hasOwn(STEPS, version) ? STEPS[version] : undefined;
     if (!step) return { why: `expected a version from 1 to ${RIG_VERSION}` };
     rig = step(rig);

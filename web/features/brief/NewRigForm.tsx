@@ -7,7 +7,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { FormProvider, useFieldArray, useForm, type FieldErrors } from 'react-hook-form';
-import { buildRigAction } from '@/app/actions';
+import { shelfDo } from '@/features/shelf/door';
 import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
 import { CUTS, DELIVERABLES, FORMS, PERSON_SHOTS, POSTURES, ROOMS, SIGHTS, SWITCHERS, WHERE } from './words';
 
@@ -48,7 +48,7 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
   const [refusal, setRefusal] = useState<string | null>(null);
   const submit = form.handleSubmit(async (given) => {
     setRefusal(null);
-    const answer = await buildRigAction(given).catch(() => ({ ok: false as const, says: 'The server does not answer; your answers are still here. Try again in a moment.' }));
+    const answer = await shelfDo({ does: 'build', answers: given });
     if (answer.ok) router.push(`/rigs/${answer.id}`);
     else setRefusal(answer.says);
   }, (errors) => setRefusal(firstProblem(errors) ?? 'Some answers are not complete.'));

@@ -1,13 +1,13 @@
 'use client';
 
-import type { Rig } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { browserDoor } from './door';
-import { adoptPending, holdTab } from './outbox';
-import type { SavedEntry } from './protocol';
-import { openSession, type RigSession, type RigState } from './session';
+import { browserDoor } from '@/session/door';
+import { hearOf } from '@/session/events';
+import type { Opened } from '@/session/log';
+import { adoptBoxes, holdTab, liveTabs } from '@/session/outbox';
+import { openSession, type RigSession, type RigState } from '@/session/session';
 
 const SessionContext = createContext<RigSession | null>(null);
 const RigIdContext = createContext('');
@@ -27,9 +27,16 @@ export const useRig = <T,>(select: (state: RigState) => T): T => useStore(useRig
 
 interface Props {
   readonly rigId: string;
-  readonly saved: { readonly rig: Rig; readonly revision: number; readonly entries: readonly SavedEntry[] };
+  readonly saved: Opened;
   readonly children: ReactNode;
 }
+
+/** Takes over what closed tabs have left; their boxes are emptied only once this tab's own holds it. */
+const adopt = async (rigId: string, tabId: string, session: RigSession): Promise<void> => {
+  const left = adoptBoxes(localStorage, rigId, tabId, await liveTabs());
+  if (left.pending.length === 0 && left.setAside.length === 0) return;
+  if (session.adopt(left)) left.emptied();
+};
 
 /** Opens a rig: applies edits at once, saves them, and hears of everybody else's. */
 export const RigProvider = ({ rigId, saved, children }: Props) => {
@@ -43,11 +50,14 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
       timer = setTimeout(() => void opened.catchUp(), ms);
     }));
     holdTab(tabId);
-    void adoptPending(rigId, tabId).then((pending) => pending.length > 0 && opened.adopt(pending));
-    const events = new EventSource(`/api/rigs/${rigId}/events`);
-    events.onmessage = () => void opened.catchUp();
+    void adopt(rigId, tabId, opened);
+    const stopHearing = hearOf(rigId, tabId, opened.hear);
     const catchUp = () => void opened.catchUp();
+    const lookAgain = () => {
+      if (document.visibilityState === 'visible') catchUp();
+    };
     window.addEventListener('online', catchUp);
+    document.addEventListener('visibilitychange', lookAgain);
     const warn = (event: BeforeUnloadEvent) => {
       if (opened.store.getState().save.state !== 'saved') event.preventDefault();
     };
@@ -57,8 +67,9 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
     setSession(opened);
     return () => {
       clearTimeout(timer);
-      events.close();
+      stopHearing();
       window.removeEventListener('online', catchUp);
+      document.removeEventListener('visibilitychange', lookAgain);
       window.removeEventListener('beforeunload', warn);
     };
     // A session lives as long as its page; what the server sends later reaches it as events.

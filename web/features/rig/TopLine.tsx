@@ -7,7 +7,7 @@ import { useLoomView } from '@/features/loom/view';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
 import { useRig, useRigSession } from './RigProvider';
-import type { SaveState } from './session';
+import type { SaveState } from '@/session/session';
 
 const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = { saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', gone: 'Deleted' };
 
@@ -19,9 +19,18 @@ const Findings = () => {
   return <VerdictLine verdict={{ stops, warns, notes }} />;
 };
 
+/** What is not in the database is never called saved: an edit that was set aside counts as not saved. */
 const Saved = () => {
   const state = useRig(({ save }) => save.state);
-  return <Text fontSize="sm" color={state === 'waiting' || state === 'gone' ? 'level.stop' : 'ink.soft'} role="status" aria-live="polite" data-save={state}>{SAVE_WORDS[state]}</Text>;
+  const aside = useRig(({ setAside }) => setAside.length);
+  const shown = state === 'saved' && aside > 0 ? 'aside' : state;
+  const words = shown === 'aside' ? `${aside} ${aside === 1 ? 'edit' : 'edits'} set aside` : SAVE_WORDS[shown];
+  const isGood = shown === 'saved' || shown === 'saving';
+  return (
+    <Text fontSize="sm" color={isGood ? 'ink.soft' : 'level.stop'} role="status" aria-live="polite" data-save={shown}>
+      {words}
+    </Text>
+  );
 };
 
 /** Undo and redo, each saying what it would take back or do again. */

@@ -3,11 +3,14 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { z } from 'zod';
 import { Modal } from '@/ui/Modal';
+import { sendFile, type FileProblem } from './door';
 
-const answerSchema = z.object({ id: z.string().optional(), says: z.string().optional(), problems: z.array(z.object({ path: z.string(), says: z.string() })).optional() });
-type Refused = { readonly file: string; readonly says: string; readonly problems: readonly { readonly path: string; readonly says: string }[] };
+interface Refused {
+  readonly file: string;
+  readonly says: string;
+  readonly problems: readonly FileProblem[];
+}
 
 /** Reads a rig from a file. A refused file is told with every problem and its place; nothing has changed then. */
 export const ImportButton = () => {
@@ -18,17 +21,11 @@ export const ImportButton = () => {
 
   const read = async (file: File) => {
     setBusy(true);
-    try {
-      const response = await fetch('/api/rigs/import', { method: 'POST', body: file });
-      const answer = answerSchema.parse(await response.json());
-      if (response.ok && answer.id) router.push(`/rigs/${answer.id}`);
-      else setRefused({ file: file.name, says: answer.says ?? 'The file was not imported.', problems: answer.problems ?? [] });
-    } catch {
-      setRefused({ file: file.name, says: 'The server does not answer. Nothing was imported; try again in a moment.', problems: [] });
-    } finally {
-      setBusy(false);
-      if (input.current) input.current.value = '';
-    }
+    const answer = await sendFile('/api/rigs/import', file);
+    setBusy(false);
+    if (input.current) input.current.value = '';
+    if (answer.ok) router.push(`/rigs/${answer.id}`);
+    else setRefused({ file: file.name, says: answer.says, problems: answer.problems });
   };
 
   return (

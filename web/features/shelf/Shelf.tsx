@@ -4,14 +4,17 @@ import { Box, Button, Flex, Heading, NativeSelect, SimpleGrid, Text } from '@cha
 import type { Verdict } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
-import { createRigAction, deleteRigAction, duplicateRigAction, renameRigAction, restoreRigAction, setCurrencyAction } from '@/app/actions';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
+import { shelfDo, type Deed } from './door';
+import { Everything } from './Everything';
 import { ImportButton } from './ImportButton';
 import { RigCard } from './RigCard';
 import { RigNameDialog } from './RigNameDialog';
+import { UnreadableCard } from './UnreadableCard';
 
-export interface ShelfItem {
+export interface ReadableItem {
+  readonly is: 'readable';
   readonly id: string;
   readonly name: string;
   readonly verdict: Verdict;
@@ -19,31 +22,42 @@ export interface ShelfItem {
   readonly changed: string;
   readonly picture: ReactNode;
 }
+export type ShelfItem =
+  | ReadableItem
+  | { readonly is: 'unreadable'; readonly id: string; readonly why: string; readonly changed: string };
 
 interface Props {
   readonly items: readonly ShelfItem[];
   readonly currency: string;
   readonly currencies: readonly string[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly about: string }[];
+  /** How many rigs can be put back */
+  readonly putAway: number;
 }
 
-type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ShelfItem };
+type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ReadableItem };
 
 /** The rigs, latest first: open one, make one, bring one in. */
-export const Shelf = ({ items, points, currency, currencies }: Props) => {
+export const Shelf = ({ items, points, currency, currencies, putAway }: Props) => {
   const router = useRouter();
   const [asking, setAsking] = useState<Asking | null>(null);
   const [, startTransition] = useTransition();
-  const act = (work: () => Promise<{ ok: boolean; says?: string }>, done?: () => void) =>
+  const act = (deed: Deed, done?: () => void) =>
     startTransition(async () => {
-      const answer = await work().catch(() => ({ ok: false, says: 'The server does not answer. Nothing was changed; try again in a moment.' }));
+      const answer = await shelfDo(deed);
       if (answer.ok) done?.();
-      else toaster.create({ title: answer.says ?? 'That did not work.', type: 'error', closable: true });
+      else toaster.create({ title: answer.says, type: 'error', closable: true });
       router.refresh();
     });
-  const remove = (item: ShelfItem) =>
-    act(() => deleteRigAction(item.id), () =>
-      toaster.create({ title: `${item.name} is off the shelf.`, duration: 12_000, closable: true, action: { label: 'Undo', onClick: () => act(() => restoreRigAction(item.id)) } }));
+  const remove = ({ id, name }: ReadableItem) =>
+    act({ does: 'put away', id }, () =>
+      toaster.create({
+        title: `${name} is off the shelf.`,
+        duration: 12_000,
+        closable: true,
+        action: { label: 'Undo', onClick: () => act({ does: 'put back', id }) },
+      }),
+    );
 
   return (
     <Box maxW="1180px" mx="auto" px="5" py="4">
@@ -53,11 +67,12 @@ export const Shelf = ({ items, points, currency, currencies }: Props) => {
         <Flex ml="auto" gap="2" align="center">
           <ThemeButton />
           <NativeSelect.Root size="sm" width="90px">
-            <NativeSelect.Field aria-label="Currency of the studio" value={currency} onChange={(event) => act(() => setCurrencyAction(event.target.value))}>
+            <NativeSelect.Field aria-label="Currency of the studio" value={currency} onChange={(event) => act({ does: 'choose currency', currency: event.target.value })}>
               {currencies.map((code) => <option key={code} value={code}>{code}</option>)}
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
+          <Everything putAway={putAway} />
           <ImportButton />
           <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
         </Flex>
@@ -71,9 +86,19 @@ export const Shelf = ({ items, points, currency, currencies }: Props) => {
           </Box>
         )}
         <SimpleGrid columns={{ base: 1, sm: 2, lg: 3 }} gap="4">
-          {items.map((item) => (
-            <RigCard key={item.id} {...item} onRename={() => setAsking({ what: 'rename', item })} onDuplicate={() => act(() => duplicateRigAction(item.id))} onDelete={() => remove(item)} />
-          ))}
+          {items.map((item) =>
+            item.is === 'unreadable' ? (
+              <UnreadableCard key={item.id} id={item.id} why={item.why} changed={item.changed} />
+            ) : (
+              <RigCard
+                key={item.id}
+                {...item}
+                onRename={() => setAsking({ what: 'rename', item })}
+                onDuplicate={() => act({ does: 'duplicate', id: item.id })}
+                onDelete={() => remove(item)}
+              />
+            ),
+          )}
         </SimpleGrid>
       </Box>
       {asking?.what === 'new' && (
@@ -82,7 +107,7 @@ export const Shelf = ({ items, points, currency, currencies }: Props) => {
             router.push(`/new/${from}?name=${encodeURIComponent(name)}`);
             return null;
           }
-          const answer = await createRigAction({ name }).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
+          const answer = await shelfDo({ does: 'create', name });
           if (!answer.ok) return answer.says;
           router.push(`/rigs/${answer.id}`);
           return null;
@@ -90,7 +115,7 @@ export const Shelf = ({ items, points, currency, currencies }: Props) => {
       )}
       {asking?.what === 'rename' && (
         <RigNameDialog title="Rename" submitLabel="Rename" initialName={asking.item.name} onClose={() => setAsking(null)} onSubmit={async ({ name }) => {
-          const answer = await renameRigAction({ id: asking.item.id, name }).catch(() => ({ ok: false as const, says: 'The server does not answer; try again in a moment.' }));
+          const answer = await shelfDo({ does: 'rename', id: asking.item.id, name });
           if (!answer.ok) return answer.says;
           setAsking(null);
           router.refresh();

@@ -1,12 +1,10 @@
-import { sql } from 'drizzle-orm';
-import { answering } from '@/server/answers';
-import { database } from '@/server/database';
+import { answer, answering } from '@/server/answers';
+import { healthPool } from '@/server/database';
 
 export const dynamic = 'force-dynamic';
 
-/** 200 when the application and its database answer, 503 when the database does not. */
-export const GET = (): Promise<Response> =>
-  answering(async () => {
-    await database().execute(sql`select 1`);
-    return Response.json({ status: 'well' }, { headers: { 'cache-control': 'no-store' } });
-  });
+/** 200 when the application and its database answer, 503 when the database does not. Says which start of it this is. */
+export const GET = answering(async () => {
+  await healthPool().query('select 1');
+  return answer({ status: 'well', instance: process.env.ECHO_LOOM_INSTANCE ?? null });
+});

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { CurrencyProvider } from '@/features/rig/Currency';
 import { Frame } from '@/features/rig/Frame';
 import { RigProvider } from '@/features/rig/RigProvider';
+import { Unreadable } from '@/features/shelf/Unreadable';
 import { entriesAfter, findRig } from '@/server/rigs';
 import { findCurrency } from '@/server/studio';
 
@@ -15,7 +16,9 @@ interface Props {
 
 export const generateMetadata = async ({ params }: Props): Promise<Metadata> => {
   await connection();
-  return { title: (await findRig((await params).rigId))?.rig.name ?? 'No such rig' };
+  const found = await findRig((await params).rigId);
+  if (!found) return { title: 'No such rig' };
+  return { title: found.read.ok ? found.read.rig.name : 'A rig that cannot be read' };
 };
 
 /** Opens the rig once for all its views: moving between them keeps edits that are not saved yet. */
@@ -24,11 +27,14 @@ const RigLayout = async ({ params, children }: Props) => {
   const { rigId } = await params;
   const found = await findRig(rigId);
   if (!found) notFound();
+  if (!found.read.ok) return <Unreadable rigId={rigId} problems={found.read.problems} />;
   const currency = await findCurrency();
   const entries = (await entriesAfter(rigId, 0)).filter(({ revision }) => revision <= found.revision);
   return (
-    <RigProvider rigId={rigId} saved={{ rig: found.rig, revision: found.revision, entries }}>
-      <CurrencyProvider currency={currency}><Frame rigId={rigId}>{children}</Frame></CurrencyProvider>
+    <RigProvider rigId={rigId} saved={{ rig: found.read.rig, revision: found.revision, entries }}>
+      <CurrencyProvider currency={currency}>
+        <Frame rigId={rigId}>{children}</Frame>
+      </CurrencyProvider>
     </RigProvider>
   );
 };

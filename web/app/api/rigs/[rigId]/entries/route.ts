@@ -1,37 +1,43 @@
 import { z } from 'zod';
-import { saveRequestSchema } from '@/features/rig/protocol';
-import { answering, badRequest, problem, readBody } from '@/server/answers';
-import { entriesAfter, findRig, saveEntries } from '@/server/rigs';
+import { answer, answering, jsonBody, noSuchRig, parsed, problem, queryOf } from '@/server/answers';
+import { entriesAfter, isInLog, isOnShelf } from '@/server/rigs';
+import { isTooMuch, MAX_COMMANDS, saveEntries } from '@/server/save';
+import { revisionSchema, rigIdSchema, saveRequestSchema } from '@/session/protocol';
 
 interface Context {
   readonly params: Promise<{ rigId: string }>;
 }
 
-const querySchema = z.strictObject({ after: z.coerce.number().int().min(0) });
+/** Largest save read. @unit bytes */
+const MAX_SAVE_BYTES = 4 * 1024 * 1024;
 
-/** The log of a rig after a revision. */
-export const GET = (request: Request, { params }: Context): Promise<Response> =>
-  answering(async () => {
-    const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-    if (!query.success) return badRequest(query.error.issues);
-    const { rigId } = await params;
-    if (!(await findRig(rigId))) return problem(404, 'There is no such rig; it may have been deleted.');
-    return Response.json({ entries: await entriesAfter(rigId, query.data.after) }, { headers: { 'cache-control': 'no-store' } });
-  });
+const querySchema = z.strictObject({
+  after: z
+    .string()
+    .regex(/^\d{1,10}$/)
+    .transform(Number)
+    .pipe(revisionSchema),
+  /** The entry that stands there, as the page knows it */
+  is: z.string().max(64).optional(),
+});
 
-/** Saves commands. 409 when others have saved since or a command is refused; the body says which. */
-export const POST = (request: Request, { params }: Context): Promise<Response> =>
-  answering(async () => {
-    const bytes = await readBody(request);
-    if (!bytes) return problem(413, 'The request is too large.');
-    let body: unknown;
-    try {
-      body = JSON.parse(new TextDecoder().decode(bytes));
-    } catch {
-      return problem(400, 'The request is not JSON.');
-    }
-    const parsed = saveRequestSchema.safeParse(body);
-    if (!parsed.success) return badRequest(parsed.error.issues);
-    const answer = await saveEntries((await params).rigId, parsed.data);
-    return Response.json(answer, { status: answer.status === 'saved' ? 200 : answer.status === 'gone' ? 404 : 409 });
-  });
+/** The log of a rig after a revision. 409 where the page knows another log. */
+export const GET = answering(async (request, { params }: Context) => {
+  const { after, is } = queryOf(request, querySchema);
+  const { rigId } = await params;
+  if (!(await isOnShelf(rigId))) return noSuchRig();
+  if (is !== undefined && !(await isInLog(rigId, { revision: after, entryId: is }))) {
+    return problem(409, 'The log has another entry there.');
+  }
+  return answer({ entries: await entriesAfter(rigId, after) });
+});
+
+/** Saves commands, each by itself; the body says what became of them. */
+export const POST = answering(async (request, { params }: Context) => {
+  const { rigId } = await params;
+  if (!rigIdSchema.safeParse(rigId).success) return noSuchRig();
+  const save = parsed(saveRequestSchema, await jsonBody(request, MAX_SAVE_BYTES));
+  if (isTooMuch(save)) return problem(413, `The request is too large: at most ${MAX_COMMANDS} commands are taken at once.`);
+  const saved = await saveEntries(rigId, save);
+  return answer(saved, saved.status === 'gone' ? 404 : saved.status === 'taken' ? 200 : 409);
+});

@@ -1,7 +1,11 @@
 import { patchSheetCsv, rigToDot, rigToJson } from '@echo-loom/core';
 import { z } from 'zod';
-import { answering, badRequest, problem } from '@/server/answers';
+import { answering, noSuchRig, problem, queryOf } from '@/server/answers';
 import { findRig } from '@/server/rigs';
+
+interface Context {
+  readonly params: Promise<{ rigId: string }>;
+}
 
 const querySchema = z.strictObject({ as: z.enum(['json', 'csv', 'dot']) });
 
@@ -11,16 +15,26 @@ const KINDS = {
   dot: { write: rigToDot, type: 'text/vnd.graphviz', suffix: 'dot' },
 } as const;
 
+/** A rig's name as the beginning of a file's name. */
+const stemOf = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'rig';
+
 /** A rig as a file: the whole document, the patch sheet or the graph. */
-export const GET = (request: Request, { params }: { params: Promise<{ rigId: string }> }): Promise<Response> =>
-  answering(async () => {
-    const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-    if (!query.success) return badRequest(query.error.issues);
-    const found = await findRig((await params).rigId);
-    if (!found) return problem(404, 'There is no such rig; it may have been deleted.');
-    const kind = KINDS[query.data.as];
-    const stem = found.rig.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'rig';
-    return new Response(kind.write(found.rig), {
-      headers: { 'content-type': `${kind.type}; charset=utf-8`, 'content-disposition': `attachment; filename="${stem}.${kind.suffix}"`, 'cache-control': 'no-store' },
-    });
+export const GET = answering(async (request, { params }: Context) => {
+  const query = queryOf(request, querySchema);
+  const found = await findRig((await params).rigId);
+  if (!found) return noSuchRig();
+  if (!found.read.ok) return problem(409, 'This rig cannot be read; its raw file can be downloaded from the shelf.');
+  const { rig } = found.read;
+  const kind = KINDS[query.as];
+  return new Response(kind.write(rig), {
+    headers: {
+      'content-type': `${kind.type}; charset=utf-8`,
+      'content-disposition': `attachment; filename="${stemOf(rig.name)}.${kind.suffix}"`,
+      'cache-control': 'no-store',
+    },
   });
+});

@@ -1,0 +1,309 @@
+import {
+  analyse,
+  readCommand,
+  Refusal,
+  undoState,
+  type Analysis,
+  type AskedCommand,
+  type Command,
+  type Rig,
+  type UndoState,
+} from '@echo-loom/core';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { OtherLog, RigLog, type Applied, type HistoryLine, type Opened } from './log';
+import type { Box, SetAside } from './outbox';
+import { PAGE_VERSION, type Pending, type RigEvent, type SaveAnswer, type SavedEntry, type SaveRequest, type Stand } from './protocol';
+
+/** Whether what is on the screen is in the database. */
+export type SaveState =
+  | { readonly state: 'saved' }
+  | { readonly state: 'saving' }
+  /** The server or its database does not answer; edits are kept and sent when it does */
+  | { readonly state: 'waiting'; readonly says: string }
+  | { readonly state: 'gone' };
+
+export interface RigState {
+  readonly rig: Rig;
+  readonly analysis: Analysis;
+  /** Saved entries and pending ones, oldest first */
+  readonly history: readonly HistoryLine[];
+  readonly undo: UndoState<HistoryLine>;
+  readonly save: SaveState;
+  readonly setAside: readonly SetAside[];
+  /** Whether the browser keeps what is not saved; where it does not, only this page has it */
+  readonly isKept: boolean;
+  /** Why the last command was refused */
+  readonly refusal: string | null;
+}
+
+export interface RigSession {
+  readonly store: StoreApi<RigState>;
+  /** Applies a command at once and sends it. @returns whether it was applied; a refusal is in the state */
+  readonly run: (command: Command) => boolean;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly dismissRefusal: () => void;
+  readonly dismissSetAside: (id: string) => void;
+  /** Tries an edit once more that was set aside; where it still does not fit, it stays there */
+  readonly retrySetAside: (id: string) => void;
+  /** Takes in what the server tells of others' edits */
+  readonly hear: (event: RigEvent) => void;
+  /** Fetches what others have saved */
+  readonly catchUp: () => Promise<void>;
+  /** Sends what is pending now */
+  readonly flush: () => Promise<void>;
+  /** Takes over what a tab that is gone has left. @returns whether it is in a box of this tab's own now */
+  readonly adopt: (box: Box) => boolean;
+}
+
+/** The server did not take a request, and would not take it again. */
+export class NotUnderstood extends Error {
+  override readonly name = 'NotUnderstood';
+}
+
+/** What a session needs from its surroundings; the browser gives fetch and storage, a test gives its own. */
+export interface SessionDoor {
+  readonly author: string;
+  readonly newId: () => string;
+  /**
+   * @throws NotUnderstood when the request itself is refused
+   * @throws Error when the server or its database does not answer; the message is shown
+   */
+  readonly send: (request: SaveRequest) => Promise<SaveAnswer>;
+  /** Entries after a place in the log; `other log` where the server's log has no such place. @throws as `send` */
+  readonly fetchAfter: (stand: Stand) => Promise<readonly SavedEntry[] | 'other log' | 'gone'>;
+  /** The rig as the server has it now; null where it has none. @throws as `send` */
+  readonly fetchWhole: () => Promise<Opened | null>;
+  /** Keeps what is not saved. @returns false where it cannot */
+  readonly keep: (box: Box) => boolean;
+  /** Asks to be flushed again later */
+  readonly retryIn: (ms: number) => void;
+}
+
+/** Most entries sent at once; the server takes 200. */
+const BATCH = 100;
+/** Most sent at once, unless one entry alone is larger. @unit characters of JSON */
+const BATCH_SIZE = 500_000;
+const FIRST_RETRY_MS = 500;
+const LAST_RETRY_MS = 4000;
+
+/** The first of the pending edits, as many as one request should carry. */
+const batchOf = (pending: readonly Applied[], most: number): Pending[] => {
+  const batch: Pending[] = [];
+  let size = 0;
+  for (const item of pending.slice(0, most)) {
+    size += JSON.stringify(item.pending.command).length;
+    if (batch.length > 0 && size > BATCH_SIZE) break;
+    batch.push(item.pending);
+  }
+  return batch;
+};
+
+/**
+ * One open rig in one browser: the saved document, what has been done on top of it, and the conversation with the
+ * server. Edits apply at once; the server puts them on top of what others did meanwhile and says what that was.
+ * @param judge computes the analysis that the screen shows
+ */
+export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig) => Analysis = analyse): RigSession => {
+  const log = new RigLog(opened);
+  let sending: Promise<void> | null = null;
+  let retryMs = FIRST_RETRY_MS;
+  let mostAtOnce = BATCH;
+
+  const first = log.history();
+  const store = createStore<RigState>(() => ({
+    rig: log.rig,
+    analysis: judge(log.rig),
+    history: first,
+    undo: undoState(first, door.author),
+    save: { state: 'saved' },
+    setAside: [],
+    isKept: true,
+    refusal: null,
+  }));
+
+  const show = (aside: readonly SetAside[] = [], more: Partial<RigState> = {}): void => {
+    const { rig } = log;
+    const history = log.history();
+    const before = store.getState();
+    const known = new Set(before.setAside.map(({ id }) => id));
+    const setAside = [...before.setAside, ...aside.filter(({ id }) => !known.has(id))];
+    const isKept = door.keep({ pending: log.pending.map(({ pending }) => pending), setAside });
+    const analysis = rig === before.rig ? before.analysis : judge(rig);
+    const undo = undoState(history, door.author);
+    store.setState({ rig, analysis, history, undo, setAside, isKept, ...more });
+  };
+
+  const reopen = async (): Promise<void> => {
+    const whole = await door.fetchWhole();
+    if (whole === null) store.setState({ save: { state: 'gone' } });
+    else show(log.reopen(whole));
+  };
+
+  /** Takes in entries of the log; where they do not follow on what is known, reads everything anew. */
+  const absorb = async (entries: readonly SavedEntry[], settled?: ReadonlySet<string>, aside: SetAside[] = []) => {
+    try {
+      show([...aside, ...log.absorb(entries, settled)]);
+    } catch (error) {
+      if (!(error instanceof OtherLog)) throw error;
+      show(aside);
+      await reopen();
+    }
+  };
+
+  /** Takes one edit out that the server will never take, and keeps it in sight. */
+  const putAside = async (pending: Pending, why: string): Promise<void> => {
+    const says = log.pending.find(({ id }) => id === pending.id)?.says ?? 'An edit.';
+    await absorb([], new Set([pending.id]), [{ id: pending.id, says, why, kept: pending.command }]);
+  };
+
+  const settle = async (batch: readonly Pending[], answer: Extract<SaveAnswer, { status: 'taken' }>): Promise<void> => {
+    const why = new Map(answer.refused.map((item) => [item.id, item.why]));
+    const settled = new Set([...why.keys(), ...answer.done]);
+    const saved = new Set(answer.entries.map(({ id }) => id));
+    if (batch.some(({ id }) => !settled.has(id) && !saved.has(id))) {
+      throw new Error('The server did not say what became of an edit. It is kept in this browser and will be sent again.');
+    }
+    const aside = log.pending.flatMap(({ id, says, pending }): SetAside[] => {
+      const reason = why.get(id);
+      return reason === undefined ? [] : [{ id, says, why: reason, kept: pending.command }];
+    });
+    await absorb(answer.entries, settled, aside);
+  };
+
+  /** One request and what follows from its answer. @returns whether there is more to send */
+  const sendBatch = async (): Promise<boolean> => {
+    const batch = batchOf(log.pending, mostAtOnce);
+    const entries = batch.map(({ id, author, command }) => ({ id, author, command }));
+    let answer: SaveAnswer;
+    try {
+      answer = await door.send({ version: PAGE_VERSION, on: log.stand, entries });
+    } catch (error) {
+      const [only] = batch;
+      if (!(error instanceof NotUnderstood) || !only) throw error;
+      // One of them is the reason: each goes alone until the one is found and set aside.
+      if (batch.length === 1) await putAside(only, error.message);
+      mostAtOnce = batch.length === 1 ? BATCH : 1;
+      return true;
+    }
+    switch (answer.status) {
+      case 'taken':
+        await settle(batch, answer);
+        return true;
+      case 'other log':
+        await reopen();
+        return store.getState().save.state !== 'gone';
+      case 'other version':
+        throw new Error('Echo Loom has been updated meanwhile. Your edits are kept in this browser; reload the page to save them.');
+      case 'gone':
+        store.setState({ save: { state: 'gone' } });
+        return false;
+    }
+  };
+
+  const sendPending = async (): Promise<void> => {
+    if (log.pending.length > 0) store.setState({ save: { state: 'saving' } });
+    while (log.pending.length > 0) if (!(await sendBatch())) return;
+    retryMs = FIRST_RETRY_MS;
+    mostAtOnce = BATCH;
+    store.setState({ save: { state: 'saved' } });
+  };
+
+  const waiting = (error: unknown): void => {
+    const says = error instanceof Error ? error.message : 'The server does not answer.';
+    store.setState({ save: { state: 'waiting', says } });
+    door.retryIn(retryMs);
+    retryMs = Math.min(retryMs * 2, LAST_RETRY_MS);
+  };
+
+  const flush = (): Promise<void> => {
+    sending ??= sendPending()
+      .catch(waiting)
+      .finally(() => {
+        sending = null;
+        // What was entered while the last answer was being taken in.
+        if (log.pending.length > 0 && store.getState().save.state === 'saved') void flush();
+      });
+    return sending;
+  };
+
+  const enter = (command: AskedCommand): boolean => {
+    try {
+      const pending = { id: door.newId(), author: door.author, version: PAGE_VERSION, command };
+      if (!log.add(pending)) {
+        store.setState({ refusal: null });
+        return true;
+      }
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      store.setState({ refusal: error.message });
+      return false;
+    }
+    const { save } = store.getState();
+    show([], { refusal: null, save: save.state === 'saved' ? { state: 'saving' } : save });
+    void flush();
+    return true;
+  };
+
+  const run = (command: Command): boolean => {
+    try {
+      return enter(readCommand(command));
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      store.setState({ refusal: error.message });
+      return false;
+    }
+  };
+
+  const revert = (does: 'undo' | 'redo'): void => {
+    const item = store.getState().undo[does].at(-1);
+    if (item) enter({ type: 'revert', does, entryId: item.id });
+  };
+
+  const without = (id: string): void => {
+    store.setState(({ setAside }) => ({ setAside: setAside.filter((item) => item.id !== id) }));
+    show();
+  };
+
+  const catchUp = async (): Promise<void> => {
+    try {
+      const missed = await door.fetchAfter(log.stand);
+      if (missed === 'gone') store.setState({ save: { state: 'gone' } });
+      else if (missed === 'other log') await reopen();
+      else await absorb(missed);
+      const { save } = store.getState();
+      if (missed !== 'gone' && (log.pending.length > 0 || save.state === 'waiting' || save.state === 'gone')) void flush();
+    } catch (error) {
+      waiting(error);
+    }
+  };
+
+  return {
+    store,
+    run,
+    undo: () => revert('undo'),
+    redo: () => revert('redo'),
+    dismissRefusal: () => store.setState({ refusal: null }),
+    dismissSetAside: without,
+    retrySetAside: (id) => {
+      const item = store.getState().setAside.find((aside) => aside.id === id);
+      try {
+        if (item && enter(readCommand(item.kept))) without(id);
+      } catch (error) {
+        if (!(error instanceof Refusal)) throw error;
+        store.setState({ refusal: error.message });
+      }
+    },
+    hear: (event) => {
+      if (event.tells === 'look' || !event.entries) void catchUp();
+      else void absorb(event.entries).catch(waiting);
+    },
+    catchUp,
+    flush,
+    adopt: ({ pending, setAside }) => {
+      show([...setAside, ...log.adopt(pending)]);
+      if (log.pending.length > 0) void flush();
+      return store.getState().isKept;
+    },
+  };
+};

@@ -1,0 +1,9 @@
+/** Gives a text to the person as a file, made here in the browser. */
+export const saveFile = (name: string, type: string, text: string): void => {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+};
