@@ -1,5 +1,5 @@
 import { readRig, type Imported, type Rig } from '@echo-loom/core';
-import { and, asc, desc, eq, gt, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import { rigIdSchema, type SavedEntry, type Stand } from '@/session/protocol';
 import { database, type Database } from './database';
@@ -130,15 +130,23 @@ export const entriesAfter = async (
   return rows.map(toSaved);
 };
 
-/** Whether a rig's log has this entry at this place: then whoever stands there knows the same log. */
-export const isInLog = async (id: string, { revision, entryId }: Stand, from: Pick<Database, 'select'> = database()): Promise<boolean> => {
-  if (revision === 0) return entryId === null;
+/** Which of some places in a log are as whoever stands there knows them: then they know the same log. */
+export const areInLog = async (
+  id: string,
+  stands: readonly Stand[],
+  from: Pick<Database, 'select'> = database(),
+): Promise<boolean[]> => {
+  const revisions = [...new Set(stands.map(({ revision }) => revision))];
   const rows = await from
-    .select({ entryId: entries.entryId })
+    .select({ revision: entries.revision, entryId: entries.entryId })
     .from(entries)
-    .where(and(eq(entries.rigId, id), eq(entries.revision, revision)));
-  return rows[0]?.entryId === entryId;
+    .where(and(eq(entries.rigId, id), inArray(entries.revision, revisions)));
+  const known = new Map(rows.map(({ revision, entryId }) => [revision, entryId]));
+  return stands.map(({ revision, entryId }) => (revision === 0 ? null : known.get(revision)) === entryId);
 };
+
+/** As `areInLog`, for one. */
+export const isInLog = async (id: string, stand: Stand): Promise<boolean> => (await areInLog(id, [stand]))[0] ?? false;
 
 /** Where a rig's log stands now; null where there is no such rig on the shelf. */
 export const standOf = async (id: string): Promise<Stand | null> => {

@@ -18,7 +18,7 @@ import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { SavedEntry, SaveAnswer, SaveRequest } from '@/session/protocol';
 import { CHANNEL, type Notice } from './channel';
 import { database, type Database } from './database';
-import { entriesAfter, isInLog, toSaved } from './rigs';
+import { areInLog, entriesAfter, toSaved } from './rigs';
 import { entries, rigs } from './schema';
 
 /**
@@ -223,7 +223,8 @@ const saveTogether = async (rigId: string, requests: readonly SaveRequest[]): Pr
     const document = known?.write === row.write ? known.rig : await readDocument(tx, rigId);
     if (!document) return requests.map(() => ({ status: 'gone' }));
 
-    const isOn = await Promise.all(requests.map(({ on }) => isInLog(rigId, on, tx)));
+    const stands = requests.map(({ on }) => on);
+    const isOn = await areInLog(rigId, stands, tx);
     const taken = requests.filter((_, index) => isOn[index]);
     const items = taken.flatMap((request) => request.entries);
     const inLog = items.length > 0 ? await idsInLog(tx, rigId, items.map(({ id }) => id)) : new Set<string>();

@@ -40,7 +40,8 @@ async function* lines(): AsyncGenerator<string> {
   const client = await connectAlone();
   try {
     await client.query('begin isolation level repeatable read read only');
-    const tables = await Promise.all(TABLES.map(async (name) => ({ name, columns: await columnsOf(client, name) })));
+    const tables: Header['tables'] = [];
+    for (const name of TABLES) tables.push({ name, columns: await columnsOf(client, name) });
     const migrations = await migrationsOf(client);
     const made = new Date().toISOString();
     const header: Header = { format: FORMAT, version: FORMAT_VERSION, made, migrations, tables };

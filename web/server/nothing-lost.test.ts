@@ -1,0 +1,152 @@
+import { RigDraft, rigToJson, type Command } from '@echo-loom/core';
+import fc from 'fast-check';
+import { Browser, type Server } from '@/session/browser-for-tests';
+import type { RigSession } from '@/session/session';
+import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
+import { createRig, entriesAfter, isInLog, openRig } from './rigs';
+import { saveEntries } from './save';
+
+/**
+ * Browsers that edit, take back, reload, lose their line, lose answers, and find edits of another version in their
+ * storage. At the end everything that was typed is in the log or in sight as set aside, and all see the same rig.
+ */
+
+beforeAll(() => makeDatabase('nothing_lost'), 30_000);
+afterAll(leaveDatabase);
+
+const serverOf = (id: string): Server => ({
+  open: () => openRig(id),
+  send: (request) => saveEntries(id, request),
+  fetchAfter: async (stand) => ((await isInLog(id, stand)) ? entriesAfter(id, stand.revision) : 'other log'),
+});
+
+type Deed =
+  | { readonly does: 'edit'; readonly kind: number; readonly target: number }
+  | { readonly does: 'undo' | 'redo' | 'reload' | 'cut' | 'mend' | 'lose an answer' | 'flush' | 'catch up' }
+  | { readonly does: 'find an old edit'; readonly readable: boolean };
+interface Step {
+  readonly browser: number;
+  readonly deed: Deed;
+}
+
+const deed: fc.Arbitrary<Deed> = fc.oneof(
+  {
+    weight: 8,
+    arbitrary: fc.record({ does: fc.constant('edit' as const), kind: fc.nat(3), target: fc.nat(2) }),
+  },
+  {
+    weight: 5,
+    arbitrary: fc.record({
+      does: fc.constantFrom('undo' as const, 'redo' as const, 'reload' as const, 'cut' as const, 'mend' as const, 'lose an answer' as const, 'flush' as const, 'catch up' as const),
+    }),
+  },
+  { weight: 1, arbitrary: fc.record({ does: fc.constant('find an old edit' as const), readable: fc.boolean() }) },
+);
+const steps: fc.Arbitrary<Step[]> = fc.array(fc.record({ browser: fc.nat(2), deed }), { minLength: 5, maxLength: 40 });
+
+/** Each edit is one that no other equals, so that none can be done already by somebody else's. */
+const commandOf = (kind: number, target: number, unique: number): Command => {
+  const device = ['mic', 'interface', 'camera'][target] ?? 'mic';
+  switch (kind) {
+    case 0:
+      return { type: 'addPlace', placeId: `place-${unique}`, place: { name: `Place ${unique}` } };
+    case 1:
+      return { type: 'renameDevice', deviceId: device, name: `Device ${unique}` };
+    case 2:
+      return { type: 'renameRig', name: `Rig ${unique}` };
+    default:
+      return { type: 'removeDevice', deviceId: device };
+  }
+};
+
+/** A browser with the tab that is open in it, and everything that was typed there. */
+class Person {
+  session: RigSession | null = null;
+  readonly typed = new Set<string>();
+  constructor(
+    readonly browser: Browser,
+    private readonly rigId: string,
+  ) {}
+
+  private note(act: (session: RigSession) => void): void {
+    const { session } = this;
+    if (!session) return;
+    const before = session.store.getState().history;
+    act(session);
+    const after = session.store.getState().history;
+    const last = after.at(-1);
+    if (after.length > before.length && last) this.typed.add(last.id);
+  }
+
+  async do(deed: Deed, unique: number): Promise<void> {
+    switch (deed.does) {
+      case 'edit':
+        return this.note((session) => session.run(commandOf(deed.kind, deed.target, unique)));
+      case 'undo':
+        return this.note((session) => session.undo());
+      case 'redo':
+        return this.note((session) => session.redo());
+      case 'reload':
+        this.session = await this.browser.open();
+        return;
+      case 'cut':
+        this.browser.line.isCut = true;
+        return;
+      case 'mend':
+        this.browser.line.isCut = false;
+        return;
+      case 'lose an answer':
+        this.browser.line.lostAnswers = 1;
+        return;
+      case 'flush':
+        return this.session?.flush();
+      case 'catch up':
+        return this.session?.catchUp();
+      case 'find an old edit': {
+        const id = `old-edit-${unique}`;
+        const kept = { id, author: this.browser.author, command: { type: deed.readable ? 'renameRig' : 'paintTheShed', name: `Old ${unique}` } };
+        // As the version before this one kept them: a plain list.
+        this.browser.storage.setItem(`echo-loom.outbox.${this.rigId}.tab-old-${unique}`, JSON.stringify([kept]));
+        this.typed.add(id);
+      }
+    }
+  }
+}
+
+it('random edits, undo, reloads, lost answers, other versions and outages lose nothing', async () => {
+  let unique = 0;
+  const check = async (list: readonly Step[]): Promise<void> => {
+    const rig = new RigDraft('Rig').device('mic', 'mic-dynamic-stage').device('interface', 'interface-2').device('camera', 'webcam').build();
+    const id = await createRig(rig);
+    const people = ['browser-one', 'browser-two', 'browser-six'].map((author) => new Person(new Browser(author, id, serverOf(id)), id));
+    for (const person of people) person.session = await person.browser.open();
+    for (const step of list) await people[step.browser]?.do(step.deed, unique++);
+
+    // The weather clears: everyone loads the page anew.
+    const sessions: RigSession[] = [];
+    for (const person of people) {
+      Object.assign(person.browser.line, { isCut: false, lostAnswers: 0 });
+      sessions.push(await person.browser.open());
+    }
+    for (let n = 0; n < 2; n++) {
+      await Promise.all(sessions.map((session) => session.flush()));
+      await Promise.all(sessions.map((session) => session.catchUp()));
+    }
+    const log = await entriesAfter(id, 0);
+    const saved = new Set(log.map((entry) => entry.id));
+    expect(saved.size).toBe(log.length);
+    const end = await openRig(id);
+    people.forEach((person, index) => {
+      const state = sessions[index]?.store.getState();
+      const aside = new Set(state?.setAside.map((item) => item.id));
+      expect([...person.typed].filter((entryId) => !saved.has(entryId) && !aside.has(entryId))).toEqual([]);
+      expect(state?.save.state).toBe('saved');
+      expect(state && rigToJson(state.rig)).toBe(end && rigToJson(end.rig));
+      const kept = Array.from({ length: person.browser.storage.length }, (_, n) => person.browser.storage.getItem(person.browser.storage.key(n) ?? ''));
+      expect(kept.length > 0).toBe(aside.size > 0);
+    });
+  };
+  await fc.assert(fc.asyncProperty(steps, check), { numRuns: 30 });
+  const [count] = await sqlRows<{ n: string }>('select count(*) as n from entries');
+  expect(Number(count?.n)).toBeGreaterThan(100);
+}, 120_000);
