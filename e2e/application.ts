@@ -1,24 +1,14 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
-import path from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
 import pg from 'pg';
-
-const root = path.resolve(import.meta.dirname, '..');
-
-const freePort = (): Promise<number> =>
-  new Promise((done) => {
-    const server = createServer();
-    server.listen(0, '127.0.0.1', () => {
-      const address = server.address();
-      server.close(() => done(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
+import { cluster, freePort, Served } from './served';
 
 /** The application as it is served, on a port of its own and a fresh database. */
 export class Application {
-  private server: ChildProcess | null = null;
-  private constructor(readonly url: string, private readonly port: number, readonly databaseUrl: string) {}
+  private constructor(readonly served: Served) {}
+
+  get url(): string {
+    return this.served.url;
+  }
 
   static async open(withDemo: boolean): Promise<Application> {
     const address = process.env['TEST_DATABASE_URL'];
@@ -28,36 +18,34 @@ export class Application {
     await maker.connect();
     await maker.query(`create database ${name}`);
     await maker.end();
-    const databaseUrl = address.replace(/\/[^/]*$/, `/${name}`);
-    if (withDemo) execFileSync(process.execPath, ['--import', 'tsx', 'server/load-demo.ts'], { cwd: path.join(root, 'web'), env: { ...process.env, DATABASE_URL: databaseUrl } });
-    const port = await freePort();
-    const application = new Application(`http://127.0.0.1:${port}`, port, databaseUrl);
-    await application.start();
-    return application;
+    const served = new Served(await freePort(), address.replace(/\/[^/]*$/, `/${name}`));
+    if (withDemo) served.loadDemo();
+    await served.start();
+    return new Application(served);
   }
 
-  async start(): Promise<void> {
-    this.server = spawn(process.execPath, [path.join(root, 'web/front.mjs'), String(this.port)], {
-      cwd: path.join(root, 'web'), env: { ...process.env, DATABASE_URL: this.databaseUrl, NEXT_TELEMETRY_DISABLED: '1' }, stdio: 'ignore',
-    });
-    await expect.poll(() => fetch(`${this.url}/api/health`).then((response) => response.status, () => 0), { timeout: 30_000 }).toBe(200);
+  start(): Promise<void> {
+    return this.served.start();
   }
 
   /** Ends the server at once, as a power cut would. */
-  async kill(): Promise<void> {
-    const { server } = this;
-    this.server = null;
-    if (!server || server.exitCode !== null) return;
-    const ended = new Promise((done) => server.once('exit', done));
-    server.kill('SIGKILL');
-    await ended;
+  kill(): Promise<void> {
+    return this.served.end();
+  }
+
+  /** Runs one statement in the application's database. */
+  async sql(text: string, values: unknown[] = []): Promise<void> {
+    const client = new pg.Client({ connectionString: this.served.databaseUrl });
+    await client.connect();
+    await client.query(text, values);
+    await client.end();
   }
 
   static stopDatabase(): void {
-    execFileSync(path.join(root, 'bin/private-postgres'), ['stop', 'test']);
+    cluster('stop', 'test');
   }
   static startDatabase(): void {
-    execFileSync(path.join(root, 'bin/private-postgres'), ['start', 'test', '--throwaway']);
+    cluster('start', 'test', '--throwaway');
   }
 }
 

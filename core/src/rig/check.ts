@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { inconsistencies } from './consistency';
-import { MAX_DEVICES, MAX_LINKS, rigSchema, type Rig } from './rig';
+import { modelSchema } from './model';
+import { deviceSchema, MAX_DEVICES, MAX_LINKS, rigSchema, type Rig } from './rig';
 
 /** One thing wrong with a document: where (a path from its root, or `file` where there is no path yet) and what. */
 export interface ImportProblem {
@@ -72,11 +73,40 @@ const isLargerThan = (limit: number, value: unknown): boolean => {
 /** Items that their schema has read, or made, before. They are never changed afterwards, so they need not be read again. */
 const known = new WeakSet<object>();
 
+const deviceWithoutModel = deviceSchema.omit({ model: true });
+
 class Reader {
   readonly problems: ImportProblem[] = [];
 
   get isFull(): boolean {
     return this.problems.length >= MAX_PROBLEMS;
+  }
+
+  /** Models by their text: a rig has the same few again and again, and they are by far the most of it */
+  private readonly models = new Map<string, unknown>();
+
+  private read(schema: z.core.$ZodType, value: unknown, path: readonly PropertyKey[]): unknown {
+    const read = z.safeParse(schema, value);
+    if (read.success) return read.data;
+    this.problems.push(...issueProblems(read.error.issues, path));
+    return undefined;
+  }
+
+  private model(value: unknown, path: readonly PropertyKey[]): unknown {
+    const text = JSON.stringify(value);
+    const same = this.models.get(text);
+    if (same !== undefined) return same;
+    const model = this.read(modelSchema, value, path);
+    if (model !== undefined) this.models.set(text, model);
+    return model;
+  }
+
+  /** A device, its model read once for all that have the same. */
+  private device(value: Branch, path: readonly PropertyKey[]): unknown {
+    const { model: given, ...rest } = value;
+    const own = this.read(deviceWithoutModel, rest, path);
+    const model = this.model(given, [...path, 'model']);
+    return isBranch(own) && model !== undefined ? { ...own, model } : undefined;
   }
 
   /** A value as its schema reads it; undefined where it was refused */
@@ -87,13 +117,10 @@ class Reader {
       this.problems.push({ path: pathText(path), says });
       return undefined;
     }
-    const read = z.safeParse(schema, value);
-    if (!read.success) {
-      this.problems.push(...issueProblems(read.error.issues, path));
-      return undefined;
-    }
-    if (typeof read.data === 'object' && read.data !== null) known.add(read.data);
-    return read.data;
+    const isDevice = schema === deviceSchema && isBranch(value) && isBranch(value['model']);
+    const read = isDevice ? this.device(value, path) : this.read(schema, value, path);
+    if (typeof read === 'object' && read !== null) known.add(read);
+    return read;
   }
 
   /** A keyed collection, item by item; the very same object where every item was known */

@@ -1,3 +1,4 @@
+import { instance } from '@viz-js/viz';
 import Papa from 'papaparse';
 import { RigDraft } from './draft';
 import { freeId, importRig, patchSheetCsv, rigJsonSchema, rigToDot, rigToJson } from './index';
@@ -22,8 +23,27 @@ describe('the graph as DOT', () => {
     expect(dot).toMatch(/"mic" -> "interface"/);
     expect(dot).toContain('7.5 m');
   });
-  it('escapes quotes in names', () => expect(dot).toContain('Mic, left \\"A\\"'));
+  it('is read by Graphviz, every name coming out as it went in, none of them as markup', async () => {
+    const names = ['Mic "A"', 'ends in \\', '<b>bold</b>', 'R&D &amp; &lt;', '\\N \\n \\"', 'label="x"];', '{a|b}', 'Tür // # ü', "'single'"];
+    const draft = new RigDraft('Names');
+    names.forEach((name, n) => draft.device(`mic-${n}`, 'mic-dynamic-stage', { name }));
+    const viz = await instance();
+    const svg = viz.renderString(rigToDot(draft.build()), { format: 'svg' });
+    const shown = [...svg.matchAll(/<text [^>]*>(.*?)<\/text>/g)].map(([, text = '']) => unescapeXml(text));
+    expect(shown).toEqual(names);
+    expect(svg).not.toContain('font-weight="bold"');
+  });
 });
+
+/** Graphviz writes spaces that would collapse, and everything that is special in XML, as entities. */
+const unescapeXml = (text: string): string =>
+  text
+    .replace(/&#(\d+);|&#x([0-9a-f]+);/gi, (_, decimal?: string, hex?: string) => String.fromCodePoint(decimal ? Number(decimal) : parseInt(hex ?? '', 16)))
+    .replace(/\u00a0/g, ' ')
+    .replace(/&quot;/g, '"')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .replace(/&amp;/g, '&');
 
 describe('the rig as JSON', () => {
   it('is the same text for the same rig, whatever the order of its keys', () => {

@@ -53,8 +53,15 @@ class FirstError extends Error {
   }
 }
 
-/** Where and why a text is not JSON. Read only once `JSON.parse` has refused it. */
-const syntaxProblem = (text: string): ImportProblem => {
+/** Longest text that is read a second time to say why it is not JSON. @unit characters */
+const MAX_EXPLAINED = 1024 * 1024;
+
+/** Where and why a text is not JSON. Read only once `JSON.parse` has refused it, with this message. */
+const syntaxProblem = (text: string, message: string): ImportProblem => {
+  if (text.length > MAX_EXPLAINED) {
+    const [, offset] = /position (\d+)/.exec(message) ?? [];
+    return file(offset === undefined ? 'this is not JSON' : `${lineOf(text, Number(offset))}: this is not JSON`);
+  }
   try {
     visit(
       text,
@@ -78,8 +85,8 @@ export const readJson = (text: string): { readonly value: unknown } | { readonly
   if (problems.length > 0) return { problems: problems.map((problem) => scanned(text, problem)) };
   try {
     return { value: JSON.parse(text) };
-  } catch {
-    return { problems: [syntaxProblem(text)] };
+  } catch (error) {
+    return { problems: [syntaxProblem(text, error instanceof Error ? error.message : '')] };
   }
 };
 
