@@ -1,6 +1,7 @@
 'use client';
 
 import { Field, Input } from '@chakra-ui/react';
+import { cleanLine } from '@echo-loom/core';
 import { useState } from 'react';
 
 interface Props {
@@ -10,11 +11,14 @@ interface Props {
   readonly hideLabel?: boolean;
 }
 
-/** A name that can be typed over. Takes effect on Enter or when the field is left; an empty one puts back what was there. */
+/**
+ * A name that can be typed over. Takes effect on Enter or when the field is left; an empty one puts back what was
+ * there. What is pasted becomes one line: a tab from a spreadsheet is a space.
+ */
 export const NameField = ({ label, value, onCommit, hideLabel = false }: Props) => {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = () => {
-    const name = draft?.trim();
+    const name = cleanLine(draft ?? '');
     setDraft(null);
     if (name && name !== value) onCommit(name);
   };

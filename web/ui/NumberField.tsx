@@ -12,6 +12,8 @@ interface Props {
   readonly max?: number;
   /** What the arrow keys add or take */
   readonly step?: number;
+  /** Whether only whole numbers are taken */
+  readonly isWhole?: boolean;
   /** Whether the field may be left empty, for a figure that is not known */
   readonly mayBeUnknown?: boolean;
   readonly hint?: string;
@@ -31,13 +33,14 @@ const read = (text: string): number | null | undefined => {
 };
 
 /** A number with its unit. Takes effect on Enter or when the field is left; arrows step; Escape puts back what was there. */
-export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinity, step = 1, mayBeUnknown = false, hint, inCell = false, whenEmpty = inCell ? '?' : 'unknown', onCommit }: Props) => {
+export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinity, step = 1, mayBeUnknown = false, isWhole = false, hint, inCell = false, whenEmpty = inCell ? '?' : 'unknown', onCommit }: Props) => {
   const [draft, setDraft] = useState<string | null>(null);
   const text = draft ?? written(value);
   const number = read(text);
   const problem =
     number === undefined ? 'This is not a number.'
     : number === null ? (mayBeUnknown ? null : 'A number is needed here.')
+    : isWhole && !Number.isInteger(number) ? 'A whole number is needed here.'
     : number < min ? `At least ${written(min)} ${unit}.`
     : number > max ? `At most ${written(max)} ${unit}.`
     : null;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Checkbox, Field, Input, NativeSelect } from '@chakra-ui/react';
-import type { Answers } from '@echo-loom/core';
+import { cleanLine, type Answers } from '@echo-loom/core';
 import { useController, useFormContext, type FieldPath } from 'react-hook-form';
 import { NOT_SEEN } from './words';
 
@@ -20,7 +20,7 @@ export const TextAnswer = ({ name, label }: AnswerProps) => {
   return (
     <Field.Root invalid={problem !== undefined} orientation="horizontal" justifyContent="space-between" gap="3">
       <Field.Label fontSize="sm" fontWeight="400" flex="1">{label}</Field.Label>
-      <Input size="sm" width="280px" maxLength={80} autoComplete="off" {...register(name)} />
+      <Input size="sm" width="280px" maxLength={80} autoComplete="off" {...register(name, { setValueAs: (text: string) => cleanLine(text) })} />
     </Field.Root>
   );
 };

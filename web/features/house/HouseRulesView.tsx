@@ -63,7 +63,7 @@ export const HouseRulesView = () => {
           <NumberField label="Warn above this share of a cable’s reach" unit="%" value={Math.round(rules.reachWarnShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { reachWarnShare: value / 100 } })} />
           <NumberField label="Use at most this share of the uplink" unit="%" value={Math.round(rules.uplinkShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { uplinkShare: value / 100 } })} />
           <ChoiceField label="Pictures are wanted at" value={rules.chosenFormat} options={formatOptions(rules.chosenFormat)} onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })} />
-          <NumberField label="Independent recordings of each voice" unit="" value={rules.recordingsOfVoice} min={1} max={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { recordingsOfVoice: Math.round(value) } })} />
+          <NumberField label="Independent recordings of each voice" unit="" value={rules.recordingsOfVoice} min={1} max={5} isWhole onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { recordingsOfVoice: value } })} />
         </Flex>
         {HOUSE_QUESTION_KEYS.map((key) => {
           const { question, schools } = HOUSE_QUESTIONS[key];

@@ -55,7 +55,7 @@ export const PanelView = () => {
               <Flex direction="column" gap="1.5" mt="2">
                 <ChoiceField label="Does" value={doesValue(button.does)} options={options} onChoose={(value) => { const option = options.find((item) => item.value === value); if (option) run({ type: 'changeButton', buttonId, button: { does: option.does } }); }} />
                 <ChoiceField label="Guard" value={button.guard} options={GUARD_OPTIONS} onChoose={(value) => run({ type: 'changeButton', buttonId, button: { guard: oneOf(GUARDS, value) ?? button.guard } })} />
-                <NumberField label="Columns of the panel" unit="" value={rig.panel.columns} min={1} max={12} onCommit={(columns) => columns !== null && run({ type: 'setPanel', columns: Math.round(columns) })} />
+                <NumberField label="Columns of the panel" unit="" value={rig.panel.columns} min={1} max={12} isWhole onCommit={(columns) => columns !== null && run({ type: 'setPanel', columns })} />
               </Flex>
               <Button size="sm" variant="outline" mt="2" onClick={() => run({ type: 'removeButton', buttonId })}>Remove the button</Button>
             </Box>

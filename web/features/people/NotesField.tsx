@@ -1,6 +1,7 @@
 'use client';
 
 import { Field, Textarea } from '@chakra-ui/react';
+import { cleanText } from '@echo-loom/core';
 import { useState } from 'react';
 
 interface Props {
@@ -15,7 +16,8 @@ export const NotesField = ({ notes, onCommit }: Props) => {
     <Field.Root mt="3">
       <Field.Label fontSize="sm">Notes</Field.Label>
       <Textarea rows={5} maxLength={20_000} value={draft ?? notes} onChange={(event) => setDraft(event.target.value)} onBlur={() => {
-        if (draft !== null && draft !== notes) onCommit(draft);
+        const text = draft === null ? notes : cleanText(draft);
+        if (text !== notes) onCommit(text);
         setDraft(null);
       }} />
     </Field.Root>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Field, Input, RadioCard, Text } from '@chakra-ui/react';
-import { nameSchema } from '@echo-loom/core';
+import { cleanLine, nameSchema } from '@echo-loom/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRef } from 'react';
 import { Controller, useForm } from 'react-hook-form';
@@ -25,7 +25,7 @@ interface Props {
 export const RigNameDialog = ({ title, submitLabel, initialName, points, onSubmit, onClose }: Props) => {
   const { register, control, handleSubmit, setError, formState } = useForm<RigNameForm>({ resolver: zodResolver(formSchema), defaultValues: { name: initialName, from: 'blank' } });
   const input = useRef<HTMLInputElement | null>(null);
-  const name = register('name');
+  const name = register('name', { setValueAs: (text: string) => cleanLine(text) });
   const submit = handleSubmit(async (form) => {
     const problem = await onSubmit(form);
     if (problem) setError('name', { message: problem });

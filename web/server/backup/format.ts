@@ -36,3 +36,7 @@ export const endSchema = z.strictObject({ end: z.number().int().min(0), sha256: 
 export class BackupProblem extends Error {
   override readonly name = 'BackupProblem';
 }
+
+/** The code of an error of the system, of zlib or of PostgreSQL; empty where it has none. */
+export const codeOf = (error: unknown): string =>
+  typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';

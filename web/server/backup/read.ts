@@ -5,6 +5,7 @@ import { createGunzip } from 'node:zlib';
 import type { z } from 'zod';
 import {
   BackupProblem,
+  codeOf,
   endSchema,
   FORMAT_VERSION,
   headerSchema,
@@ -95,9 +96,8 @@ export async function* readBackup(path: string): AsyncGenerator<Piece> {
     }
   } catch (error) {
     if (error instanceof BackupProblem) throw error;
-    const code = error instanceof Error && 'code' in error ? String(error.code) : '';
     // Z_DATA_ERROR, Z_BUF_ERROR: not gzip, or cut off.
-    if (code.startsWith('Z_')) throw new BackupProblem('It is not a backup of Echo Loom, or it is cut off.');
+    if (codeOf(error).startsWith('Z_')) throw new BackupProblem('It is not a backup of Echo Loom, or it is cut off.');
     throw error;
   }
   if (!isEnded) throw new BackupProblem(header === null ? 'It is empty.' : 'It is cut off: its end is missing.');

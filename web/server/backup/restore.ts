@@ -2,7 +2,7 @@ import { readMigrationFiles, type MigrationMeta } from 'drizzle-orm/migrator';
 import type pg from 'pg';
 import { CHANNEL, type Notice } from '../channel';
 import { connectAlone } from '../database';
-import { BackupProblem, type Header, type Row } from './format';
+import { BackupProblem, codeOf, type Header, type Row } from './format';
 import { readBackup } from './read';
 import { TABLES } from './tables';
 
@@ -87,8 +87,7 @@ class Batch {
     } catch (error) {
       const why = error instanceof Error ? error.message : 'unknown';
       // Class 22 is a value that is none of its type, 23 one that breaks the table's rules: the file's fault, not ours.
-      const code = error instanceof Error && 'code' in error ? String(error.code) : '';
-      if (/^2[23]/.test(code)) throw new BackupProblem(`A row of ${this.table} cannot be written: ${why}.`);
+      if (/^2[23]/.test(codeOf(error))) throw new BackupProblem(`A row of ${this.table} cannot be written: ${why}.`);
       throw error;
     }
     this.written += rows.length;
