@@ -57,18 +57,17 @@ const passOn = async (rigId: string, heard: Heard): Promise<void> => {
   }
 };
 
-const hear = (hub: Hub, { rigId, revision }: Notice): void => {
+const hear = (hub: Hub, { rigId, saved }: Notice): void => {
   for (const [id, heard] of hub.rigs) {
     if (rigId !== null && rigId !== id) continue;
-    if (revision === null) {
+    if (saved === null) {
       heard.told = null;
       heard.latest = 0;
       tell(heard, { tells: 'look', rigId: id });
       continue;
     }
-    heard.latest = Math.max(heard.latest, revision);
-    // The entry that was told of is itself new, whatever came before it is known or will be asked for.
-    heard.told ??= revision - 1;
+    heard.latest = Math.max(heard.latest, saved.revision);
+    heard.told ??= saved.since;
     void passOn(id, heard);
   }
 };
@@ -101,7 +100,7 @@ const listenOnce = async (hub: Hub): Promise<void> => {
   try {
     await client.connect();
     await client.query(`listen ${CHANNEL}`);
-    hear(hub, { rigId: null, revision: null });
+    hear(hub, { rigId: null, saved: null });
     await ended;
   } finally {
     client.end().catch(() => undefined);

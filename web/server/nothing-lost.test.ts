@@ -1,4 +1,4 @@
-import { RigDraft, rigToJson, type Command } from '@echo-loom/core';
+import { blankRig, RigDraft, rigToJson, type Command } from '@echo-loom/core';
 import fc from 'fast-check';
 import { Browser, type Server } from '@/session/browser-for-tests';
 import type { RigSession } from '@/session/session';
@@ -149,4 +149,60 @@ it('random edits, undo, reloads, lost answers, other versions and outages lose n
   await fc.assert(fc.asyncProperty(steps, check), { numRuns: 30 });
   const [count] = await sqlRows<{ n: string }>('select count(*) as n from entries');
   expect(Number(count?.n)).toBeGreaterThan(100);
+}, 120_000);
+
+/** A few milliseconds, so that answers and news overtake each other. */
+const soon = (most: number): Promise<void> => new Promise((done) => setTimeout(done, Math.random() * most));
+
+it('one browser alone sets nothing aside, in whatever order answers and news reach it', async () => {
+  const late = (server: Server): Server => ({
+    open: async () => {
+      const opened = await server.open();
+      await soon(60);
+      return opened;
+    },
+    send: async (request) => {
+      const answer = await server.send(request);
+      await soon(12);
+      return answer;
+    },
+    fetchAfter: async (stand) => {
+      const entries = await server.fetchAfter(stand);
+      await soon(20);
+      return entries;
+    },
+  });
+  const deeds = fc.array(fc.constantFrom('edit', 'edit', 'edit', 'undo', 'undo', 'redo', 'news', 'news', 'look', 'wait', 'wait', 'wait'), { minLength: 20, maxLength: 80 });
+  await fc.assert(
+    fc.asyncProperty(deeds, async (list) => {
+      const id = await createRig(blankRig('Rig'));
+      const session = await new Browser('browser-one', id, late(serverOf(id))).open();
+      const news = async (): Promise<void> => {
+        const log = await entriesAfter(id, 0);
+        await soon(3);
+        // The stream may have missed the beginning, and what it tells may be old by now.
+        const entries = log.slice(-1 - Math.floor(Math.random() * 4));
+        const revision = entries.at(-1)?.revision;
+        if (revision !== undefined) session.hear({ tells: 'entries', rigId: id, revision, entries });
+      };
+      const under: Promise<void>[] = [];
+      for (const [n, what] of list.entries()) {
+        if (what === 'edit') session.run({ type: 'addPlace', placeId: `place-${n}`, place: { name: `Place ${n}` } });
+        if (what === 'undo') session.undo();
+        if (what === 'redo') session.redo();
+        if (what === 'news') under.push(news());
+        if (what === 'look') session.hear({ tells: 'look', rigId: id });
+        if (what === 'wait') await soon(12);
+        expect(session.store.getState()).toMatchObject({ setAside: [], refusal: null });
+      }
+      await Promise.all(under);
+      await soon(30);
+      await session.catchUp();
+      await session.flush();
+      const end = await openRig(id);
+      expect(session.store.getState()).toMatchObject({ setAside: [], refusal: null, save: { state: 'saved' } });
+      expect(rigToJson(session.store.getState().rig)).toBe(end && rigToJson(end.rig));
+    }),
+    { numRuns: 40 },
+  );
 }, 120_000);

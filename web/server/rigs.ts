@@ -82,7 +82,7 @@ export const setDeleted = async (id: string, deleted: boolean): Promise<boolean>
     const isThere = deleted ? isNull(rigs.deletedAt) : isNotNull(rigs.deletedAt);
     const deletedAt = deleted ? new Date() : null;
     const rows = await tx.update(rigs).set({ deletedAt }).where(and(eq(rigs.id, id), isThere)).returning({ id: rigs.id });
-    const notice: Notice = { rigId: id, revision: null };
+    const notice: Notice = { rigId: id, saved: null };
     await tx.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
     return rows.length > 0;
   });

@@ -238,7 +238,7 @@ const saveTogether = async (rigId: string, requests: readonly SaveRequest[]): Pr
         .set({ document: writing.rig, revision, changedAt: new Date() })
         .where(eq(rigs.id, rigId))
         .returning({ write: sql<string>`xmin::text` });
-      const notice: Notice = { rigId, revision };
+      const notice: Notice = { rigId, saved: { since: row.revision, revision } };
       await tx.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
       if (now) written = { write: now.write, rig: writing.rig };
     } else written = { write: row.write, rig: document };

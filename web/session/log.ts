@@ -35,6 +35,16 @@ export class OtherLog extends Error {
   override readonly name = 'OtherLog';
 }
 
+/** The document after an entry of the server's log. @throws OtherLog where it does not fit on it */
+const follow = (rig: Rig, command: Command): Rig => {
+  try {
+    return applyTracked(rig, command).rig;
+  } catch (error) {
+    if (error instanceof Refusal) throw new OtherLog(error.message);
+    throw error;
+  }
+};
+
 /**
  * The saved document of a rig with its log, and on top of it the edits that are not saved yet. No edit leaves it
  * unless it is in the log, changes nothing, or comes back as set aside.
@@ -130,7 +140,7 @@ export class RigLog {
     if (fresh.some(({ revision }, index) => revision !== this.revision + 1 + index)) throw new OtherLog('a gap in the log');
     const ownFirst = fresh.every(({ id }, index) => this.applied[index]?.id === id);
     if (ownFirst) return this.confirm(fresh, settled);
-    for (const { command } of fresh) this.base = this.follow(command);
+    this.base = fresh.reduce((rig, { command }) => follow(rig, command), this.base);
     this.settle(fresh);
     const isSettled = new Set([...settled, ...fresh.map(({ id }) => id)]);
     return this.replay(this.applied.filter(({ id }) => !isSettled.has(id)));
@@ -154,22 +164,20 @@ export class RigLog {
     this.revision = fresh.at(-1)?.revision ?? this.revision;
   }
 
-  private follow(command: Command): Rig {
-    try {
-      return applyTracked(this.base, command).rig;
-    } catch (error) {
-      if (error instanceof Refusal) throw new OtherLog(error.message);
-      throw error;
-    }
-  }
-
-  /** Begins again from what the server has now, with the pending edits on top. @returns what no longer fits */
+  /**
+   * Begins again from what the server has now, with the pending edits on top. An answer that was overtaken on its way,
+   * and knows only the beginning of this log, is passed over.
+   * @returns what no longer fits
+   */
   reopen({ rig, revision, entries }: Opened): SetAside[] {
+    const last = entries.at(-1)?.id ?? null;
+    const known = revision === 0 ? null : this.saved.find((entry) => entry.revision === revision)?.id;
+    if (revision <= this.revision && known === last) return [];
     this.base = rig;
     this.revision = revision;
     this.saved = entries;
-    const known = new Set(entries.map(({ id }) => id));
-    return this.replay(this.applied.filter(({ id }) => !known.has(id)));
+    const ids = new Set(entries.map(({ id }) => id));
+    return this.replay(this.applied.filter(({ id }) => !ids.has(id)));
   }
 
   /** Takes over edits of a tab that is gone; those in the log already are passed over. @returns what does not fit */

@@ -27,6 +27,8 @@ class Server {
   readonly chokesOn = new Set<string>();
   readonly requests: SaveRequest[] = [];
   retries = 0;
+  /** How often the whole rig was asked for */
+  wholes = 0;
   kept: Box = { pending: [], setAside: [] };
   keeps = true;
   constructor(name: string) {
@@ -90,7 +92,7 @@ class Server {
       },
       send: (request) => this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
       fetchAfter: (stand) => this.whenUp(() => (this.isDeleted ? 'gone' : this.knows(stand) ? this.log.slice(stand.revision) : 'other log')),
-      fetchWhole: () => this.whenUp(() => (this.isDeleted ? null : { rig: this.rig, revision: this.log.length, entries: [...this.log] })),
+      fetchWhole: () => this.whenUp(() => (this.wholes++, this.isDeleted ? null : { rig: this.rig, revision: this.log.length, entries: [...this.log] })),
     });
   }
 }
@@ -347,6 +349,23 @@ describe('when the server’s log is another', () => {
     session.hear({ tells: 'look', rigId: 'rig' });
     await new Promise((done) => setTimeout(done, 0));
     expect(session.store.getState().save.state).toBe('saved');
+  });
+});
+
+describe('news that leaves something out', () => {
+  it('makes the page ask for what is between, and keeps what is pending', async () => {
+    const server = new Server('Rig');
+    const session = server.open('one');
+    for (const name of ['a', 'b', 'c']) server.save(`other-${name}`, 'other', addPlace(name));
+    server.isDown = true;
+    session.run(addPlace('mine'));
+    await session.flush();
+    server.isDown = false;
+    session.hear({ tells: 'entries', rigId: 'rig', revision: 3, entries: server.log.slice(2) });
+    await new Promise((done) => setTimeout(done, 0));
+    expect([places(session).sort(), server.wholes]).toEqual([['a', 'b', 'c', 'mine'], 0]);
+    await session.flush();
+    expect(rigToJson(session.store.getState().rig)).toBe(rigToJson(server.rig));
   });
 });
 

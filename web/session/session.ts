@@ -134,20 +134,41 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
     store.setState({ rig, analysis, history, undo, setAside, isKept, ...more });
   };
 
-  const reopen = async (): Promise<void> => {
-    const whole = await door.fetchWhole();
-    if (whole === null) store.setState({ save: { state: 'gone' } });
-    else show(log.reopen(whole));
+  const gone = (): false => {
+    store.setState({ save: { state: 'gone' } });
+    return false;
   };
 
-  /** Takes in entries of the log; where they do not follow on what is known, reads everything anew. */
+  /** Reads everything anew. @returns whether the rig is there */
+  const reopen = async (): Promise<boolean> => {
+    const whole = await door.fetchWhole();
+    if (whole === null) return gone();
+    show(log.reopen(whole));
+    return true;
+  };
+
+  /** Fetches what follows on what is known, or everything where the server's log is another. @returns as `reopen` */
+  const lookAgain = async (): Promise<boolean> => {
+    const missed = await door.fetchAfter(log.stand);
+    if (missed === 'gone') return gone();
+    if (missed === 'other log') return reopen();
+    try {
+      show(log.absorb(missed));
+      return true;
+    } catch (error) {
+      if (!(error instanceof OtherLog)) throw error;
+      return reopen();
+    }
+  };
+
+  /** Takes in entries of the log. Where they do not follow on what is known, asks for those between. */
   const absorb = async (entries: readonly SavedEntry[], settled?: ReadonlySet<string>, aside: SetAside[] = []) => {
     try {
       show([...aside, ...log.absorb(entries, settled)]);
     } catch (error) {
       if (!(error instanceof OtherLog)) throw error;
       show(aside);
-      await reopen();
+      await lookAgain();
     }
   };
 
@@ -191,13 +212,11 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
         await settle(batch, answer);
         return true;
       case 'other log':
-        await reopen();
-        return store.getState().save.state !== 'gone';
+        return reopen();
       case 'other version':
         throw new Error('Echo Loom has been updated meanwhile. Your edits are kept in this browser; reload the page to save them.');
       case 'gone':
-        store.setState({ save: { state: 'gone' } });
-        return false;
+        return gone();
     }
   };
 
@@ -267,12 +286,8 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
 
   const catchUp = async (): Promise<void> => {
     try {
-      const missed = await door.fetchAfter(log.stand);
-      if (missed === 'gone') store.setState({ save: { state: 'gone' } });
-      else if (missed === 'other log') await reopen();
-      else await absorb(missed);
-      const { save } = store.getState();
-      if (missed !== 'gone' && (log.pending.length > 0 || save.state === 'waiting' || save.state === 'gone')) void flush();
+      const isThere = await lookAgain();
+      if (isThere && (log.pending.length > 0 || store.getState().save.state !== 'saved')) void flush();
     } catch (error) {
       waiting(error);
     }

@@ -142,7 +142,7 @@ export const restoreBackup = async (path: string, folder: string): Promise<Resto
     await makeTables(client, before);
     const restored = await writeRows(client, path, header);
     await migrateWith(client, since);
-    const notice: Notice = { rigId: null, revision: null };
+    const notice: Notice = { rigId: null, saved: null };
     await client.query('select pg_notify($1, $2)', [CHANNEL, JSON.stringify(notice)]);
     await client.query('commit');
     return restored;
