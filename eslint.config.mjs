@@ -30,5 +30,6 @@ export default ts.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'core has no randomness.' }, { object: 'Date', property: 'now', message: 'core has no clock.' }],
     },
   },
+  { files: ['web/front.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly' } } },
   { files: ['cli/**', 'bench/**', 'demo/**', 'e2e/**'], rules: { 'no-console': 'off' } },
 );

@@ -1,12 +1,19 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { rigToJson, build, RigDraft, STARTING_POINTS, type Report } from '@echo-loom/core';
+import { blankRig, rigToJson, build, RigDraft, STARTING_POINTS, type Report } from '@echo-loom/core';
 import { workedSound } from '../demo/worked-sound';
+import { leaveDatabase, makeDatabase, sqlRows } from '../web/server/database-for-tests';
 
 const root = path.join(__dirname, '..');
-const loom = (...words: string[]) => spawnSync(process.execPath, ['--import', path.join(root, 'node_modules/tsx/dist/loader.mjs'), path.join(root, 'cli/loom.ts'), ...words], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
+const loomWith = (databaseUrl: string | undefined, ...words: string[]) =>
+  spawnSync(process.execPath, ['--import', path.join(root, 'node_modules/tsx/dist/loader.mjs'), path.join(root, 'cli/loom.ts'), ...words], {
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+    env: { ...process.env, ...(databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl }) },
+  });
+const loom = (...words: string[]) => loomWith(undefined, ...words);
 const nightTide = path.join(root, 'demo/night-tide.rig.json');
 const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -101,5 +108,30 @@ describe('bin/loom', () => {
     expect(loom('export', nightTide, '--csv').stdout.split('\r\n')[0]).toBe('Cable,From device,From port,To device,To port,Cable kind,Length m');
     expect(loom('export', nightTide, '--dot').stdout).toMatch(/^digraph "rig" \{/);
     expect(JSON.parse(loom('schema').stdout)).toMatchObject({ title: 'Echo Loom rig' });
+  });
+});
+
+describe('bin/loom backup and restore', () => {
+  it('take everything out as one file, and bring it back', async () => {
+    const url = await makeDatabase('loom_backup');
+    const put = (id: string) => sqlRows('insert into rigs (id, document) values ($1, $2)', [id, JSON.stringify(blankRig(id))]);
+    const there = async () => (await sqlRows<{ id: string }>('select id from rigs order by id')).map(({ id }) => id);
+    await put('kept');
+    const file = path.join(folder, 'everything.backup.gz');
+    expect(loomWith(url, 'backup', file)).toMatchObject({ status: 0, stdout: `Everything is in ${file}.\n` });
+    expect(loomWith(url, 'backup', file)).toMatchObject({ status: 2, stderr: `${file} is there already.\n` });
+    await sqlRows(`delete from rigs where id = 'kept'`);
+    await put('later');
+    expect(loomWith(url, 'restore', file)).toMatchObject({ status: 2, stderr: expect.stringContaining('add --replace') });
+    expect(loomWith(url, 'restore', nightTide, '--replace')).toMatchObject({ status: 2, stderr: expect.stringContaining('It is not a backup of Echo Loom') });
+    expect(await there()).toEqual(['later']);
+    expect(loomWith(url, 'restore', file, '--replace')).toMatchObject({ status: 0, stdout: expect.stringContaining('1 rigs, 0 entries, 0 studio') });
+    expect(await there()).toEqual(['kept']);
+    await leaveDatabase();
+  }, 60_000);
+  it('say when the database does not answer, and leave no half file', () => {
+    const file = path.join(folder, 'none.gz');
+    expect(loomWith('postgres://nobody:x@127.0.0.1:1/none', 'backup', file)).toMatchObject({ status: 2, stderr: expect.stringContaining('No backup was made') });
+    expect([existsSync(file), existsSync(`${file}.half`)]).toEqual([false, false]);
   });
 });

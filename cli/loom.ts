@@ -1,11 +1,15 @@
-import { readFileSync } from 'node:fs';
+import { createWriteStream, existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import { analyse, fixesOf, importRig, patchSheetCsv, report, rigJsonSchema, rigToDot, rigToJson, sumsOf, sumText, threadText, verdictText, type Analysis, type Rig } from '@echo-loom/core';
 
-/** The engine on the command line. Exit 0: no stops; 1: stops; 2: a bad file or a bad call. */
+/** The engine on the command line, and the database as a whole. Exit 0: no stops; 1: stops; 2: a bad file or a bad call. */
 
 const USAGE = `bin/loom analyse RIG.json [--json]         findings for people, or everything for programs
 bin/loom export RIG.json --csv|--dot|--json   patch sheet, graph, or the rig in the present version
-bin/loom schema                               the JSON Schema of a rig`;
+bin/loom schema                               the JSON Schema of a rig
+bin/loom backup FILE                          everything in the database as one file
+bin/loom restore FILE --replace               a backup in the place of everything that is there`;
 
 const MARKS = { stop: 'STOP', warn: 'WARN', note: 'note' } as const;
 
@@ -42,6 +46,33 @@ const print = (text: string, exitCode: number): void => {
   process.stdout.write(text.endsWith('\n') ? text : `${text}\n`, () => process.exit(exitCode));
 };
 
+/** Writes a backup to a file that did not exist; one that is cut off is not left behind. */
+const keep = async (target: string): Promise<void> => {
+  if (existsSync(target)) refuse(`${target} is there already.`);
+  const half = `${target}.half`;
+  try {
+    const { writeBackup } = await import('../web/server/backup/write');
+    await pipeline(writeBackup(), createWriteStream(half, { mode: 0o600 }));
+    renameSync(half, target);
+  } catch (error) {
+    rmSync(half, { force: true });
+    refuse(`No backup was made: ${error instanceof Error ? error.message : 'unknown'}`);
+  }
+  print(`Everything is in ${target}.`, 0);
+};
+
+const bringBack = async (source: string): Promise<void> => {
+  if (!existsSync(source)) refuse(`${source} is not there.`);
+  try {
+    const { restoreBackup } = await import('../web/server/backup/restore');
+    const { rows } = await restoreBackup(source, path.join(import.meta.dirname, '../web/server/migrations'));
+    const counts = Object.entries(rows).map(([table, count]) => `${count} ${table}`);
+    print(`Everything is as in ${source}: ${counts.join(', ')}.`, 0);
+  } catch (error) {
+    refuse(`Nothing was restored: ${error instanceof Error ? error.message : 'unknown'}`);
+  }
+};
+
 const [command, ...rest] = process.argv.slice(2);
 const flags = rest.filter((word) => word.startsWith('--'));
 const [file, ...more] = rest.filter((word) => !word.startsWith('--'));
@@ -61,4 +92,13 @@ if (command === 'schema') {
   only(['--csv', '--dot', '--json']);
   const rig = readFile(file);
   print(flags[0] === '--csv' ? patchSheetCsv(rig) : flags[0] === '--dot' ? rigToDot(rig) : rigToJson(rig), 0);
+} else if (command === 'backup' && file) {
+  only([]);
+  await keep(file);
+} else if (command === 'restore' && file) {
+  only(['--replace']);
+  if (!flags.includes('--replace')) {
+    refuse('Restoring replaces everything that is in the database. Make a backup of it first, then add --replace.');
+  }
+  await bringBack(file);
 } else refuse(USAGE);

@@ -60,6 +60,13 @@ export const isOnShelf = async (id: string): Promise<boolean> => {
   return rows.length > 0;
 };
 
+/** Whether there is such a rig, on the shelf or put away. */
+export const isKept = async (id: string): Promise<boolean> => {
+  if (!isId(id)) return false;
+  const rows = await database().select({ id: rigs.id }).from(rigs).where(eq(rigs.id, id));
+  return rows.length > 0;
+};
+
 /** Puts a rig on the shelf. @returns its id */
 export const createRig = async (rig: Rig, id = nanoid(12)): Promise<string> => {
   await database().insert(rigs).values({ id, document: rig });

@@ -24,14 +24,35 @@ const streamUrl = (rigIds: Iterable<string>): string =>
     .map((id) => `rig=${encodeURIComponent(id)}`)
     .join('&')}`;
 
-/** A stream for some rigs. @returns a function that closes it */
-const openStream = (rigIds: Iterable<string>, hear: (event: RigEvent) => void): (() => void) => {
-  const stream = new EventSource(streamUrl(rigIds));
-  stream.onmessage = ({ data }: MessageEvent<string>) => {
-    const event = rigEventSchema.safeParse(JSON.parse(data));
-    if (event.success) hear(event.data);
+/** How long after the server refused a stream it is asked again. @unit ms */
+const AGAIN_MS = 2000;
+
+/**
+ * A stream for some rigs. One that breaks is opened again by the browser; one that is refused (the database is away)
+ * is not, so it is opened again here, and everyone looks what they missed.
+ * @returns a function that closes it
+ */
+const openStream = (rigIds: readonly string[], hear: (event: RigEvent) => void): (() => void) => {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let stream: EventSource;
+  const open = (): void => {
+    stream = new EventSource(streamUrl(rigIds));
+    stream.onmessage = ({ data }: MessageEvent<string>) => {
+      const event = rigEventSchema.safeParse(JSON.parse(data));
+      if (event.success) hear(event.data);
+    };
+    stream.onerror = () => {
+      if (stream.readyState !== EventSource.CLOSED) return;
+      for (const rigId of new Set(rigIds)) hear({ tells: 'look', rigId });
+      clearTimeout(timer);
+      timer = setTimeout(open, AGAIN_MS);
+    };
   };
-  return () => stream.close();
+  open();
+  return () => {
+    clearTimeout(timer);
+    stream.close();
+  };
 };
 
 /** Keeps the one stream for as long as this tab leads. @returns a function that ends it */
@@ -50,7 +71,7 @@ const lead = (tab: string, rigId: string, channel: BroadcastChannel, hear: (even
       const url = streamUrl(wanted.values());
       if (stream?.url === url) return;
       stream?.close();
-      stream = { url, close: openStream(wanted.values(), pass) };
+      stream = { url, close: openStream([...wanted.values()], pass) };
     }, GATHER_MS);
   };
   const listen = ({ data }: MessageEvent<Message>): void => {

@@ -28,13 +28,6 @@ const stage = (n: number): Opened => {
 };
 
 describe('the log of one page', () => {
-  it('passes over an answer that was overtaken: what it knows is only the beginning', () => {
-    const log = new RigLog(stage(3));
-    log.add(pending('mine-1', undo('entry-3')));
-    expect(log.reopen(stage(2))).toEqual([]);
-    expect([log.stand.revision, log.rig.name, log.pending.length]).toEqual([3, 'Two', 1]);
-  });
-
   it('begins again where the answer is of another log, though that be shorter', () => {
     const log = new RigLog(stage(3));
     log.add(pending('mine-1', rename('Mine')));

@@ -164,15 +164,8 @@ export class RigLog {
     this.revision = fresh.at(-1)?.revision ?? this.revision;
   }
 
-  /**
-   * Begins again from what the server has now, with the pending edits on top. An answer that was overtaken on its way,
-   * and knows only the beginning of this log, is passed over.
-   * @returns what no longer fits
-   */
+  /** Begins again from what the server has now, with the pending edits on top. @returns what no longer fits */
   reopen({ rig, revision, entries }: Opened): SetAside[] {
-    const last = entries.at(-1)?.id ?? null;
-    const known = revision === 0 ? null : this.saved.find((entry) => entry.revision === revision)?.id;
-    if (revision <= this.revision && known === last) return [];
     this.base = rig;
     this.revision = revision;
     this.saved = entries;

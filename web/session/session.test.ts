@@ -27,6 +27,8 @@ class Server {
   readonly chokesOn = new Set<string>();
   readonly requests: SaveRequest[] = [];
   retries = 0;
+  answersLate = false;
+  readonly late: (() => void)[] = [];
   /** How often the whole rig was asked for */
   wholes = 0;
   kept: Box = { pending: [], setAside: [] };
@@ -78,6 +80,12 @@ class Server {
       return Promise.reject(error as Error);
     }
   }
+  /** Makes its answer now and hands it over later, where answers are late. */
+  private async later<T>(answer: () => T): Promise<T> {
+    const made = await this.whenUp(answer);
+    if (this.answersLate) await new Promise<void>((done) => this.late.push(done));
+    return made;
+  }
   open(author: string): RigSession {
     let count = 0;
     return openSession({ rig: this.rig, revision: this.log.length, entries: [...this.log] }, {
@@ -92,7 +100,7 @@ class Server {
       },
       send: (request) => this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
       fetchAfter: (stand) => this.whenUp(() => (this.isDeleted ? 'gone' : this.knows(stand) ? this.log.slice(stand.revision) : 'other log')),
-      fetchWhole: () => this.whenUp(() => (this.wholes++, this.isDeleted ? null : { rig: this.rig, revision: this.log.length, entries: [...this.log] })),
+      fetchWhole: () => this.later(() => (this.wholes++, this.isDeleted ? null : { rig: this.rig, revision: this.log.length, entries: [...this.log] })),
     });
   }
 }
@@ -349,6 +357,29 @@ describe('when the server’s log is another', () => {
     session.hear({ tells: 'look', rigId: 'rig' });
     await new Promise((done) => setTimeout(done, 0));
     expect(session.store.getState().save.state).toBe('saved');
+  });
+});
+
+describe('an answer that was overtaken on its way', () => {
+  it('never turns the page back behind what it knows', async () => {
+    const server = new Server('Rig');
+    const session = server.open('one');
+    session.run(addPlace('a'));
+    await session.flush();
+    // An entry that does not fit makes the page ask for everything; the answer is late.
+    const [first] = server.log;
+    if (!first) throw new Error('nothing was saved');
+    server.answersLate = true;
+    session.hear({ tells: 'entries', rigId: 'rig', revision: 2, entries: [{ ...first, revision: 2, id: 'misfit' }] });
+    await new Promise((done) => setTimeout(done, 0));
+    session.run(addPlace('b'));
+    await session.flush();
+    session.undo();
+    server.late.forEach((answer) => answer());
+    await new Promise((done) => setTimeout(done, 5));
+    await session.flush();
+    expect([places(session), session.store.getState().setAside, session.store.getState().save.state]).toEqual([['a'], [], 'saved']);
+    expect(rigToJson(session.store.getState().rig)).toBe(rigToJson(server.rig));
   });
 });
 

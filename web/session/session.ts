@@ -141,8 +141,11 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
 
   /** Reads everything anew. @returns whether the rig is there */
   const reopen = async (): Promise<boolean> => {
+    const asked = log.stand;
     const whole = await door.fetchWhole();
     if (whole === null) return gone();
+    // A save was answered meanwhile: what was fetched may be older than what is known by now.
+    if (log.stand.entryId !== asked.entryId || log.stand.revision !== asked.revision) return lookAgain();
     show(log.reopen(whole));
     return true;
   };

@@ -103,7 +103,7 @@ export const scanJson = (text: string, limit: number): ScanProblem[] => {
           inside.at = ++inside.count;
           if (inside.count >= MAX_WIDTH) return [...problems, tooWide()];
         }
-        isKeyNext = inside?.keys != null;
+        isKeyNext = inside !== undefined && inside.keys !== null;
         break;
       case COLON:
         isKeyNext = false;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { answering, noSuchRig, queryOf } from '@/server/answers';
 import { onRigChange } from '@/server/events';
-import { isOnShelf } from '@/server/rigs';
+import { isKept } from '@/server/rigs';
 import { rigIdSchema, type RigEvent } from '@/session/protocol';
 
 export const dynamic = 'force-dynamic';
@@ -15,10 +15,10 @@ const querySchema = z.strictObject({
   rig: z.union([rigIdSchema.transform((id) => [id]), z.array(rigIdSchema).min(1).max(MAX_RIGS)]),
 });
 
-/** Tells a browser of every save of some rigs, as server-sent events. */
+/** Tells a browser of every save of some rigs, and when one is put away or back, as server-sent events. */
 export const GET = answering(async (request) => {
   const { rig: asked } = queryOf(request, querySchema);
-  const found = await Promise.all(asked.map(async (id) => ((await isOnShelf(id)) ? [id] : [])));
+  const found = await Promise.all(asked.map(async (id) => ((await isKept(id)) ? [id] : [])));
   const rigIds = [...new Set(found.flat())];
   if (rigIds.length === 0) return noSuchRig();
   const encoder = new TextEncoder();
