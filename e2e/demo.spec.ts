@@ -20,7 +20,11 @@ const start = async (port: number): Promise<ChildProcess> => {
 };
 const health = (port: number): Promise<number> => fetch(`http://127.0.0.1:${port}/api/health`).then(({ status }) => status, () => 0);
 const once = (port: string | number) => spawnSync(demo, { env: environment(port), encoding: 'utf8', timeout: 60_000 });
-const ended = (process: ChildProcess): Promise<number | null> => new Promise((done) => (process.exitCode === null ? process.once('exit', done) : done(process.exitCode)));
+const ended = (process: ChildProcess): Promise<void> =>
+  new Promise((done) => {
+    if (process.exitCode !== null || process.signalCode !== null) done();
+    else process.once('exit', () => done());
+  });
 const serverPid = (): number => Number(readFileSync(path.join(ROOT, `.local/${NAME}.server`), 'utf8'));
 const isAlive = (pid: number): boolean => existsSync(`/proc/${pid}`);
 const postmaster = (): number => Number(execFileSync('pgrep', ['-f', `postgres .*postgres-${NAME}/data|postgres -D .*/${NAME}/data`], { encoding: 'utf8' }).split('\n')[0]);
