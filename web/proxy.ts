@@ -7,10 +7,13 @@ import { strangerProblem } from './server/hosts';
  * each page a policy of what may run on it.
  */
 
+/** What the development server needs on top: it replaces code by evaluating text. */
+const IN_DEVELOPMENT = process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : '';
+
 const policyFor = (nonce: string): string =>
   [
     "default-src 'none'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${IN_DEVELOPMENT}`,
     `style-src 'self' 'nonce-${nonce}'`,
     // Style attributes that the server writes into the page: positions and sizes.
     "style-src-attr 'unsafe-inline'",

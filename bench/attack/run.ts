@@ -3,11 +3,12 @@ import { editTogether, putOnShelf } from './editors';
 import { sendFiles } from './files';
 import { sendBroken } from './inputs';
 import { killAgainAndAgain, recover } from './kills';
+import { occupy } from './occupy';
 import { openTabs } from './tabs';
 
 /**
  * The attack from outside, on the production build and a PostgreSQL of its own, everything on this machine:
- *   npm run attack [PART ...]     PART: kills editors inputs files tabs recovery; all of them where none is named
+ *   npm run attack [PART ...]     PART: kills editors inputs files tabs recovery occupy; all of them where none is named
  * Counts are bounded. Prints a figure for each part; exits with 1 where one is not what it must be.
  */
 
@@ -43,6 +44,12 @@ try {
     for (const found of await sendFiles(served)) {
       tell('file', found);
       must(found.seconds <= 2 && found.healthMs <= 200 && found.moreMb <= 300, `file in bounds: ${found.what}`);
+    }
+  }
+  if (wants('occupy')) {
+    for (const found of await occupy(served, await putOnShelf(served.url, 'demo/second-firing.rig.json'))) {
+      tell('occupy', found);
+      must(found.healthMs <= 500, `health is answered during ${found.what}`);
     }
   }
   if (wants('editors')) {

@@ -92,6 +92,10 @@ describe('every route handler', () => {
     }, { origin: 'http://evil.example' });
     expect([response.status, isCalled]).toEqual([403, false]);
   });
+  it('turns away what a page elsewhere asks for, also where it only reads', async () => {
+    const of = async (site: string) => (await answering(async () => new Response())(request(null, { 'sec-fetch-site': site }, 'GET'))).status;
+    expect([await of('cross-site'), await of('same-site'), await of('none'), await of('same-origin')]).toEqual([403, 403, 200, 200]);
+  });
   it('says in words that the database is away, or busy, and when to come again', async () => {
     const away = await failing(new Error('Failed query', { cause: Object.assign(new Error('x'), { code: 'ECONNREFUSED' }) }));
     expect([away.status, away.headers.get('retry-after'), await away.json()]).toEqual([503, '1', { says: 'The database does not answer.' }]);

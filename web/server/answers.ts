@@ -1,6 +1,6 @@
 import { MAX_DEPTH, readJson } from '@echo-loom/core';
 import type { z } from 'zod';
-import { strangerProblem } from './hosts';
+import { elsewhereProblem, strangerProblem } from './hosts';
 
 /** Answers of the route handlers, so that every door refuses in the same words. */
 
@@ -145,7 +145,7 @@ const unforeseen = (error: unknown): Response => {
 export const answering =
   <Args extends readonly unknown[]>(handle: (request: Request, ...args: Args) => Promise<Response>) =>
   async (request: Request, ...args: Args): Promise<Response> => {
-    const stranger = strangerProblem(request.method, request.headers);
+    const stranger = strangerProblem(request.method, request.headers) ?? elsewhereProblem(request.headers);
     if (stranger) return problem(403, stranger);
     try {
       return await handle(request, ...args);

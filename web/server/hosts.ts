@@ -22,6 +22,14 @@ const nameOf = (host: string): string | null => {
 /** Methods that only read. */
 const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
+const FROM_ELSEWHERE = 'This is taken only from pages of Echo Loom itself.';
+
+/** Why a request is not answered that a page of another site has sent; null where none has, or none can be told. */
+export const elsewhereProblem = (headers: Headers): string | null => {
+  const site = headers.get('sec-fetch-site');
+  return site === null || site === 'same-origin' || site === 'none' ? null : FROM_ELSEWHERE;
+};
+
 /** Why a request is not answered at all, from its headers; null where nothing speaks against it. */
 export const strangerProblem = (method: string, headers: Headers): string | null => {
   const host = headers.get('host') ?? '';
@@ -30,12 +38,10 @@ export const strangerProblem = (method: string, headers: Headers): string | null
     return 'This address is not one Echo Loom answers to. Use http://127.0.0.1, or add the name to ECHO_LOOM_HOSTS.';
   }
   if (READING.has(method)) return null;
-  const site = headers.get('sec-fetch-site');
-  if (site !== null && site !== 'same-origin' && site !== 'none') {
-    return 'Changes are taken only from pages of Echo Loom itself.';
-  }
+  const elsewhere = elsewhereProblem(headers);
+  if (elsewhere) return elsewhere;
   const origin = headers.get('origin');
   if (origin === null) return null;
   const isOwn = URL.canParse(origin) && new URL(origin).host === new URL(`http://${host}`).host;
-  return isOwn ? null : 'Changes are taken only from pages of Echo Loom itself.';
+  return isOwn ? null : FROM_ELSEWHERE;
 };

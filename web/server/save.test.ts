@@ -19,7 +19,7 @@ import { database } from './database';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { onRigChange } from './events';
 import { createRig, createRigFromText, entriesAfter, findRig, isInLog, openRig, setDeleted } from './rigs';
-import { saveEntries } from './save';
+import { isTooMuch, saveEntries } from './save';
 
 beforeAll(() => makeDatabase('saving'), 30_000);
 afterAll(leaveDatabase);
@@ -153,6 +153,22 @@ describe('many at once', () => {
     expect(Object.keys((await document(id)).places)).toEqual(['here', 'there', 'again']);
   });
 
+  it('follow another instance’s log, and end with the same document as if they had read it', async () => {
+    const id = await createRig(blankRig('Shared'));
+    await save(id, [item('here', addPlace('here'))]);
+    // Another process has a memory of its own.
+    const memory = globalThis as typeof globalThis & { echoLoomSaving?: unknown };
+    const own = memory.echoLoomSaving;
+    memory.echoLoomSaving = undefined;
+    await save(id, [item('there', addPlace('there')), item('name', rename('Both'))]);
+    memory.echoLoomSaving = own;
+    await save(id, [item('again', addPlace('again'))]);
+    const end = await document(id);
+    expect([end.name, Object.keys(end.places)]).toEqual(['Both', ['here', 'there', 'again']]);
+    const replayed = (await entriesAfter(id, 0)).reduce((rig, { command }) => apply(rig, command), blankRig('Shared'));
+    expect(rigToJson(replayed)).toBe(rigToJson(end));
+  });
+
   it('are told that somebody else holds the rig, and may try again', async () => {
     const id = await createRig(blankRig('Held'));
     const holder = new pg.Client({ connectionString: process.env.DATABASE_URL });
@@ -165,6 +181,15 @@ describe('many at once', () => {
     await holder.end();
     expect(taken(await save(id, [item('wait', rename('Wait'))])).refused).toEqual([]);
   }, 15_000);
+});
+
+describe('one request', () => {
+  const batch = (n: number) => item(`batch-${n}`, { type: 'batch', label: 'x', commands: Array.from({ length: 500 }, () => rename('x')) });
+  const asking = (entries: ReturnType<typeof item>[]) => isTooMuch({ version: RIG_VERSION, on: START, entries });
+  it('brings at most 2,000 commands, batches counted by what they hold; one entry alone is always taken', () => {
+    expect([asking([1, 2, 3, 4].map(batch)), asking([1, 2, 3, 4, 5].map(batch)), asking([batch(1)])]).toEqual([false, true, false]);
+    expect(asking(Array.from({ length: 200 }, (_, n) => item(`e-${n}`, rename('x'))))).toBe(false);
+  });
 });
 
 describe('undo and redo', () => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, IconButton, Menu, Portal, Text } from '@chakra-ui/react';
+import { Button, Menu, Portal, Text } from '@chakra-ui/react';
 import { Archive } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -22,13 +22,13 @@ export const Everything = ({ putAway }: Props) => {
     <>
       <Menu.Root>
         <Menu.Trigger asChild>
-          <IconButton variant="ghost" size="sm" aria-label="Everything: save, restore, put away" title="Everything: save, restore, put away">
-            <Archive size={16} />
-          </IconButton>
+          <Button variant="outline" title="Save everything, restore it, put rigs back">
+            <Archive size={16} /> Everything
+          </Button>
         </Menu.Trigger>
         <Portal>
           <Menu.Positioner>
-            <Menu.Content>
+            <Menu.Content borderWidth="1px" borderColor="rule.strong">
               <Menu.Item value="backup" asChild>
                 <a href="/api/backup" download>
                   Save everything as one file

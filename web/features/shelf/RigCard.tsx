@@ -38,7 +38,7 @@ export const RigCard = ({ id, name, verdict, devices, changed, picture, onRename
         <Menu.Trigger asChild><IconButton size="xs" variant="ghost" aria-label={`More for ${name}`}><Ellipsis size={16} /></IconButton></Menu.Trigger>
         <Portal>
           <Menu.Positioner>
-            <Menu.Content>
+            <Menu.Content borderWidth="1px" borderColor="rule.strong">
               <Menu.Item value="rename" onClick={onRename}>Rename</Menu.Item>
               <Menu.Item value="duplicate" onClick={onDuplicate}>Duplicate</Menu.Item>
               {EXPORTS.map(([as, label]) => <Menu.Item key={as} value={as} asChild><a href={`/api/rigs/${id}/export?as=${as}`} download>{label}</a></Menu.Item>)}

@@ -64,7 +64,7 @@ export const Shelf = ({ items, points, currency, currencies, putAway }: Props) =
       <Flex align="center" gap="3" mb="5" wrap="wrap">
         <Heading as="h1" size="xl">Echo Loom</Heading>
         <Text color="ink.soft" display={{ base: 'none', md: 'block' }}>Every picture and sound of the studio, from source to destination, computed.</Text>
-        <Flex ml="auto" gap="2" align="center">
+        <Flex ml="auto" gap="2" align="center" wrap="wrap" justify="end">
           <ThemeButton />
           <NativeSelect.Root size="sm" width="90px">
             <NativeSelect.Field aria-label="Currency of the studio" value={currency} onChange={(event) => act({ does: 'choose currency', currency: event.target.value })}>
