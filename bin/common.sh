@@ -59,5 +59,10 @@ need_build() {
   (cd "$ROOT/web" && node "$ROOT/node_modules/next/dist/bin/next" build >"$LOCAL/build.log" 2>&1) || { tail -40 "$LOCAL/build.log" >&2; fail "The build failed; see $LOCAL/build.log"; }
   echo "$sources" > "$stamp"
 }
-mkdir -p "$LOCAL" 2>/dev/null && [ -w "$LOCAL" ] && [ -w "$ROOT/web" ] \
-  || fail "$ROOT cannot be written to. Echo Loom keeps its packages, build and data there; copy it to a folder of your own and start it from there."
+mkdir -p "$LOCAL" 2>/dev/null || true
+
+# What installs, builds and keeps data needs a checkout that can be written to.
+need_writable() {
+  [ -w "$LOCAL" ] && [ -w "$ROOT/web" ] \
+    || fail "$ROOT cannot be written to. Echo Loom keeps its packages, build and data there; copy it to a folder of your own and start it from there."
+}

@@ -4,7 +4,7 @@ import { rigToJson, type Command, type Rig } from '@echo-loom/core';
 import { Browser, type Server } from '../../web/session/browser-for-tests';
 import { rigEventSchema, saveAnswerSchema, savedEntrySchema, type RigEvent, type SavedEntry } from '../../web/session/protocol';
 import type { Opened } from '../../web/session/log';
-import type { RigSession } from '../../web/session/session';
+import type { RigSession } from '../../web/session/state';
 import { sleep } from '../../e2e/served';
 
 /** A rig's server over HTTP, as a page reaches it. */

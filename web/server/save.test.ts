@@ -13,7 +13,7 @@ import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import { Browser, type Server } from '@/session/browser-for-tests';
 import type { SaveAnswer, Stand } from '@/session/protocol';
-import type { RigSession } from '@/session/session';
+import type { RigSession } from '@/session/state';
 import { isDatabaseAway, isDatabaseBusy } from './answers';
 import { database } from './database';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';

@@ -2,7 +2,8 @@ import { analyse, blankRig, type Rig } from '@echo-loom/core';
 import type { Opened } from './log';
 import { adoptBoxes, keepBox, type Keep } from './outbox';
 import type { SaveAnswer, SavedEntry, SaveRequest, Stand } from './protocol';
-import { openSession, type RigSession } from './session';
+import { openSession } from './session';
+import type { RigSession } from './state';
 
 /** A browser without a screen: its storage, its tabs, and a line to the server that can be cut. */
 

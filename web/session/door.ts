@@ -4,7 +4,7 @@ import { z } from 'zod';
 import type { Opened } from './log';
 import { authorId, keepBox } from './outbox';
 import { revisionSchema, saveAnswerSchema, savedEntrySchema, type SavedEntry } from './protocol';
-import { NotUnderstood, type SessionDoor } from './session';
+import { NotUnderstood, type SessionDoor } from './state';
 
 const KEPT = 'Your edits are kept in this browser and will be saved when it does.';
 const NO_SERVER = `The server does not answer. ${KEPT}`;

@@ -18,8 +18,12 @@ type Message =
   | { readonly says: 'who' }
   | { readonly says: 'heard'; readonly event: RigEvent };
 
+/** Most rigs that the server takes in one stream; tabs that closed without a word may still be counted. */
+const MAX_RIGS = 50;
+
 const streamUrl = (rigIds: Iterable<string>): string =>
   `/api/events?${[...new Set(rigIds)]
+    .slice(-MAX_RIGS)
     .sort()
     .map((id) => `rig=${encodeURIComponent(id)}`)
     .join('&')}`;

@@ -13,7 +13,8 @@ import {
 } from '@echo-loom/core';
 import type { Box } from './outbox';
 import type { SavedEntry, SaveAnswer, SaveRequest, Stand } from './protocol';
-import { NotUnderstood, openSession, type RigSession } from './session';
+import { openSession } from './session';
+import { NotUnderstood, type RigSession } from './state';
 
 /** A server in memory that keeps one rig and its log, as the real one does; it can be stopped, and others can save to it. */
 class Server {

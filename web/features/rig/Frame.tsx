@@ -12,7 +12,7 @@ import { KeysSheet } from '@/features/menu/KeysSheet';
 import { LevelMark } from '@/ui/LevelMark';
 import { Notices } from './Notices';
 import { useRig, useRigSession } from './RigProvider';
-import type { RigState } from '@/session/session';
+import type { RigState } from '@/session/state';
 import { TopLine } from './TopLine';
 import { VIEWS } from './views';
 

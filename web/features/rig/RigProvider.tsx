@@ -7,7 +7,8 @@ import { browserDoor } from '@/session/door';
 import { hearOf } from '@/session/events';
 import type { Opened } from '@/session/log';
 import { adoptBoxes, holdTab, liveTabs } from '@/session/outbox';
-import { openSession, type RigSession, type RigState } from '@/session/session';
+import { openSession } from '@/session/session';
+import type { RigSession, RigState } from '@/session/state';
 
 const SessionContext = createContext<RigSession | null>(null);
 const RigIdContext = createContext('');
@@ -54,7 +55,10 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
     const stopHearing = hearOf(rigId, tabId, opened.hear);
     const catchUp = () => void opened.catchUp();
     const lookAgain = () => {
-      if (document.visibilityState === 'visible') catchUp();
+      if (document.visibilityState !== 'visible') return;
+      catchUp();
+      // Another tab may have crashed meanwhile, with edits in its box.
+      void adopt(rigId, tabId, opened);
     };
     window.addEventListener('online', catchUp);
     document.addEventListener('visibilitychange', lookAgain);

@@ -7,7 +7,7 @@ import { useLoomView } from '@/features/loom/view';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
 import { useRig, useRigSession } from './RigProvider';
-import type { SaveState } from '@/session/session';
+import type { SaveState } from '@/session/state';
 
 const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = { saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', gone: 'Deleted' };
 
