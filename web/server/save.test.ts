@@ -88,6 +88,18 @@ describe('saving', () => {
     expect((await findRig(id))?.revision).toBe(0);
   });
 
+  it('takes an entry that comes twice in one request once', async () => {
+    const id = await createRig(blankRig('Rig'));
+    const answer = taken(await save(id, [item('twice', addPlace('shed')), item('twice', addPlace('shed'))]));
+    expect([answer.says, answer.refused]).toEqual([['Added the place shed.'], []]);
+  });
+
+  it('writes a label with a NUL in it, as a sentence that can be written', async () => {
+    const id = await createRig(blankRig('Rig'));
+    const answer = await save(id, [item('nul', { type: 'batch', label: 'a\0b', commands: [rename('New')] })]);
+    expect(taken(answer).says).toEqual([expect.stringContaining('a\uFFFDb')]);
+  });
+
   it('says that the log is another where the page knows one that is not here', async () => {
     const id = await createRig(blankRig('Rig'));
     await save(id, [item('here', rename('Here'))]);
@@ -130,6 +142,7 @@ describe('saving', () => {
       { id: 'over------', why: 'This would leave the rig inconsistent at places: expected at most 5000 places, found 5001.' },
     ]);
     expect((await document(id)).name).toBe('Full');
+    expect((await entriesAfter(id, 0)).map((entry) => entry.id)).toEqual(['last------', 'name------']);
     expect(Object.keys((await document(id)).places)).toHaveLength(5000);
   }, 30_000);
 });
@@ -141,6 +154,17 @@ describe('many at once', () => {
     expect((await findRig(id))?.revision).toBe(20);
     expect(Object.keys((await document(id)).places)).toHaveLength(20);
     expect(new Set((await entriesAfter(id, 0)).map((entry) => entry.id)).size).toBe(20);
+  });
+
+  it('are each told what they have missed, and no more', async () => {
+    const id = await createRig(blankRig('Rig'));
+    await save(id, [item('first', addPlace('first'))]);
+    const [behind, ahead] = await Promise.all([
+      save(id, [item('behind', addPlace('behind'))]),
+      save(id, [item('ahead', addPlace('ahead'))], { revision: 1, entryId: 'first-----' }),
+    ]);
+    expect(taken(behind).says).toHaveLength(3);
+    expect(taken(ahead).says).toEqual(['Added the place behind.', 'Added the place ahead.']);
   });
 
   it('see what another instance wrote in between', async () => {
