@@ -2,6 +2,7 @@ import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_pr
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test } from '@playwright/test';
+import pg from 'pg';
 import { cluster, freePort, ROOT, sleep } from './served';
 
 /** bin/demo as a person starts and ends it, with a database of its own beside the real demo's. */
@@ -89,9 +90,13 @@ test('a port of somebody else is theirs', async () => {
 });
 
 test('the application’s role is no superuser, and the data has checksums', async () => {
-  const url = cluster('start', NAME);
-  const psql = (statement: string) => execFileSync('psql', [url, '-AtXc', statement], { encoding: 'utf8' }).trim();
-  expect(psql('select rolsuper or rolcreaterole or rolcreatedb or rolreplication or rolbypassrls from pg_roles where rolname = current_user')).toBe('f');
-  expect(psql('show data_checksums')).toBe('on');
+  const client = new pg.Client({ connectionString: cluster('start', NAME) });
+  await client.connect();
+  const { rows } = await client.query(
+    `select rolsuper or rolcreaterole or rolcreatedb or rolreplication or rolbypassrls as may, current_setting('data_checksums') as checksums
+     from pg_roles where rolname = current_user`,
+  );
+  await client.end();
   cluster('stop', NAME);
+  expect(rows).toEqual([{ may: false, checksums: 'on' }]);
 });

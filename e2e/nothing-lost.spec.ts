@@ -1,4 +1,4 @@
-import { expect, saved, test, Application } from './application';
+import { expect, saved, test, type Application } from './application';
 import type { Page } from '@playwright/test';
 
 /** What an edit can lose, and who may come in: each of these failed once. */
