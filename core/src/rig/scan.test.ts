@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { importRig, MAX_FILE_BYTES } from './index';
+import { CATALOGUE } from '../catalogue';
+import { blankRig, importRig, MAX_DEVICES, MAX_FILE_BYTES, rigToJson, type Rig } from './index';
 import { scanJson } from './scan';
 
 const scan = (text: string) => scanJson(text, 100).map(({ path, says }) => `${path.join('.')}: ${says}`);
@@ -81,4 +82,18 @@ describe('a hostile file', () => {
   });
 
   it('may be as large as the largest rig is', () => expect(MAX_FILE_BYTES).toBe(41_943_040));
+});
+
+it('the largest rig there may be goes out and comes in again: 5,000 devices of every class', () => {
+  const devices: Rig['devices'] = {};
+  for (let order = 0; order < MAX_DEVICES; order++) {
+    const model = CATALOGUE[order % CATALOGUE.length];
+    if (!model) throw new Error('the catalogue is empty');
+    const own = { settings: {}, personId: null, placeId: null, sightId: null, price: null, at: null, aim: null, order };
+    devices[`device-${order}`] = { name: model.name, model, ownership: 'owned', ...own };
+  }
+  const bytes = new TextEncoder().encode(rigToJson({ ...blankRig('Largest'), devices }));
+  expect(bytes.length).toBeLessThan(MAX_FILE_BYTES);
+  const read = importRig(bytes);
+  expect(read.ok && Object.keys(read.rig.devices).length).toBe(MAX_DEVICES);
 });
