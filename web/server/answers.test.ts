@@ -55,6 +55,10 @@ describe('a JSON body', () => {
     expect(await statusOf(() => jsonBody(json(new Uint8Array([0x22, 0xff, 0xfe, 0x22])), 100))).toBe(400);
     expect(await statusOf(() => jsonBody(json('{"a":1,"a":2}'), 100))).toBe(400);
   });
+  it('of a file may say that it is bytes, or JSON, and nothing that a form could say', async () => {
+    const of = (type: string) => statusOf(() => fileBody(request('x', { 'content-type': type }), 10));
+    expect([await of('application/octet-stream'), await of('application/json'), await of('text/plain'), await of('multipart/form-data')]).toEqual([200, 200, 415, 415]);
+  });
   it('that is longer than it says is cut off at the limit', async () => {
     const endless = new ReadableStream<Uint8Array>({ pull: (controller) => controller.enqueue(new Uint8Array(64)) });
     const asked = new Request('http://127.0.0.1/', { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: endless, duplex: 'half' } as RequestInit);

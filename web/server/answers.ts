@@ -67,10 +67,10 @@ export const readBody = async (request: Request, limit: number): Promise<Uint8Ar
   return bytes;
 };
 
-/** Refuses a body that does not say it is JSON: a form of another site cannot say so without asking first. */
-export const mustSay = (request: Request, type: string): void => {
-  const [said] = (request.headers.get('content-type') ?? '').split(';');
-  if (said?.trim().toLowerCase() !== type) throw new Refused(problem(415, `Expected ${type}.`));
+/** Refuses a body that does not say what is meant: a form of another site cannot say so without asking first. */
+export const mustSay = (request: Request, ...types: readonly string[]): void => {
+  const [said = ''] = (request.headers.get('content-type') ?? '').split(';');
+  if (!types.includes(said.trim().toLowerCase())) throw new Refused(problem(415, `Expected ${types.join(' or ')}.`));
 };
 
 /**
@@ -93,9 +93,9 @@ export const jsonBody = async (request: Request, limit: number): Promise<unknown
   throw new Refused(problem(400, `The request cannot be read (nested at most ${MAX_DEPTH} deep).`, { problems: read.problems }));
 };
 
-/** The bytes of a file that a page sends. @throws Refused */
+/** The bytes of a file that a page or a script sends. @throws Refused */
 export const fileBody = async (request: Request, limit: number): Promise<Uint8Array<ArrayBuffer>> => {
-  mustSay(request, 'application/octet-stream');
+  mustSay(request, 'application/octet-stream', 'application/json');
   const bytes = await readBody(request, limit);
   if (!bytes) throw new Refused(problem(413, `The file is too large: at most ${limit / 1024 / 1024} MB are read.`));
   return bytes;
