@@ -5,7 +5,7 @@ export { difference, differenceOf, type Difference } from './brief/compare';
 export { costOf, moneyOf, priceOf, type Money } from './brief/money';
 export * from './catalogue';
 export * from './explain';
-export { stagesOf, type DeviceNode, type Graph, type LinkEdge, type PortNode, type Signal, type Stage, type Thread } from './graph';
+export { endName, stagesOf, type DeviceNode, type Graph, type LinkEdge, type PortNode, type Signal, type Stage, type Thread } from './graph';
 export { driveLoads, uplinkOf, type DriveLoad, type Uplink } from './computer/lines';
 export { workloads, type Workload } from './computer/work';
 export type { UsbLinkBranch } from './computer';

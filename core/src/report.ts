@@ -25,7 +25,7 @@ export interface Report {
     readonly code: string; readonly level: string; readonly area: string; readonly title: string; readonly says: string;
     readonly about: { readonly deviceId?: string; readonly portId?: string; readonly linkId?: string };
     readonly houseRule?: string; readonly sums: readonly Sum[];
-    readonly fixes: readonly { readonly label: string; readonly command: Command; readonly predicts: PredictionReport }[];
+    readonly fixes: readonly { readonly label: string; readonly command: Command; readonly predicts: PredictionReport | null }[];
   }[];
   readonly coverage: readonly { readonly id: string; readonly need: string; readonly subject: string; readonly verdict: string; readonly says: string; readonly thread: string | null }[];
   readonly money: Money;
@@ -88,8 +88,11 @@ const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
   };
 };
 
-/** The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their converters, threads stage by stage. */
-export const report = (analysis: Analysis): Report => ({
+/**
+ * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their converters, threads stage by stage.
+ * @param predictions whether every fix is tried; without, `predicts` is null
+ */
+export const report = (analysis: Analysis, { predictions = true } = {}): Report => ({
   rig: analysis.rig.name,
   verdict: { ...analysis.verdict, says: verdictText(analysis.verdict) },
   findings: analysis.findings.map((finding) => {
@@ -98,6 +101,7 @@ export const report = (analysis: Analysis): Report => ({
       code: finding.code, level: finding.level, area: finding.area, title: finding.title, says: finding.says, about: { deviceId, portId, linkId }, houseRule: finding.houseRule,
       sums: sumsOf(analysis, finding),
       fixes: fixesOf(analysis, finding).map((fix) => {
+        if (!predictions) return { label: fix.label, command: fix.command, predicts: null };
         const { verdict, cures, effects, brings } = predict(analysis, finding, fix);
         return { label: fix.label, command: fix.command, predicts: { verdict, cures, effects, brings: brings.map((other) => `${other.level} ${other.code}`) } };
       }),

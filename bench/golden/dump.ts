@@ -1,0 +1,58 @@
+import { analyse, coverage, endName, findingKey, fixesOf, importRig, report, rigToJson, sumsOf, type Analysis, type Rig } from '@echo-loom/core';
+import { harbourHall } from '../../demo/harbour-hall';
+import { nightTide, secondFiring } from '../../demo/rigs';
+import { randomRig } from './rigs';
+
+/** What the engine says of rigs, as text to be compared. Bundled once with each version of core. */
+
+/** The demo's rigs and so many random ones, as files. */
+export const rigFiles = (random: number): [name: string, json: string][] => {
+  const demos = [nightTide(), secondFiring(), harbourHall()];
+  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [`random ${seed}`, rigToJson(randomRig(seed, demos))]);
+  return [...demos.map((rig): [string, string] => [rig.name, rigToJson(rig)]), ...scattered];
+};
+
+const read = (json: string): Rig => {
+  const imported = importRig(new TextEncoder().encode(json));
+  if (!imported.ok) throw new Error(imported.problems.map(({ path, says }) => `${path}: ${says}`).join('; '));
+  return imported.rig;
+};
+
+/** Keys of objects in the order of the alphabet, so that only what is said counts and not how it was put together. */
+const canonical = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(canonical);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, part]) => part !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, part]) => [key, canonical(part)]),
+  );
+};
+
+const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown => ({
+  stages: traced.stages.map((stage) => ({
+    at: endName(stage.at),
+    signal: stage.signal,
+    by: stage.via.by === 'link' ? stage.via.link.id : stage.via.by === 'route' ? stage.via.route.id : 'source',
+    picture: picture[stage.index],
+    sound: sound[stage.index],
+    delay: delay[stage.index],
+  })),
+  lost: traced.lost.map(({ signal, source }) => `${signal} ${endName(source)}`),
+  cut: [...traced.cut].map(endName),
+  controllers: usb.controllers.map(({ deviceId, controller, loadMBps, limitMBps, gbps }) => ({ deviceId, controller, loadMBps, limitMBps, gbps })),
+});
+
+/** Everything that is said of a rig, line by line. What a finding is about and its key take a new form and stand apart. */
+export const dump = (json: string): { readonly says: string; readonly keys: string } => {
+  const analysis = analyse(read(json));
+  const findings = analysis.findings.map((finding) => {
+    const { about: _about, ...says } = finding;
+    return { ...says, sums: sumsOf(analysis, finding), fixes: fixesOf(analysis, finding) };
+  });
+  const { findings: _found, ...rest } = report(analysis, { predictions: false });
+  const lines = coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({ id, need, subject: subject.name, verdict, says, thread: thread?.id ?? null }));
+  const said = canonical({ figures: figuresOf(analysis), findings, coverage: lines, report: rest });
+  return { says: JSON.stringify(said, null, 1), keys: JSON.stringify(analysis.findings.map(findingKey)) };
+};
