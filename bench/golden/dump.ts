@@ -1,21 +1,16 @@
-import { analyse, coverage, endName, findingKey, fixesOf, importRig, report, rigToJson, sumsOf, type Analysis, type Rig } from '@echo-loom/core';
+import { analyse, coverage, endName, findingKey, fixesOf, importRig, report, rigToJson, sumsOf, type Analysis } from '@echo-loom/core';
 import { harbourHall } from '../../demo/harbour-hall';
 import { nightTide, secondFiring } from '../../demo/rigs';
-import { randomRig } from './rigs';
+import { builtRigs, randomRig } from './rigs';
 
 /** What the engine says of rigs, as text to be compared. Bundled once with each version of core. */
 
 /** The demo's rigs and so many random ones, as files. */
 export const rigFiles = (random: number): [name: string, json: string][] => {
   const demos = [nightTide(), secondFiring(), harbourHall()];
-  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [`random ${seed}`, rigToJson(randomRig(seed, demos))]);
+  const starts = [...demos, ...builtRigs()];
+  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [`random ${seed}`, rigToJson(randomRig(seed, starts))]);
   return [...demos.map((rig): [string, string] => [rig.name, rigToJson(rig)]), ...scattered];
-};
-
-const read = (json: string): Rig => {
-  const imported = importRig(new TextEncoder().encode(json));
-  if (!imported.ok) throw new Error(imported.problems.map(({ path, says }) => `${path}: ${says}`).join('; '));
-  return imported.rig;
 };
 
 /** Keys of objects in the order of the alphabet, so that only what is said counts and not how it was put together. */
@@ -46,13 +41,13 @@ const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown =>
 
 /** Everything that is said of a rig, line by line. What a finding is about and its key take a new form and stand apart. */
 export const dump = (json: string): { readonly says: string; readonly keys: string } => {
-  const analysis = analyse(read(json));
+  const imported = importRig(new TextEncoder().encode(json));
+  if (!imported.ok) return { says: JSON.stringify({ unreadable: imported.problems }), keys: '[]' };
+  const analysis = analyse(imported.rig);
   const findings = analysis.findings.map((finding) => {
-    const { about: _about, ...says } = finding;
-    return { ...says, sums: sumsOf(analysis, finding), fixes: fixesOf(analysis, finding) };
+    return { ...finding, about: undefined, sums: sumsOf(analysis, finding), fixes: fixesOf(analysis, finding) };
   });
-  const { findings: _found, ...rest } = report(analysis, { predictions: false });
   const lines = coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({ id, need, subject: subject.name, verdict, says, thread: thread?.id ?? null }));
-  const said = canonical({ figures: figuresOf(analysis), findings, coverage: lines, report: rest });
+  const said = canonical({ figures: figuresOf(analysis), findings, coverage: lines, report: { ...report(analysis, { predictions: false }), findings: undefined } });
   return { says: JSON.stringify(said, null, 1), keys: JSON.stringify(analysis.findings.map(findingKey)) };
 };

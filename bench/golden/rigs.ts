@@ -172,10 +172,13 @@ const edited = (rig: Rig, chance: Chance): Rig => {
 
 const EDITS_A_RIG = 40;
 
-/** A rig begun as one of the demo's or of the starting points and then edited at random. The same for the same seed. */
-export const randomRig = (seed: number, demos: readonly Rig[]): Rig => {
+/** Rigs to begin from, made by the builder. */
+export const builtRigs = (): Rig[] =>
+  STARTING_POINTS.map(({ name, answers }) => build(answers(name))).flatMap((built) => (built.ok ? [built.rig] : []));
+
+/** One of the rigs given, edited at random. The same for the same seed. */
+export const randomRig = (seed: number, starts: readonly Rig[]): Rig => {
   const chance = seeded(seed);
-  const starts = [...demos, ...STARTING_POINTS.map(({ name, answers }) => build(answers(name))).flatMap((built) => (built.ok ? [built.rig] : []))];
   let rig = starts[seed % starts.length] as Rig;
   for (let edits = chance.integer(1, EDITS_A_RIG); edits > 0; edits--) rig = edited(rig, chance);
   return rig;
