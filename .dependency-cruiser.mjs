@@ -1,15 +1,69 @@
 /** The arrow goes one way: app → features → session, ui, and app → server; all may call core by its door; core calls nobody. */
 export default {
   forbidden: [
-    { name: 'core-calls-nobody', severity: 'error', from: { path: '^core/src' }, to: { path: '^(web|cli|bench|demo|e2e)/' } },
-    { name: 'core-by-its-door', severity: 'error', from: { path: '^(web|cli|bench|demo|e2e)/' }, to: { path: '^core/src/(?!index\\.ts$)' } },
-    { name: 'ui-is-below-features', severity: 'error', from: { path: '^web/ui' }, to: { path: '^web/(features|app|server)/' } },
-    { name: 'features-below-app', severity: 'error', from: { path: '^web/features', pathNot: '\\.test\\.ts$' }, to: { path: '^web/app' } },
-    { name: 'server-stays-on-the-server', severity: 'error', from: { path: '^web/(features|ui)', pathNot: '\\.test\\.ts$' }, to: { path: '^web/server' } },
-    { name: 'server-is-below-app', severity: 'error', from: { path: '^web/server', pathNot: '\\.test\\.ts$' }, to: { path: '^web/(app|ui|features|session/(?!protocol\\.ts$))' } },
-    { name: 'session-calls-nobody', severity: 'error', from: { path: '^web/session' }, to: { path: '^web/(app|features|ui|server)/' } },
-    { name: 'ui-knows-no-session', severity: 'error', from: { path: '^web/ui' }, to: { path: '^web/session' } },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'core-calls-nobody',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { path: '^(web|cli|bench|demo|e2e)/' },
+    },
+    {
+      name: 'core-by-its-door',
+      severity: 'error',
+      from: { path: '^(web|cli|bench|demo|e2e)/' },
+      to: { path: '^core/src/(?!index\\.ts$)' },
+    },
+    {
+      name: 'ui-is-below-features',
+      severity: 'error',
+      from: { path: '^web/ui' },
+      to: { path: '^web/(features|app|server)/' },
+    },
+    {
+      name: 'features-below-app',
+      severity: 'error',
+      from: { path: '^web/features', pathNot: '\\.test\\.ts$' },
+      to: { path: '^web/app' },
+    },
+    {
+      name: 'server-stays-on-the-server',
+      severity: 'error',
+      from: { path: '^web/(features|ui)', pathNot: '\\.test\\.ts$' },
+      to: { path: '^web/server' },
+    },
+    {
+      name: 'server-is-below-app',
+      severity: 'error',
+      from: { path: '^web/server', pathNot: '\\.test\\.ts$' },
+      to: { path: '^web/(app|ui|features|session/(?!protocol\\.ts$))' },
+    },
+    {
+      name: 'session-calls-nobody',
+      severity: 'error',
+      from: { path: '^web/session' },
+      to: { path: '^web/(app|features|ui|server)/' },
+    },
+    {
+      name: 'ui-knows-no-session',
+      severity: 'error',
+      from: { path: '^web/ui' },
+      to: { path: '^web/session' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, exclude: { path: '(^|/)\\.next/|\\.css$' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.arrows.json' }, enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)\\.next/|\\.css$' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.arrows.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
 };

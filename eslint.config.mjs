@@ -2,10 +2,25 @@ import js from '@eslint/js';
 import next from 'eslint-config-next/core-web-vitals';
 import ts from 'typescript-eslint';
 
-const forWeb = (entries) => entries.map((entry) => ({ ...entry, files: ['web/**/*.{ts,tsx}'], settings: { ...entry.settings, next: { rootDir: 'web' }, react: { version: '19' } } }));
+const forWeb = (entries) =>
+  entries.map((entry) => ({
+    ...entry,
+    files: ['web/**/*.{ts,tsx}'],
+    settings: { ...entry.settings, next: { rootDir: 'web' }, react: { version: '19' } },
+  }));
 
 export default ts.config(
-  { ignores: ['**/node_modules/', '**/.next/', '.local/', '**/next-env.d.ts', 'web/server/migrations/', 'test-results/', 'playwright-report/'] },
+  {
+    ignores: [
+      '**/node_modules/',
+      '**/.next/',
+      '.local/',
+      '**/next-env.d.ts',
+      'web/server/migrations/',
+      'test-results/',
+      'playwright-report/',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...forWeb(next.filter((entry) => !entry.ignores || entry.rules)),
@@ -16,7 +31,7 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
-      'eqeqeq': 'error',
+      eqeqeq: 'error',
       'no-console': ['error', { allow: ['error'] }],
     },
   },
@@ -25,11 +40,43 @@ export default ts.config(
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/src/rules/demo-for-cases.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['react', 'react-dom', 'next', 'next/*', '@chakra-ui/*', 'drizzle-orm', 'postgres', 'node:*', 'fs', 'path', '@/*', '**/web/**'], message: 'core has no interface, no network, no files and no database.' }] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: [
+                'react',
+                'react-dom',
+                'next',
+                'next/*',
+                '@chakra-ui/*',
+                'drizzle-orm',
+                'postgres',
+                'node:*',
+                'fs',
+                'path',
+                '@/*',
+                '**/web/**',
+              ],
+              message: 'core has no interface, no network, no files and no database.',
+            },
+          ],
+        },
+      ],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'core has no randomness.' }, { object: 'Date', property: 'now', message: 'core has no clock.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core has no randomness.' },
+        { object: 'Date', property: 'now', message: 'core has no clock.' },
+      ],
     },
   },
-  { files: ['web/front.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly' } } },
+  {
+    files: ['web/front.mjs'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly' },
+    },
+  },
   { files: ['cli/**', 'bench/**', 'demo/**', 'e2e/**'], rules: { 'no-console': 'off' } },
 );

@@ -5,7 +5,22 @@ export default {
   roots: ['<rootDir>/core/src', '<rootDir>/web', '<rootDir>/cli', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],
-  transform: { '^.+\\.[mc]?[jt]sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }] },
+  transform: {
+    '^.+\\.[mc]?[jt]sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
   transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
-  moduleNameMapper: { '^@echo-loom/core$': '<rootDir>/core/src/index.ts', '^@/(.*)$': '<rootDir>/web/$1' },
+  moduleNameMapper: {
+    '^@echo-loom/core$': '<rootDir>/core/src/index.ts',
+    '^@/(.*)$': '<rootDir>/web/$1',
+  },
 };

@@ -9,7 +9,8 @@ import { build } from 'esbuild';
 const ROOT = process.cwd();
 const LOCAL = path.join(ROOT, '.local', 'commits');
 
-const git = (...words: string[]): string => execFileSync('git', words, { cwd: ROOT, encoding: 'utf8' }).trim();
+const git = (...words: string[]): string =>
+  execFileSync('git', words, { cwd: ROOT, encoding: 'utf8' }).trim();
 
 /** Core as it stood at a commit, unpacked once. @returns its folder */
 const unpacked = (commit: string): string => {
@@ -18,7 +19,9 @@ const unpacked = (commit: string): string => {
   if (existsSync(path.join(folder, 'core/src/index.ts'))) return folder;
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
-  execFileSync('tar', ['-x', '-C', folder], { input: execFileSync('git', ['archive', sha, 'core'], { cwd: ROOT, maxBuffer: 1 << 28 }) });
+  execFileSync('tar', ['-x', '-C', folder], {
+    input: execFileSync('git', ['archive', sha, 'core'], { cwd: ROOT, maxBuffer: 1 << 28 }),
+  });
   return folder;
 };
 
@@ -29,7 +32,10 @@ const unpacked = (commit: string): string => {
  */
 export const withCore = async <Module>(entry: string, commit: string | null): Promise<Module> => {
   const core = path.join(commit === null ? ROOT : unpacked(commit), 'core/src/index.ts');
-  const outfile = path.join(LOCAL, `${path.basename(entry, '.ts')}-${commit === null ? 'tree' : git('rev-parse', '--short', commit)}.mjs`);
+  const outfile = path.join(
+    LOCAL,
+    `${path.basename(entry, '.ts')}-${commit === null ? 'tree' : git('rev-parse', '--short', commit)}.mjs`,
+  );
   await build({
     entryPoints: [path.join(ROOT, entry)],
     bundle: true,

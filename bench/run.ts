@@ -6,7 +6,8 @@ import { benchRig, denseRig } from './rigs';
 
 /** Prints how fast the engine is, beside what this machine makes of a plain loop. `npm run bench`; with TEST_DATABASE_URL also in the browser. */
 
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 
 const clock = (work: () => void): number => {
   const start = performance.now();
@@ -26,8 +27,14 @@ const ORDINARY_LOOP_MS = 2.4;
 
 /** The rig after one more edit: what a person waits for is the analysis after an edit, never of the very same rig again. */
 const edited = (rig: Rig, n: number): Rig => {
-  const deviceId = Object.keys(rig.devices).find((id) => rig.devices[id]?.model.controls['distance']) ?? '';
-  return apply(rig, { type: 'setControl', deviceId, control: 'distance', value: n % 2 ? 0.1 : 0.12 });
+  const deviceId =
+    Object.keys(rig.devices).find((id) => rig.devices[id]?.model.controls['distance']) ?? '';
+  return apply(rig, {
+    type: 'setControl',
+    deviceId,
+    control: 'distance',
+    value: n % 2 ? 0.1 : 0.12,
+  });
 };
 
 /** Rounds before counting: until the functions are compiled. */
@@ -52,15 +59,24 @@ const timeAnalysis = (rig: Rig, rounds: number): Timing => {
     works.push(work);
     loops.push(loop);
   }
-  return { ms: median(works), quietMs: [...works].sort((a, b) => a - b)[Math.floor(works.length / 10)] ?? NaN, loopMs: median(loops) };
+  return {
+    ms: median(works),
+    quietMs: [...works].sort((a, b) => a - b)[Math.floor(works.length / 10)] ?? NaN,
+    loopMs: median(loops),
+  };
 };
 
 const line = (name: string, rig: Rig, targetMs: number | null, rounds: number): Timing => {
   const timing = timeAnalysis(rig, rounds);
   const { traced } = analyse(rig);
   const ordinaryMs = (timing.ms / timing.loopMs) * ORDINARY_LOOP_MS;
-  const verdict = targetMs === null ? '' : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; on this machine ${timing.ms <= targetMs ? 'met' : timing.quietMs <= targetMs ? 'met only while it is quiet' : 'not met'}`;
-  console.log(`${name}: ${Object.keys(rig.devices).length} devices, ${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ${timing.quietMs.toFixed(2)} ms in the fastest tenth, ${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ms${verdict}`);
+  const verdict =
+    targetMs === null
+      ? ''
+      : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; on this machine ${timing.ms <= targetMs ? 'met' : timing.quietMs <= targetMs ? 'met only while it is quiet' : 'not met'}`;
+  console.log(
+    `${name}: ${Object.keys(rig.devices).length} devices, ${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ${timing.quietMs.toFixed(2)} ms in the fastest tenth, ${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ms${verdict}`,
+  );
   return timing;
 };
 
@@ -72,11 +88,41 @@ console.log('growth, against 100 devices, in yardsticks:');
 const hundred = line('  100', benchRig(100), null, 81);
 for (const devices of [200, 500, 1000, 2000]) {
   const timing = line(`  ${devices}`, benchRig(devices), null, 25);
-  console.log(`    ${devices / 100} times the devices take ${(timing.ms / timing.loopMs / (hundred.ms / hundred.loopMs)).toFixed(1)} times as long`);
+  console.log(
+    `    ${devices / 100} times the devices take ${(timing.ms / timing.loopMs / (hundred.ms / hundred.loopMs)).toFixed(1)} times as long`,
+  );
 }
 if (process.env['TEST_DATABASE_URL']) {
   const { loopMs } = timeAnalysis(benchRig(50), 15);
-  await editToReading('loom', denseRig(), { path: '', open: '[data-item="device:mic-1-0"]', field: 'Distance from the mouth', reading: '[data-item="link:mic-1-0-out-to-desk-0"]' }, loopMs);
-  await editToReading('gain ladder of one of 24 microphones', harbourHall(), { path: '/gain', open: null, field: 'Stage box A, Gain 1', reading: '[data-rung="Stage box A, Network"]' }, loopMs);
-  await editToReading('24 microphones in their room', harbourHall(), { path: '/sound', open: null, field: 'From the mouth', reading: '[data-line="chair-mic"]' }, loopMs);
-} else console.log('edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first');
+  await editToReading(
+    'loom',
+    denseRig(),
+    {
+      path: '',
+      open: '[data-item="device:mic-1-0"]',
+      field: 'Distance from the mouth',
+      reading: '[data-item="link:mic-1-0-out-to-desk-0"]',
+    },
+    loopMs,
+  );
+  await editToReading(
+    'gain ladder of one of 24 microphones',
+    harbourHall(),
+    {
+      path: '/gain',
+      open: null,
+      field: 'Stage box A, Gain 1',
+      reading: '[data-rung="Stage box A, Network"]',
+    },
+    loopMs,
+  );
+  await editToReading(
+    '24 microphones in their room',
+    harbourHall(),
+    { path: '/sound', open: null, field: 'From the mouth', reading: '[data-line="chair-mic"]' },
+    loopMs,
+  );
+} else
+  console.log(
+    'edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first',
+  );

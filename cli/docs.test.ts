@@ -8,6 +8,11 @@ const file = (name: string): string => readFileSync(path.join(__dirname, '..', n
 
 describe('what is written from the code', () => {
   it('the rule reference is up to date', () => expect(file('docs/rules.md')).toBe(ruleReference()));
-  it('the JSON Schema is up to date', () => expect(JSON.parse(file('docs/rig.schema.json'))).toEqual(JSON.parse(JSON.stringify(rigJsonSchema()))));
-  it.each(Object.entries(DEMO_RIGS))('demo/%s.rig.json is up to date', (name, make) => expect(file(`demo/${name}.rig.json`)).toBe(rigToJson(make())));
+  it('the JSON Schema is up to date', () =>
+    expect(JSON.parse(file('docs/rig.schema.json'))).toEqual(
+      JSON.parse(JSON.stringify(rigJsonSchema())),
+    ));
+  it.each(Object.entries(DEMO_RIGS))('demo/%s.rig.json is up to date', (name, make) =>
+    expect(file(`demo/${name}.rig.json`)).toBe(rigToJson(make())),
+  );
 });

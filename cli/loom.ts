@@ -1,7 +1,22 @@
 import { createWriteStream, existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { analyse, fixesOf, importRig, patchSheetCsv, report, rigJsonSchema, rigToDot, rigToJson, sumsOf, sumText, threadText, verdictText, type Analysis, type Rig } from '@echo-loom/core';
+import {
+  analyse,
+  fixesOf,
+  importRig,
+  patchSheetCsv,
+  report,
+  rigJsonSchema,
+  rigToDot,
+  rigToJson,
+  sumsOf,
+  sumText,
+  threadText,
+  verdictText,
+  type Analysis,
+  type Rig,
+} from '@echo-loom/core';
 
 /** The engine on the command line, and the database as a whole. Exit 0: no stops; 1: stops; 2: a bad file or a bad call. */
 
@@ -26,19 +41,32 @@ const readFile = (file: string): Rig => {
     return refuse(`${file}: ${error instanceof Error ? error.message : 'cannot be read'}`);
   }
   const imported = importRig(bytes);
-  return imported.ok ? imported.rig : refuse(imported.problems.map(({ path, says }) => `${file}: ${path}: ${says}`).join('\n'));
+  return imported.ok
+    ? imported.rig
+    : refuse(imported.problems.map(({ path, says }) => `${file}: ${path}: ${says}`).join('\n'));
 };
 
 const forPeople = (analysis: Analysis): string => {
   const findings = analysis.findings.flatMap((finding) => [
     `${MARKS[finding.level]}  ${finding.title}  (${finding.code})`,
     `      ${finding.says}`,
-    ...sumsOf(analysis, finding).flatMap((sum) => [`      ${sumText(sum)}`, ...(sum.note ? [`        ${sum.note}`] : [])]),
+    ...sumsOf(analysis, finding).flatMap((sum) => [
+      `      ${sumText(sum)}`,
+      ...(sum.note ? [`        ${sum.note}`] : []),
+    ]),
     ...fixesOf(analysis, finding).map((fix) => `      Fix: ${fix.label}`),
     '',
   ]);
-  const threads = analysis.traced.threads.map((thread) => `  ${thread.signal}: ${threadText(analysis, thread)}`);
-  return [`${analysis.rig.name}: ${verdictText(analysis.verdict)}`, '', ...findings, `Threads (${threads.length})`, ...threads].join('\n');
+  const threads = analysis.traced.threads.map(
+    (thread) => `  ${thread.signal}: ${threadText(analysis, thread)}`,
+  );
+  return [
+    `${analysis.rig.name}: ${verdictText(analysis.verdict)}`,
+    '',
+    ...findings,
+    `Threads (${threads.length})`,
+    ...threads,
+  ].join('\n');
 };
 
 /** Writes all of a text, however long, before the program ends. */
@@ -65,7 +93,10 @@ const bringBack = async (source: string): Promise<void> => {
   if (!existsSync(source)) refuse(`${source} is not there.`);
   try {
     const { restoreBackup } = await import('../web/server/backup/restore');
-    const { rows } = await restoreBackup(source, path.join(import.meta.dirname, '../web/server/migrations'));
+    const { rows } = await restoreBackup(
+      source,
+      path.join(import.meta.dirname, '../web/server/migrations'),
+    );
     const counts = Object.entries(rows).map(([table, count]) => `${count} ${table}`);
     print(`Everything is as in ${source}: ${counts.join(', ')}.`, 0);
   } catch (error) {
@@ -87,18 +118,30 @@ if (command === 'schema') {
 } else if (command === 'analyse' && file) {
   only(['--json']);
   const analysis = analyse(readFile(file));
-  print(flags.includes('--json') ? JSON.stringify(report(analysis), null, 2) : forPeople(analysis), analysis.verdict.stops > 0 ? 1 : 0);
+  print(
+    flags.includes('--json') ? JSON.stringify(report(analysis), null, 2) : forPeople(analysis),
+    analysis.verdict.stops > 0 ? 1 : 0,
+  );
 } else if (command === 'export' && file && flags.length === 1) {
   only(['--csv', '--dot', '--json']);
   const rig = readFile(file);
-  print(flags[0] === '--csv' ? patchSheetCsv(rig) : flags[0] === '--dot' ? rigToDot(rig) : rigToJson(rig), 0);
+  print(
+    flags[0] === '--csv'
+      ? patchSheetCsv(rig)
+      : flags[0] === '--dot'
+        ? rigToDot(rig)
+        : rigToJson(rig),
+    0,
+  );
 } else if (command === 'backup' && file) {
   only([]);
   await keep(file);
 } else if (command === 'restore' && file) {
   only(['--replace']);
   if (!flags.includes('--replace')) {
-    refuse('Restoring replaces everything that is in the database. Make a backup of it first, then add --replace.');
+    refuse(
+      'Restoring replaces everything that is in the database. Make a backup of it first, then add --replace.',
+    );
   }
   await bringBack(file);
 } else refuse(USAGE);

@@ -1,6 +1,12 @@
 import { RULES, type Area } from '@echo-loom/core';
 
-const AREAS: Readonly<Record<Area, string>> = { brief: 'Brief and house rules', signal: 'Signal', sound: 'Sound', picture: 'Picture', computer: 'Computer and USB' };
+const AREAS: Readonly<Record<Area, string>> = {
+  brief: 'Brief and house rules',
+  signal: 'Signal',
+  sound: 'Sound',
+  picture: 'Picture',
+  computer: 'Computer and USB',
+};
 
 /** The rule reference as Markdown, from the rules themselves. */
 export const ruleReference = (): string =>
@@ -9,8 +15,18 @@ export const ruleReference = (): string =>
     '',
     `${RULES.length} rules. This page is written from the rules by \`npm run rules\`; a test fails when it is out of date.`,
     ...Object.entries(AREAS).flatMap(([area, heading]) => [
-      '', `## ${heading}`,
-      ...RULES.filter((rule) => rule.area === area).flatMap((rule) => ['', `### ${rule.code}`, '', rule.looksFor, '', `- **Why:** ${rule.why}`, `- **What to do:** ${rule.remedy}${rule.fixes ? ' Offered as a fix.' : ''}`, `- **Source:** ${rule.source}`]),
+      '',
+      `## ${heading}`,
+      ...RULES.filter((rule) => rule.area === area).flatMap((rule) => [
+        '',
+        `### ${rule.code}`,
+        '',
+        rule.looksFor,
+        '',
+        `- **Why:** ${rule.why}`,
+        `- **What to do:** ${rule.remedy}${rule.fixes ? ' Offered as a fix.' : ''}`,
+        `- **Source:** ${rule.source}`,
+      ]),
     ]),
     '',
   ].join('\n');

@@ -4,22 +4,76 @@ import { harbourHall } from './harbour-hall';
 /** Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the interface is a modest one. */
 export const nightTide = (): Rig =>
   new RigDraft('Night Tide')
-    .do({ type: 'writeNotes', notes: 'Two voices read one story a night. Everything is packed away after each session. The phone films the reading for the clips.' })
+    .do({
+      type: 'writeNotes',
+      notes:
+        'Two voices read one story a night. Everything is packed away after each session. The phone films the reading for the clips.',
+    })
     .place('table', 'Kitchen table')
     .person('host', 'Host', { shot: 'two-shot', at: { xM: 1, yM: 1.5, facingDeg: 90 } })
-    .person('reader', 'Second reader', { speechDbSpl: 60, shot: 'two-shot', wearsGlasses: true, at: { xM: 2.2, yM: 1.5, facingDeg: 270 } })
+    .person('reader', 'Second reader', {
+      speechDbSpl: 60,
+      shot: 'two-shot',
+      wearsGlasses: true,
+      at: { xM: 2.2, yM: 1.5, facingDeg: 270 },
+    })
     .do({ type: 'setRoom', room: { volumeM3: 35, rt60S: 0.5, noiseDba: 34 } })
-    .do({ type: 'addNoise', noiseId: 'fridge', noise: { name: 'Fridge', dbaAt1m: 38, at: { xM: 3.6, yM: 3 }, runs: true } })
-    .do({ type: 'writeBrief', brief: { form: 'recorded', cut: 'long form and clips', lengthMin: 40, showsPerMonth: 8, switchedBy: 'nobody', budget: 300, setUpMin: 15, room: 'shared' } })
+    .do({
+      type: 'addNoise',
+      noiseId: 'fridge',
+      noise: { name: 'Fridge', dbaAt1m: 38, at: { xM: 3.6, yM: 3 }, runs: true },
+    })
+    .do({
+      type: 'writeBrief',
+      brief: {
+        form: 'recorded',
+        cut: 'long form and clips',
+        lengthMin: 40,
+        showsPerMonth: 8,
+        switchedBy: 'nobody',
+        budget: 300,
+        setUpMin: 15,
+        room: 'shared',
+      },
+    })
     .do({ type: 'setHouseRules', rules: { spareInputs: 'exact' } })
-    .do({ type: 'addSight', sightId: 'reading', sight: { name: 'The reading', what: 'people together', shot: 'two-shot', people: ['host', 'reader'] } })
-    .do({ type: 'addDeliverable', deliverableId: 'episode', deliverable: { ...USUAL_DELIVERABLES['programme recording'], name: 'Episode' } })
-    .do({ type: 'addDeliverable', deliverableId: 'tracks', deliverable: USUAL_DELIVERABLES['voice tracks'] })
-    .do({ type: 'addDeliverable', deliverableId: 'clips', deliverable: USUAL_DELIVERABLES['vertical clips'] })
+    .do({
+      type: 'addSight',
+      sightId: 'reading',
+      sight: {
+        name: 'The reading',
+        what: 'people together',
+        shot: 'two-shot',
+        people: ['host', 'reader'],
+      },
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'episode',
+      deliverable: { ...USUAL_DELIVERABLES['programme recording'], name: 'Episode' },
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'tracks',
+      deliverable: USUAL_DELIVERABLES['voice tracks'],
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'clips',
+      deliverable: USUAL_DELIVERABLES['vertical clips'],
+    })
     .device('host-mic', 'mic-dynamic-quiet', { name: 'Host mic', person: 'host', place: 'table' })
-    .device('reader-mic', 'mic-dynamic-quiet', { name: 'Reader mic', person: 'reader', place: 'table', settings: { distance: 0.06 } })
+    .device('reader-mic', 'mic-dynamic-quiet', {
+      name: 'Reader mic',
+      person: 'reader',
+      place: 'table',
+      settings: { distance: 0.06 },
+    })
     .device('phone', 'phone-camera', { name: 'Phone', place: 'table', sight: 'reading' })
-    .device('interface', 'interface-2', { name: 'Interface', settings: { 'gain-1': 54, 'gain-2': 48 } })
+    .device('interface', 'interface-2', {
+      name: 'Interface',
+      settings: { 'gain-1': 54, 'gain-2': 48 },
+    })
     .device('computer', 'computer-laptop', { name: 'Laptop' })
     .device('host-phones', 'headphones-closed', { name: 'Host headphones', person: 'host' })
     .device('tracks', 'recording-tracks', { name: 'Track files' })
@@ -33,7 +87,15 @@ export const nightTide = (): Rig =>
     .link('computer.tracks', 'tracks.in')
     .link('computer.programme', 'programme.in')
     .link('computer.pictures', 'pictures.in')
-    .shot('phone', { sightId: 'reading', wanted: 'two-shot', distanceM: 1.5, furthestM: 1.8, backgroundM: 1, lightLux: 180, seatSpacingM: 0.8 })
+    .shot('phone', {
+      sightId: 'reading',
+      wanted: 'two-shot',
+      distanceM: 1.5,
+      furthestM: 1.8,
+      backgroundM: 1,
+      lightLux: 180,
+      seatSpacingM: 0.8,
+    })
     .do({ type: 'setOwnership', deviceId: 'phone', ownership: 'owned', price: null })
     .do({ type: 'setOwnership', deviceId: 'computer', ownership: 'owned', price: null })
     .do({ type: 'setOwnership', deviceId: 'interface', ownership: 'second-hand', price: 90 })
@@ -44,44 +106,174 @@ export const nightTide = (): Rig =>
 /** Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel and a historian far away. */
 export const secondFiring = (): Rig =>
   new RigDraft('Second Firing')
-    .do({ type: 'writeNotes', notes: 'Live every week from the boat shed. The kiln fan cannot be switched off during a firing. The overhead over the wheel hangs from the beam with a second fixing; have it checked by someone competent before the show.' })
+    .do({
+      type: 'writeNotes',
+      notes:
+        'Live every week from the boat shed. The kiln fan cannot be switched off during a firing. The overhead over the wheel hangs from the beam with a second fixing; have it checked by someone competent before the show.',
+    })
     .place('bench', 'Glazing bench')
     .place('wheel', 'Wheel')
     .place('rack', 'Rack')
     .person('host', 'Host', { speechDbSpl: 64, at: { xM: 1, yM: 1.5, facingDeg: 20 } })
     .person('cohost', 'Co-host', { at: { xM: 2.4, yM: 1.5, facingDeg: 340 } })
-    .person('potter', 'Guest potter', { at: { xM: 5, yM: 2.2, facingDeg: 290 }, speechDbSpl: 60, crestDb: 18, posture: 'moves', needsHandsFree: true, shot: 'waist' })
+    .person('potter', 'Guest potter', {
+      at: { xM: 5, yM: 2.2, facingDeg: 290 },
+      speechDbSpl: 60,
+      crestDb: 18,
+      posture: 'moves',
+      needsHandsFree: true,
+      shot: 'waist',
+    })
     .person('historian', 'Historian', { where: 'remote' })
-    .do({ type: 'writeBrief', brief: { form: 'both', cut: 'long form and clips', lengthMin: 90, showsPerMonth: 4, switchedBy: 'host by panel', budget: 9000, setUpMin: 45, room: 'shared', uplinkMbps: 20 } })
+    .do({
+      type: 'writeBrief',
+      brief: {
+        form: 'both',
+        cut: 'long form and clips',
+        lengthMin: 90,
+        showsPerMonth: 4,
+        switchedBy: 'host by panel',
+        budget: 9000,
+        setUpMin: 45,
+        room: 'shared',
+        uplinkMbps: 20,
+      },
+    })
     .do({ type: 'setRoom', room: { volumeM3: 420, rt60S: 0.9, noiseDba: 36 } })
-    .do({ type: 'addNoise', noiseId: 'kiln-fan', noise: { name: 'Kiln fan', dbaAt1m: 56, at: { xM: 6.6, yM: 1.4 }, runs: true } })
-    .do({ type: 'addNoise', noiseId: 'show-computer', noise: { name: 'Show computer', dbaAt1m: 38, at: { xM: 0.4, yM: 4.5 }, runs: true } })
-    .do({ type: 'addSight', sightId: 'wheel-from-above', sight: { name: 'Wheel from above', what: 'hands', shot: 'close', people: ['potter'] } })
-    .do({ type: 'addSight', sightId: 'slides', sight: { name: 'Slides', what: 'screen', shot: 'whole', people: [] } })
-    .do({ type: 'addSight', sightId: 'kiln', sight: { name: 'Kiln', what: 'table', shot: 'close', people: [] } })
-    .do({ type: 'addDeliverable', deliverableId: 'stream', deliverable: USUAL_DELIVERABLES['stream'] })
-    .do({ type: 'addDeliverable', deliverableId: 'programme', deliverable: USUAL_DELIVERABLES['programme recording'] })
-    .do({ type: 'addDeliverable', deliverableId: 'tracks', deliverable: USUAL_DELIVERABLES['voice tracks'] })
-    .do({ type: 'addDeliverable', deliverableId: 'clips', deliverable: USUAL_DELIVERABLES['vertical clips'] })
-    .device('host-camera', 'camera-mirrorless', { name: 'Host camera', person: 'host', place: 'bench', settings: { 'overlays-off': true } })
-    .device('cohost-camera', 'camera-camcorder', { name: 'Co-host camera', person: 'cohost', place: 'bench', settings: { format: '1920x1080p60000/1001' } })
-    .device('potter-camera', 'camera-mirrorless', { name: 'Potter camera', person: 'potter', place: 'wheel' })
-    .device('overhead', 'camera-ptz', { name: 'Overhead', place: 'wheel', sight: 'wheel-from-above' })
-    .device('kiln-camera', 'camera-camcorder', { name: 'Kiln camera', place: 'wheel', sight: 'kiln', settings: { 'mains': false } })
+    .do({
+      type: 'addNoise',
+      noiseId: 'kiln-fan',
+      noise: { name: 'Kiln fan', dbaAt1m: 56, at: { xM: 6.6, yM: 1.4 }, runs: true },
+    })
+    .do({
+      type: 'addNoise',
+      noiseId: 'show-computer',
+      noise: { name: 'Show computer', dbaAt1m: 38, at: { xM: 0.4, yM: 4.5 }, runs: true },
+    })
+    .do({
+      type: 'addSight',
+      sightId: 'wheel-from-above',
+      sight: { name: 'Wheel from above', what: 'hands', shot: 'close', people: ['potter'] },
+    })
+    .do({
+      type: 'addSight',
+      sightId: 'slides',
+      sight: { name: 'Slides', what: 'screen', shot: 'whole', people: [] },
+    })
+    .do({
+      type: 'addSight',
+      sightId: 'kiln',
+      sight: { name: 'Kiln', what: 'table', shot: 'close', people: [] },
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'stream',
+      deliverable: USUAL_DELIVERABLES['stream'],
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'programme',
+      deliverable: USUAL_DELIVERABLES['programme recording'],
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'tracks',
+      deliverable: USUAL_DELIVERABLES['voice tracks'],
+    })
+    .do({
+      type: 'addDeliverable',
+      deliverableId: 'clips',
+      deliverable: USUAL_DELIVERABLES['vertical clips'],
+    })
+    .device('host-camera', 'camera-mirrorless', {
+      name: 'Host camera',
+      person: 'host',
+      place: 'bench',
+      settings: { 'overlays-off': true },
+    })
+    .device('cohost-camera', 'camera-camcorder', {
+      name: 'Co-host camera',
+      person: 'cohost',
+      place: 'bench',
+      settings: { format: '1920x1080p60000/1001' },
+    })
+    .device('potter-camera', 'camera-mirrorless', {
+      name: 'Potter camera',
+      person: 'potter',
+      place: 'wheel',
+    })
+    .device('overhead', 'camera-ptz', {
+      name: 'Overhead',
+      place: 'wheel',
+      sight: 'wheel-from-above',
+    })
+    .device('kiln-camera', 'camera-camcorder', {
+      name: 'Kiln camera',
+      place: 'wheel',
+      sight: 'kiln',
+      settings: { mains: false },
+    })
     .device('slides', 'player-slides', { name: 'Slides', sight: 'slides' })
     .device('historian-call', 'call', { name: 'Historian call', person: 'historian' })
     .device('host-mic', 'mic-dynamic-quiet', { name: 'Host mic', person: 'host', place: 'bench' })
-    .device('cohost-mic', 'mic-dynamic-stage', { name: 'Co-host mic', person: 'cohost', place: 'bench', settings: { distance: 0.08 } })
-    .device('potter-mic', 'mic-headset', { name: 'Potter headset', person: 'potter', place: 'wheel' })
-    .device('wheel-mic', 'mic-dynamic-stage', { name: 'Wheel mic', person: 'potter', place: 'wheel', settings: { distance: 0.3 } })
-    .device('booster', 'booster-inline', { name: 'Wheel booster', person: 'potter', place: 'wheel' })
-    .device('strip-1', 'channel-processor', { name: 'Strip 1', person: 'potter', place: 'rack', settings: { gain: 46, phantom: true, compress: true, threshold: 2, ratio: 3, 'make-up': 0 } })
-    .device('strip-2', 'channel-processor', { name: 'Strip 2', person: 'potter', place: 'rack', settings: { gain: 40, phantom: false } })
-    .device('interface', 'interface-4', { name: 'Interface', place: 'rack', settings: { 'gain-1': 60, 'gain-2': 54, 'gain-3': 0, 'gain-4': 0, 'phantom-1': false, 'phantom-2': false } })
-    .device('switcher', 'switcher-6', { name: 'Switcher', place: 'rack', settings: { 'usb-format': '1920x1080p30' } })
+    .device('cohost-mic', 'mic-dynamic-stage', {
+      name: 'Co-host mic',
+      person: 'cohost',
+      place: 'bench',
+      settings: { distance: 0.08 },
+    })
+    .device('potter-mic', 'mic-headset', {
+      name: 'Potter headset',
+      person: 'potter',
+      place: 'wheel',
+    })
+    .device('wheel-mic', 'mic-dynamic-stage', {
+      name: 'Wheel mic',
+      person: 'potter',
+      place: 'wheel',
+      settings: { distance: 0.3 },
+    })
+    .device('booster', 'booster-inline', {
+      name: 'Wheel booster',
+      person: 'potter',
+      place: 'wheel',
+    })
+    .device('strip-1', 'channel-processor', {
+      name: 'Strip 1',
+      person: 'potter',
+      place: 'rack',
+      settings: { gain: 46, phantom: true, compress: true, threshold: 2, ratio: 3, 'make-up': 0 },
+    })
+    .device('strip-2', 'channel-processor', {
+      name: 'Strip 2',
+      person: 'potter',
+      place: 'rack',
+      settings: { gain: 40, phantom: false },
+    })
+    .device('interface', 'interface-4', {
+      name: 'Interface',
+      place: 'rack',
+      settings: {
+        'gain-1': 60,
+        'gain-2': 54,
+        'gain-3': 0,
+        'gain-4': 0,
+        'phantom-1': false,
+        'phantom-2': false,
+      },
+    })
+    .device('switcher', 'switcher-6', {
+      name: 'Switcher',
+      place: 'rack',
+      settings: { 'usb-format': '1920x1080p30' },
+    })
     .device('slides-splitter', 'splitter-hdmi-2', { name: 'Slides splitter', place: 'rack' })
     .device('capture', 'capture-5g', { name: 'Slides capture', place: 'rack' })
-    .device('computer', 'computer-desktop', { name: 'Show computer', place: 'rack', settings: { 'call-hears': 'programme' } })
+    .device('computer', 'computer-desktop', {
+      name: 'Show computer',
+      place: 'rack',
+      settings: { 'call-hears': 'programme' },
+    })
     .device('multiview', 'display-monitor', { name: 'Multiview', place: 'rack' })
     .device('confidence', 'display-monitor', { name: 'Wheel monitor', place: 'wheel' })
     .device('host-phones', 'headphones-closed', { name: 'Host headphones', person: 'host' })
@@ -116,20 +308,82 @@ export const secondFiring = (): Rig =>
     .link('computer.programme', 'stream.in')
     .link('computer.programme', 'programme.in')
     .link('computer.tracks', 'tracks.in')
-    .shot('host-camera', { personId: 'host', wanted: 'head and shoulders', distanceM: 1.7, furthestM: 2, backgroundM: 1.6, lightLux: 220, eyeLine: { offsetM: 0.12, distanceM: 1.7, side: 'below' } })
-    .shot('cohost-camera', { personId: 'cohost', wanted: 'head and shoulders', distanceM: 2.4, furthestM: 2.6, backgroundM: 1.2, lightLux: 200 })
-    .shot('potter-camera', { personId: 'potter', wanted: 'waist', distanceM: 2.2, furthestM: 2.3, backgroundM: 2, lightLux: 150 })
-    .shot('overhead', { sightId: 'wheel-from-above', wanted: 'close', distanceM: 1.9, furthestM: 2.1, lightLux: 300 })
+    .shot('host-camera', {
+      personId: 'host',
+      wanted: 'head and shoulders',
+      distanceM: 1.7,
+      furthestM: 2,
+      backgroundM: 1.6,
+      lightLux: 220,
+      eyeLine: { offsetM: 0.12, distanceM: 1.7, side: 'below' },
+    })
+    .shot('cohost-camera', {
+      personId: 'cohost',
+      wanted: 'head and shoulders',
+      distanceM: 2.4,
+      furthestM: 2.6,
+      backgroundM: 1.2,
+      lightLux: 200,
+    })
+    .shot('potter-camera', {
+      personId: 'potter',
+      wanted: 'waist',
+      distanceM: 2.2,
+      furthestM: 2.3,
+      backgroundM: 2,
+      lightLux: 150,
+    })
+    .shot('overhead', {
+      sightId: 'wheel-from-above',
+      wanted: 'close',
+      distanceM: 1.9,
+      furthestM: 2.1,
+      lightLux: 300,
+    })
     .shot('kiln-camera', { sightId: 'kiln', wanted: 'close', distanceM: 2.5, furthestM: 3 })
-    .scene('hosts', 'Both at the bench', [['host-camera', 'left half'], ['cohost-camera', 'right half']], ['host', 'cohost'])
+    .scene(
+      'hosts',
+      'Both at the bench',
+      [
+        ['host-camera', 'left half'],
+        ['cohost-camera', 'right half'],
+      ],
+      ['host', 'cohost'],
+    )
     .scene('wheel', 'At the wheel', [['potter-camera', 'full']])
-    .scene('wheel-above', 'Wheel from above', [['overhead', 'full'], ['potter-camera', 'inset']])
-    .scene('slides', 'Slides', [['slides', 'full'], ['host-camera', 'inset']])
-    .scene('historian', 'With the historian', [['host-camera', 'left half'], ['historian-call', 'right half']], ['host', 'historian'])
+    .scene('wheel-above', 'Wheel from above', [
+      ['overhead', 'full'],
+      ['potter-camera', 'inset'],
+    ])
+    .scene('slides', 'Slides', [
+      ['slides', 'full'],
+      ['host-camera', 'inset'],
+    ])
+    .scene(
+      'historian',
+      'With the historian',
+      [
+        ['host-camera', 'left half'],
+        ['historian-call', 'right half'],
+      ],
+      ['host', 'historian'],
+    )
     .scene('kiln', 'Kiln', [['kiln-camera', 'full']])
-    .do({ type: 'addButton', buttonId: 'go-live', button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' } })
-    .do({ type: 'addButton', buttonId: 'end-stream', button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' } })
+    .do({
+      type: 'addButton',
+      buttonId: 'go-live',
+      button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' },
+    })
+    .do({
+      type: 'addButton',
+      buttonId: 'end-stream',
+      button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' },
+    })
     .build();
 
 /** The rigs of the demo, by the name of their file. */
-export const DEMO_RIGS: Readonly<Record<string, () => Rig>> = { 'night-tide': nightTide, 'second-firing': secondFiring, 'harbour-hall': harbourHall };
+export const DEMO_RIGS: Readonly<Record<string, () => Rig>> = {
+  'night-tide': nightTide,
+  'second-firing': secondFiring,
+  'harbour-hall': harbourHall,
+};

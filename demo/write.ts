@@ -3,4 +3,5 @@ import path from 'node:path';
 import { rigToJson } from '@echo-loom/core';
 import { DEMO_RIGS } from './rigs';
 
-for (const [name, make] of Object.entries(DEMO_RIGS)) writeFileSync(path.join(import.meta.dirname, `${name}.rig.json`), rigToJson(make()));
+for (const [name, make] of Object.entries(DEMO_RIGS))
+  writeFileSync(path.join(import.meta.dirname, `${name}.rig.json`), rigToJson(make()));

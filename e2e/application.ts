@@ -51,18 +51,27 @@ export class Application {
 
 /** A test with the application: `demo` with the demo's rigs, shared by the tests of a worker; `empty` with none, made anew for each test. */
 export const test = base.extend<{ empty: Application }, { demo: Application }>({
-  demo: [async ({}, use) => { // eslint-disable-line no-empty-pattern
-    const application = await Application.open(true);
-    await use(application);
-    await application.kill();
-  }, { scope: 'worker', timeout: 60_000 }],
-  empty: [async ({}, use) => { // eslint-disable-line no-empty-pattern
-    const application = await Application.open(false);
-    await use(application);
-    await application.kill();
-  }, { timeout: 60_000 }],
+  demo: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const application = await Application.open(true);
+      await use(application);
+      await application.kill();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  empty: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const application = await Application.open(false);
+      await use(application);
+      await application.kill();
+    },
+    { timeout: 60_000 },
+  ],
 });
 
-export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+export const saved = (page: Page) =>
+  expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
 export const verdict = (page: Page) => page.locator('[data-verdict]').first();
 export { expect };

@@ -11,14 +11,19 @@ const begin = async (page: Page, url: string, point: string, name: string) => {
   await expect(page.getByRole('heading', { name: point })).toBeVisible();
 };
 /** Answers a person is asked for: fields, and one for each group of boxes to tick. */
-const answersAsked = async (page: Page): Promise<number> => (await page.locator('form input[type="text"], form input:not([type]), form select').count()) + 1;
+const answersAsked = async (page: Page): Promise<number> =>
+  (await page.locator('form input[type="text"], form input:not([type]), form select').count()) + 1;
 const complete = async (page: Page) => {
   await page.getByRole('link', { name: 'Brief' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'needs are met' })).toHaveText(/^All \d+ needs are met\.$/);
+  await expect(page.getByRole('status').filter({ hasText: 'needs are met' })).toHaveText(
+    /^All \d+ needs are met\.$/,
+  );
   await expect(page.locator('[data-coverage]:not([data-coverage="met"])')).toHaveCount(0);
 };
 
-test('from an empty database: two voices by the keyboard alone, at most 25 answers, no stop, complete coverage', async ({ page }) => {
+test('from an empty database: two voices by the keyboard alone, at most 25 answers, no stop, complete coverage', async ({
+  page,
+}) => {
   const application = await Application.open(false);
   await page.goto(application.url);
   await expect(page.getByText('The shelf is empty.')).toBeVisible();
@@ -56,15 +61,26 @@ test('from an empty database: two voices by the keyboard alone, at most 25 answe
   await application.kill();
 });
 
-for (const point of ['Solo at a desk', 'Round table of four', 'Demonstrator with an overhead', 'Hybrid with remote guests'])
-  test(`${point}: the rig that is made has no stop and complete coverage`, async ({ page, demo }) => {
+for (const point of [
+  'Solo at a desk',
+  'Round table of four',
+  'Demonstrator with an overhead',
+  'Hybrid with remote guests',
+])
+  test(`${point}: the rig that is made has no stop and complete coverage`, async ({
+    page,
+    demo,
+  }) => {
     await begin(page, demo.url, point, `Made as ${point}`);
     await page.getByRole('button', { name: 'Make the rig' }).click();
     await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\//);
     await complete(page);
   });
 
-test('answers that contradict each other are refused with the reason, and nothing typed is lost', async ({ page, demo }) => {
+test('answers that contradict each other are refused with the reason, and nothing typed is lost', async ({
+  page,
+  demo,
+}) => {
   await begin(page, demo.url, 'Two voices', 'Contradiction');
   await page.getByLabel('Where switching happens').selectOption('none, cut later');
   await page.getByRole('button', { name: 'Make the rig' }).click();
@@ -75,7 +91,10 @@ test('answers that contradict each other are refused with the reason, and nothin
   await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\//);
 });
 
-test('Second Firing: a missing headphone feed is offered, applied, and its line turns; undo turns it back', async ({ page, demo }) => {
+test('Second Firing: a missing headphone feed is offered, applied, and its line turns; undo turns it back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/brief`);
   const line = page.locator('[data-line="person:potter:hears"]');
   await expect(line).toHaveAttribute('data-coverage', 'missing');
@@ -88,7 +107,10 @@ test('Second Firing: a missing headphone feed is offered, applied, and its line 
   await saved(page);
 });
 
-test('house rules: switching a school lists what it changes, and a finding leads back to its rule', async ({ page, demo }) => {
+test('house rules: switching a school lists what it changes, and a finding leads back to its rule', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/rules`);
   const capture = page.getByRole('region', { name: 'Capture size' });
   await capture.getByText('2160p throughout', { exact: true }).click();
@@ -102,11 +124,17 @@ test('house rules: switching a school lists what it changes, and a finding leads
   await expect(capture.getByRole('radio', { name: /1080p everywhere/ })).toBeChecked();
   await saved(page);
   await page.goto(`${demo.url}/rigs/second-firing/findings`);
-  await page.getByRole('link', { name: 'Monitoring: Closed headphones for everyone' }).first().click();
+  await page
+    .getByRole('link', { name: 'Monitoring: Closed headphones for everyone' })
+    .first()
+    .click();
   await expect(page).toHaveURL(/\/rules#monitoring$/);
 });
 
-test('money: a price typed in the side sheet moves what is to be paid, in the studio’s currency', async ({ page, demo }) => {
+test('money: a price typed in the side sheet moves what is to be paid, in the studio’s currency', async ({
+  page,
+  demo,
+}) => {
   await page.goto(demo.url);
   await page.getByLabel('Currency of the studio').selectOption('GBP');
   await page.goto(`${demo.url}/rigs/night-tide/brief`);

@@ -1,15 +1,22 @@
 import { expect, saved, test } from './application';
 
-test('Night Tide: the ladder in figures, what should I buy, and the opposite answer for a poorer interface', async ({ page, demo }) => {
+test('Night Tide: the ladder in figures, what should I buy, and the opposite answer for a poorer interface', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/night-tide/gain`);
   await expect(page.locator('[data-voice^="host-mic>"]')).toContainText('+5.8 dB');
   await expect(page.locator('[data-rung="Interface, Input 1"]')).toContainText('−67.8 dBu');
-  await expect(page.getByRole('img', { name: /Gain ladder of Host mic: Host mic −67\.0 dBu/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /Gain ladder of Host mic: Host mic −67\.0 dBu/ }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Try everything and compare' }).click();
   const remedies = page.locator('[data-remedy]');
   await expect(remedies.first()).toContainText('Move Host mic to 4 cm');
   await expect(remedies.first()).toContainText('free');
-  await expect(page.locator('[data-remedy="A booster after Host mic"]')).toContainText('changes the noise by only 0.1 dB');
+  await expect(page.locator('[data-remedy="A booster after Host mic"]')).toContainText(
+    'changes the noise by only 0.1 dB',
+  );
 
   await page.goto(`${demo.url}/rigs/night-tide`);
   await page.locator('[data-item="device:interface"]').click();
@@ -19,12 +26,17 @@ test('Night Tide: the ladder in figures, what should I buy, and the opposite ans
   await saved(page);
   await page.getByRole('link', { name: 'Gain' }).click();
   await page.getByRole('button', { name: 'Try everything and compare' }).click();
-  await expect(page.locator('[data-remedy="A booster after Host mic"]')).toContainText('lowers the noise by 8.1 dB');
+  await expect(page.locator('[data-remedy="A booster after Host mic"]')).toContainText(
+    'lowers the noise by 8.1 dB',
+  );
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await saved(page);
 });
 
-test('Second Firing: three stages in a row on the guest are set so that none clips; typed, slid, set for me, and taken back', async ({ page, demo }) => {
+test('Second Firing: three stages in a row on the guest are set so that none clips; typed, slid, set for me, and taken back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/gain`);
   const wheel = page.locator('[data-voice^="wheel-mic>"]');
   await expect(wheel).toContainText('4.6 dB');
@@ -34,7 +46,9 @@ test('Second Firing: three stages in a row on the guest are set so that none cli
   await expect(answer).toContainText('headroom kept; level met');
   await expect(answer).toContainText('none has a better signal-to-noise ratio');
   await page.getByRole('button', { name: 'Set it so' }).click();
-  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('44 dB, pad out, phantom power on');
+  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText(
+    '44 dB, pad out, phantom power on',
+  );
   await expect(wheel).not.toContainText('4.6 dB');
   await saved(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -52,7 +66,10 @@ test('Second Firing: three stages in a row on the guest are set so that none cli
   await saved(page);
 });
 
-test('every gain at once is one step of history, and the sheet prints without the screen’s buttons', async ({ page, demo }) => {
+test('every gain at once is one step of history, and the sheet prints without the screen’s buttons', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/night-tide/gain`);
   await page.getByRole('button', { name: 'Set every gain' }).click();
   await expect(page.locator('[data-sheet="Interface, Input 2"]')).toContainText('54 dB');
@@ -77,7 +94,10 @@ test('an empty rig says what a gain needs', async ({ page, empty }) => {
   await expect(page.getByText('No voice reaches a converter yet.')).toBeVisible();
 });
 
-test('monitoring: a volume typed beside a listener changes what reaches their ear, and too loud is a stop with its fix', async ({ page, demo }) => {
+test('monitoring: a volume typed beside a listener changes what reaches their ear, and too loud is a stop with its fix', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
   const ear = page.locator('[data-ear="host"]');
   const before = await ear.innerText();

@@ -26,12 +26,17 @@ const connect = async (page: Page, device: string, port: string | null, far: str
     await expect(page.getByRole('dialog')).toContainText(`Connect ${device}, ${port}`);
   }
   await page.keyboard.type(far);
-  await expect(page.locator('[cmdk-item][data-selected="true"]')).toContainText(new RegExp(far.split(' ')[0] ?? far, 'i'));
+  await expect(page.locator('[cmdk-item][data-selected="true"]')).toContainText(
+    new RegExp(far.split(' ')[0] ?? far, 'i'),
+  );
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeHidden();
 };
 
-test('a rig from blank with the keyboard alone: zero stops, reload, history, undo to blank, redo', async ({ page, empty }) => {
+test('a rig from blank with the keyboard alone: zero stops, reload, history, undo to blank, redo', async ({
+  page,
+  empty,
+}) => {
   await page.goto(empty.url);
   await expect(page.getByText('The shelf is empty.')).toBeVisible();
   await page.getByRole('button', { name: 'New rig' }).first().focus();
@@ -41,7 +46,9 @@ test('a rig from blank with the keyboard alone: zero stops, reload, history, und
   await page.keyboard.type('By hand');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This rig is empty.')).toBeVisible();
-  const blank = await (await page.request.get(`${page.url().replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
+  const blank = await (
+    await page.request.get(`${page.url().replace('/rigs/', '/api/rigs/')}/export?as=json`)
+  ).text();
 
   await add(page, 'camcorder', 'Camcorder with zoom');
   await add(page, 'capture 5', 'Capture device, 5 Gb/s');
@@ -66,7 +73,11 @@ test('a rig from blank with the keyboard alone: zero stops, reload, history, und
 
   await page.goto(`${address}/history`);
   await expect(page.getByText('Added Camcorder with zoom.')).toBeVisible();
-  await expect(page.getByText('Connected Camcorder with zoom (HDMI) to Capture device, 5 Gb/s (HDMI in) with 2 m of HDMI cable, passive.')).toBeVisible();
+  await expect(
+    page.getByText(
+      'Connected Camcorder with zoom (HDMI) to Capture device, 5 Gb/s (HDMI in) with 2 m of HDMI cable, passive.',
+    ),
+  ).toBeVisible();
   for (let n = 0; n < 11; n++) await page.keyboard.press('Control+z');
   await expect(page.getByText('Took back: Added Camcorder with zoom.')).toBeVisible();
   await saved(page);
@@ -77,7 +88,10 @@ test('a rig from blank with the keyboard alone: zero stops, reload, history, und
   expect(await (await page.request.get(exportAddress)).text()).toBe(built);
 });
 
-test('arrows walk along a thread, Enter opens the sheet, digits choose the reading, brackets step through findings', async ({ page, demo }) => {
+test('arrows walk along a thread, Enter opens the sheet, digits choose the reading, brackets step through findings', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/night-tide`);
   await page.getByRole('button', { name: /^Phone/ }).focus();
   await page.keyboard.press('ArrowDown');

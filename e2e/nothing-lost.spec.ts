@@ -5,7 +5,10 @@ import type { Page } from '@playwright/test';
 
 const state = (page: Page) => page.locator('[data-save]').getAttribute('data-save');
 
-test('a number that is none of its field’s is refused in words, and nothing after it is lost', async ({ page, empty }) => {
+test('a number that is none of its field’s is refused in words, and nothing after it is lost', async ({
+  page,
+  empty,
+}) => {
   const id = await make(empty, 'Poisoned');
   await page.goto(`${empty.url}/rigs/${id}/rules`);
   const recordings = page.getByLabel('Independent recordings of each voice');
@@ -36,15 +39,26 @@ test('a number that is none of its field’s is refused in words, and nothing af
   await expect(page.getByText('Renamed the place')).toBeVisible();
 });
 
-test('an edit that cannot be saved is set aside by name; the rest is saved; it stays in sight after a reload, and can be saved as a file', async ({ page, empty }) => {
+test('an edit that cannot be saved is set aside by name; the rest is saved; it stays in sight after a reload, and can be saved as a file', async ({
+  page,
+  empty,
+}) => {
   const id = await make(empty, 'Aside');
   await page.goto(`${empty.url}/rigs/${id}/people`);
   await saved(page);
   // What a version of before has left in the storage: one that can be read, and one that cannot.
   await page.evaluate((rigId) => {
     const kept = [
-      { id: 'old-entry-one', author: 'author-one', command: { type: 'addPlace', placeId: 'old', place: { name: 'Old place' } } },
-      { id: 'old-entry-two', author: 'author-one', command: { type: 'paintTheShed', colour: 'red' } },
+      {
+        id: 'old-entry-one',
+        author: 'author-one',
+        command: { type: 'addPlace', placeId: 'old', place: { name: 'Old place' } },
+      },
+      {
+        id: 'old-entry-two',
+        author: 'author-one',
+        command: { type: 'paintTheShed', colour: 'red' },
+      },
     ];
     localStorage.setItem(`echo-loom.outbox.${rigId}.gone`, JSON.stringify(kept));
     localStorage.setItem(`echo-loom.outbox.${rigId}.torn`, '[{"id":');
@@ -55,7 +69,10 @@ test('an edit that cannot be saved is set aside by name; the rest is saved; it s
   expect(await state(page)).toBe('aside');
   await page.reload();
   await expect(page.getByText('Set aside: A kept edit (paintTheShed).')).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).first().click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a file' }).first().click(),
+  ]);
   expect(download.suggestedFilename()).toBe(`${id}.set-aside.json`);
   for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'Dismiss' }).first().click();
   await saved(page);
@@ -64,15 +81,23 @@ test('an edit that cannot be saved is set aside by name; the rest is saved; it s
   await expect(page.getByLabel('Place', { exact: true })).toHaveCount(1);
 });
 
-test('a rig that cannot be read is one card with its file; all others work, and a newer one says that the application is older', async ({ page, empty }) => {
+test('a rig that cannot be read is one card with its file; all others work, and a newer one says that the application is older', async ({
+  page,
+  empty,
+}) => {
   const good = await make(empty, 'Good');
-  await empty.sql(`insert into rigs (id, document) values ('broken', '{"version":5,"name":7}'), ('newer', '{"version":99}')`);
+  await empty.sql(
+    `insert into rigs (id, document) values ('broken', '{"version":5,"name":7}'), ('newer', '{"version":99}')`,
+  );
   await page.goto(empty.url);
   await expect(page.getByRole('article')).toHaveCount(3);
   await expect(page.getByRole('article', { name: 'Good' })).toBeVisible();
   await expect(page.getByText('this program is older')).toBeVisible();
   const card = page.getByRole('article', { name: /broken/ });
-  const [download] = await Promise.all([page.waitForEvent('download'), card.getByRole('link', { name: 'Save its file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    card.getByRole('link', { name: 'Save its file' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('broken.raw.json');
   await page.goto(`${empty.url}/rigs/broken`);
   await expect(page.getByRole('heading', { name: 'This rig cannot be read' })).toBeVisible();
@@ -80,7 +105,10 @@ test('a rig that cannot be read is one card with its file; all others work, and 
   await saved(page);
 });
 
-test('twelve tabs of one browser on one rig: all load, all hear, and the next takes over when the first is closed', async ({ context, empty }) => {
+test('twelve tabs of one browser on one rig: all load, all hear, and the next takes over when the first is closed', async ({
+  context,
+  empty,
+}) => {
   const id = await make(empty, 'Tabs');
   const pages: Page[] = [];
   for (let n = 0; n < 12; n++) {
@@ -94,10 +122,12 @@ test('twelve tabs of one browser on one rig: all load, all hear, and the next ta
     await page?.keyboard.press('Enter');
   };
   await rename(pages[11], 'Heard by all');
-  for (const page of pages) await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heard by all');
+  for (const page of pages)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heard by all');
   await pages[0]?.close();
   await rename(pages[5], 'Heard again');
-  for (const page of pages.slice(1)) await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heard again');
+  for (const page of pages.slice(1))
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heard again');
 });
 
 test('no view breaks the policy of what may run on it', async ({ page, demo }) => {
@@ -106,12 +136,28 @@ test('no view breaks the policy of what may run on it', async ({ page, demo }) =
     if (/Content Security Policy/i.test(message.text())) broken.push(message.text());
   });
   page.on('pageerror', (error) => broken.push(error.message));
-  for (const view of ['', '/brief', '/picture', '/sound', '/gain', '/monitoring', '/panel', '/findings', '/people', '/rules', '/threads', '/history']) {
+  for (const view of [
+    '',
+    '/brief',
+    '/picture',
+    '/sound',
+    '/gain',
+    '/monitoring',
+    '/panel',
+    '/findings',
+    '/people',
+    '/rules',
+    '/threads',
+    '/history',
+  ]) {
     const response = await page.goto(`${demo.url}/rigs/second-firing${view}`);
-    expect(response?.headers()['content-security-policy']).toMatch(/default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+    expect(response?.headers()['content-security-policy']).toMatch(
+      /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/,
+    );
     await expect(page.locator('[data-save]')).toBeVisible();
   }
-  for (const path of ['/', '/away', '/new/hybrid', '/rigs/nothing']) await page.goto(`${demo.url}${path}`);
+  for (const path of ['/', '/away', '/new/hybrid', '/rigs/nothing'])
+    await page.goto(`${demo.url}${path}`);
   await page.goto(`${demo.url}/rigs/second-firing`);
   await page.locator('[data-item="device:interface"]').click();
   await page.keyboard.press('Control+k');
@@ -119,30 +165,66 @@ test('no view breaks the policy of what may run on it', async ({ page, demo }) =
   expect(broken).toEqual([]);
 });
 
-test('strangers are turned away: names that are not ours, writes from elsewhere, addresses that cannot be read', async ({ request, empty }) => {
+test('strangers are turned away: names that are not ours, writes from elsewhere, addresses that cannot be read', async ({
+  request,
+  empty,
+}) => {
   const id = await make(empty, 'Guarded');
-  const status = async (method: string, path: string, headers: Record<string, string> = {}, data?: string) =>
-    (await request.fetch(`${empty.url}${path}`, { method, headers, ...(data === undefined ? {} : { data }) })).status();
-  for (const path of ['/', `/rigs/${id}`, `/api/rigs/${id}`, '/api/backup', `/api/events?rig=${id}`]) expect(await status('GET', path, { host: 'evil.example' })).toBe(403);
+  const status = async (
+    method: string,
+    path: string,
+    headers: Record<string, string> = {},
+    data?: string,
+  ) =>
+    (
+      await request.fetch(`${empty.url}${path}`, {
+        method,
+        headers,
+        ...(data === undefined ? {} : { data }),
+      })
+    ).status();
+  for (const path of [
+    '/',
+    `/rigs/${id}`,
+    `/api/rigs/${id}`,
+    '/api/backup',
+    `/api/events?rig=${id}`,
+  ])
+    expect(await status('GET', path, { host: 'evil.example' })).toBe(403);
   const json = { 'content-type': 'application/json' };
   const create = JSON.stringify({ does: 'create', name: 'Planted' });
-  expect(await status('POST', '/api/shelf', { ...json, origin: 'http://evil.example' }, create)).toBe(403);
-  expect(await status('POST', '/api/shelf', { ...json, 'sec-fetch-site': 'cross-site' }, create)).toBe(403);
+  expect(
+    await status('POST', '/api/shelf', { ...json, origin: 'http://evil.example' }, create),
+  ).toBe(403);
+  expect(
+    await status('POST', '/api/shelf', { ...json, 'sec-fetch-site': 'cross-site' }, create),
+  ).toBe(403);
   expect(await status('POST', '/api/shelf', { 'content-type': 'text/plain' }, create)).toBe(415);
-  expect(await status('POST', '/api/rigs/import', { origin: 'http://evil.example' }, '{}')).toBe(403);
+  expect(await status('POST', '/api/rigs/import', { origin: 'http://evil.example' }, '{}')).toBe(
+    403,
+  );
   expect(await status('POST', '/', { 'next-action': 'x' }, 'x')).toBe(405);
-  for (const path of ['/rigs/%ff', '/api/rigs/%ff/entries?after=0']) expect(await status('GET', path)).toBe(400);
-  for (const path of ['/rigs/%00', '/api/rigs/%00', '/api/rigs/%00/raw', '/api/events?rig=nothing']) expect(await status('GET', path)).toBe(404);
-  for (const after of ['2147483648', '-1', '1.5', 'x', '']) expect(await status('GET', `/api/rigs/${id}/entries?after=${after}`)).toBe(400);
+  for (const path of ['/rigs/%ff', '/api/rigs/%ff/entries?after=0'])
+    expect(await status('GET', path)).toBe(400);
+  for (const path of ['/rigs/%00', '/api/rigs/%00', '/api/rigs/%00/raw', '/api/events?rig=nothing'])
+    expect(await status('GET', path)).toBe(404);
+  for (const after of ['2147483648', '-1', '1.5', 'x', ''])
+    expect(await status('GET', `/api/rigs/${id}/entries?after=${after}`)).toBe(400);
   expect(await status('POST', `/api/rigs/${id}/entries`, json, '['.repeat(100_000))).toBe(400);
   expect(await status('GET', '/api/health')).toBe(200);
 });
 
-test('everything goes out as one file and comes back; what was put away comes back too', async ({ page, empty }, info) => {
+test('everything goes out as one file and comes back; what was put away comes back too', async ({
+  page,
+  empty,
+}, info) => {
   await make(empty, 'Keeper');
   await page.goto(empty.url);
   await page.getByRole('button', { name: 'Everything' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'Save everything as one file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Save everything as one file' }).click(),
+  ]);
   const file = info.outputPath('everything.backup.gz');
   await download.saveAs(file);
   await page.getByRole('button', { name: 'More for Keeper' }).click();
@@ -157,11 +239,19 @@ test('everything goes out as one file and comes back; what was put away comes ba
 
   const restore = async (buffer: Buffer | string) => {
     await page.goto(empty.url);
-    await page.getByLabel('Backup file').setInputFiles(typeof buffer === 'string' ? buffer : { name: 'broken.gz', mimeType: 'application/gzip', buffer });
+    await page
+      .getByLabel('Backup file')
+      .setInputFiles(
+        typeof buffer === 'string'
+          ? buffer
+          : { name: 'broken.gz', mimeType: 'application/gzip', buffer },
+      );
     await page.getByRole('button', { name: 'Replace everything' }).click();
   };
   await restore(Buffer.from('not a backup'));
-  await expect(page.getByText('Nothing was restored. It is not a backup of Echo Loom, or it is cut off.')).toBeVisible();
+  await expect(
+    page.getByText('Nothing was restored. It is not a backup of Echo Loom, or it is cut off.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('article', { name: 'Later' })).toHaveCount(1);
   await restore(file);
@@ -170,25 +260,35 @@ test('everything goes out as one file and comes back; what was put away comes ba
   await expect(page.getByRole('article', { name: 'Later' })).toHaveCount(0);
 });
 
-test('a page that is open while everything is restored begins again from what was restored', async ({ page, empty }) => {
+test('a page that is open while everything is restored begins again from what was restored', async ({
+  page,
+  empty,
+}) => {
   const id = await make(empty, 'Before');
   const backup = await (await page.request.get(`${empty.url}/api/backup`)).body();
   await page.goto(`${empty.url}/rigs/${id}/people`);
   await page.getByLabel('Name of the rig').fill('After');
   await page.keyboard.press('Enter');
   await saved(page);
-  const restored = await page.request.post(`${empty.url}/api/restore`, { headers: { 'content-type': 'application/octet-stream' }, data: backup });
+  const restored = await page.request.post(`${empty.url}/api/restore`, {
+    headers: { 'content-type': 'application/octet-stream' },
+    data: backup,
+  });
   expect(restored.status()).toBe(200);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Before');
   await page.getByRole('button', { name: 'Add a place' }).click();
   await saved(page);
 });
 
-test('a rig that is put away under an open page says so, and works again once it is put back', async ({ page, empty }) => {
+test('a rig that is put away under an open page says so, and works again once it is put back', async ({
+  page,
+  empty,
+}) => {
   const id = await make(empty, 'Away');
   await page.goto(`${empty.url}/rigs/${id}/people`);
   await saved(page);
-  const shelf = (does: string) => page.request.post(`${empty.url}/api/shelf`, { data: { does, id } });
+  const shelf = (does: string) =>
+    page.request.post(`${empty.url}/api/shelf`, { data: { does, id } });
   await shelf('put away');
   await expect(page.getByText('This rig has been taken off the shelf.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a place' }).click();

@@ -4,26 +4,54 @@ import { expect, saved, test, verdict } from './application';
 
 /** Imports a rig and opens one of its views. */
 const open = async (page: Page, url: string, rig: Rig, view: string): Promise<void> => {
-  const answer = (await (await page.request.post(`${url}/api/rigs/import`, { data: Buffer.from(rigToJson(rig)), headers: { 'content-type': 'application/json' } })).json()) as { id: string };
+  const answer = (await (
+    await page.request.post(`${url}/api/rigs/import`, {
+      data: Buffer.from(rigToJson(rig)),
+      headers: { 'content-type': 'application/json' },
+    })
+  ).json()) as { id: string };
   await page.goto(`${url}/rigs/${answer.id}${view}`);
 };
 
 /** The figures of the handbook as three cameras: full frame with 50 mm, reduced frame with 35 mm, and the same cropped by 1.23. */
 const worked = (): Rig =>
-  new RigDraft('Worked figures').person('host', 'Host')
-    .device('full', 'camera-full-frame', { name: 'Full frame', settings: { 'focal-length': 50, 'f-number': 2, 'overlays-off': true } })
-    .device('reduced', 'camera-mirrorless', { name: 'Reduced frame', settings: { 'focal-length': 35, 'f-number': 2.8, 'overlays-off': true } })
-    .device('cropped', 'camera-mirrorless', { name: 'Cropped', settings: { 'focal-length': 35, 'format': '3840x2160p30', 'overlays-off': true } })
-    .device('screen', 'display-2160', { name: 'Screen' }).device('screen-2', 'display-2160').device('screen-3', 'display-2160')
-    .link('full.hdmi', 'screen.in').link('reduced.hdmi', 'screen-2.in').link('cropped.hdmi', 'screen-3.in')
-    .shot('full', { personId: 'host', distanceM: 1.6, backgroundM: 1.6, eyeLine: { offsetM: 0.12, distanceM: 0.9, side: 'beside' } })
+  new RigDraft('Worked figures')
+    .person('host', 'Host')
+    .device('full', 'camera-full-frame', {
+      name: 'Full frame',
+      settings: { 'focal-length': 50, 'f-number': 2, 'overlays-off': true },
+    })
+    .device('reduced', 'camera-mirrorless', {
+      name: 'Reduced frame',
+      settings: { 'focal-length': 35, 'f-number': 2.8, 'overlays-off': true },
+    })
+    .device('cropped', 'camera-mirrorless', {
+      name: 'Cropped',
+      settings: { 'focal-length': 35, format: '3840x2160p30', 'overlays-off': true },
+    })
+    .device('screen', 'display-2160', { name: 'Screen' })
+    .device('screen-2', 'display-2160')
+    .device('screen-3', 'display-2160')
+    .link('full.hdmi', 'screen.in')
+    .link('reduced.hdmi', 'screen-2.in')
+    .link('cropped.hdmi', 'screen-3.in')
+    .shot('full', {
+      personId: 'host',
+      distanceM: 1.6,
+      backgroundM: 1.6,
+      eyeLine: { offsetM: 0.12, distanceM: 0.9, side: 'beside' },
+    })
     .shot('reduced', { personId: 'host', distanceM: 1.72, lightLux: 122.5 })
     .shot('cropped', { personId: 'host', distanceM: 1.72, furthestM: 2 })
     .build();
 
-const source = (page: Page, name: string) => page.locator(`[data-source] button`, { hasText: name }).first();
+const source = (page: Page, name: string) =>
+  page.locator(`[data-source] button`, { hasText: name }).first();
 
-test('the handbook’s framing, exposure and bandwidth figures stand on the screen', async ({ page, demo }) => {
+test('the handbook’s framing, exposure and bandwidth figures stand on the screen', async ({
+  page,
+  demo,
+}) => {
   await open(page, demo.url, worked(), '/picture');
   await source(page, 'Full frame').click();
   const full = page.getByRole('region', { name: 'Shot of Full frame', exact: true });
@@ -35,9 +63,15 @@ test('the handbook’s framing, exposure and bandwidth figures stand on the scre
   await expect(reduced).toContainText('Distance for that1.72 m');
   await expect(reduced).toContainText('Light needed122 lux, and has it');
   await source(page, 'Cropped').click();
-  await expect(page.getByRole('region', { name: 'Shot of Cropped', exact: true })).toContainText('Distance for that2.12 m');
-  await expect(page.getByRole('region', { name: 'Shot of Cropped', exact: true })).toContainText('cropped 1.23×');
-  await expect(page.getByRole('article', { name: 'Needs 2.12 m, the room gives 2.00 m' })).toContainText('or 1080p');
+  await expect(page.getByRole('region', { name: 'Shot of Cropped', exact: true })).toContainText(
+    'Distance for that2.12 m',
+  );
+  await expect(page.getByRole('region', { name: 'Shot of Cropped', exact: true })).toContainText(
+    'cropped 1.23×',
+  );
+  await expect(
+    page.getByRole('article', { name: 'Needs 2.12 m, the room gives 2.00 m' }),
+  ).toContainText('or 1080p');
 
   await page.goto(`${demo.url}/rigs/second-firing`);
   await page.locator('[data-item="link:overhead-hdmi-to-switcher"]').click();
@@ -49,7 +83,10 @@ test('the handbook’s framing, exposure and bandwidth figures stand on the scre
   await expect(sheet).toContainText('24.576 MB/s');
 });
 
-test('a shot is edited in its row with the keyboard, follows at once, and is taken back', async ({ page, demo }) => {
+test('a shot is edited in its row with the keyboard, follows at once, and is taken back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/picture`);
   const frames = page.locator('[data-frames="host-camera"]');
   await expect(frames).toHaveText('1.14 × 0.64');
@@ -60,8 +97,12 @@ test('a shot is edited in its row with the keyboard, follows at once, and is tak
   await page.keyboard.press('Enter');
   await expect(frames).toHaveText('0.85 × 0.48');
   await source(page, 'Host camera').click();
-  await expect(page.getByRole('article', { name: /^Frames 0.48 m height, 0.65 m wanted/ })).toBeVisible();
-  await expect(page.getByRole('img', { name: /A frame of 0.85 by 0.48 metres, drawn to scale/ })).toBeVisible();
+  await expect(
+    page.getByRole('article', { name: /^Frames 0.48 m height, 0.65 m wanted/ }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /A frame of 0.85 by 0.48 metres, drawn to scale/ }),
+  ).toBeVisible();
   await saved(page);
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
@@ -69,8 +110,16 @@ test('a shot is edited in its row with the keyboard, follows at once, and is tak
   await saved(page);
 });
 
-test('a source that sends the best that fits names the cable that forces it down, and the better cable frees it', async ({ page, demo }) => {
-  const rig = new RigDraft('Best that fits').do({ type: 'setHouseRules', rules: { chosenFormat: '3840x2160p60' } }).device('camera', 'camera-studio', { name: 'Camera', settings: { format: BEST_THAT_FITS } }).device('screen', 'display-2160', { name: 'Screen' }).link('camera.hdmi', 'screen.in', 10).build();
+test('a source that sends the best that fits names the cable that forces it down, and the better cable frees it', async ({
+  page,
+  demo,
+}) => {
+  const rig = new RigDraft('Best that fits')
+    .do({ type: 'setHouseRules', rules: { chosenFormat: '3840x2160p60' } })
+    .device('camera', 'camera-studio', { name: 'Camera', settings: { format: BEST_THAT_FITS } })
+    .device('screen', 'display-2160', { name: 'Screen' })
+    .link('camera.hdmi', 'screen.in', 10)
+    .build();
   await open(page, demo.url, rig, '/picture');
   await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 1080p60');
   const card = page.getByRole('article', { name: /instead of 2160p60/ });
@@ -79,7 +128,10 @@ test('a source that sends the best that fits names the cable that forces it down
   await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 2160p60');
 });
 
-test('Second Firing: a second guest finds the switcher one input short, and each of three fixes puts them on air', async ({ page, demo }) => {
+test('Second Firing: a second guest finds the switcher one input short, and each of three fixes puts them on air', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing`);
   await page.getByRole('button', { name: 'Add a' }).click();
   await page.keyboard.type('camcorder');
@@ -87,7 +139,11 @@ test('Second Firing: a second guest finds the switcher one input short, and each
   await page.goto(`${demo.url}/rigs/second-firing/findings`);
   const card = page.getByRole('article', { name: 'Switcher is one input short' });
   await expect(card).toContainText('all 6 inputs of Switcher are taken');
-  for (const fix of [/^Share Input 5 with Slides splitter by a selector/, /^Use a larger switcher: Switcher, eight HDMI inputs/, /^Give Input 5 to Camcorder with zoom and put Slides in from the computer/]) {
+  for (const fix of [
+    /^Share Input 5 with Slides splitter by a selector/,
+    /^Use a larger switcher: Switcher, eight HDMI inputs/,
+    /^Give Input 5 to Camcorder with zoom and put Slides in from the computer/,
+  ]) {
     await expect(card.getByRole('button', { name: fix })).toContainText('Cures this');
     await card.getByRole('button', { name: fix }).click();
     await expect(card).toBeHidden();
@@ -101,13 +157,18 @@ test('Second Firing: a second guest finds the switcher one input short, and each
   await saved(page);
 });
 
-test('scenes: two halves on one keyer are refused with the resource named, and a larger switcher makes them', async ({ page, demo }) => {
+test('scenes: two halves on one keyer are refused with the resource named, and a larger switcher makes them', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/picture`);
   const scene = page.locator('[data-scene="hosts"]');
   await expect(scene).toContainText('small pictures short');
   await scene.click();
   const panel = page.getByRole('region', { name: 'Scene Both at the bench' });
-  await expect(panel).toContainText('Switcher can make one picture smaller at once and this scene needs 2');
+  await expect(panel).toContainText(
+    'Switcher can make one picture smaller at once and this scene needs 2',
+  );
   await panel.getByRole('button', { name: /^Use switcher, eight HDMI inputs/ }).click();
   await expect(scene).toContainText('made at Switcher');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -118,7 +179,10 @@ test('scenes: two halves on one keyer are refused with the resource named, and a
   await saved(page);
 });
 
-test('everything at 2160p is tried, the places that break are listed, and nothing has changed until it is wanted', async ({ page, demo }) => {
+test('everything at 2160p is tried, the places that break are listed, and nothing has changed until it is wanted', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/picture`);
   await page.getByRole('button', { name: 'Try 2160p throughout' }).click();
   const status = page.getByRole('status').filter({ hasText: 'break' });
@@ -133,7 +197,10 @@ test('everything at 2160p is tried, the places that break are listed, and nothin
   await saved(page);
 });
 
-test('the panel: a bare press that ends the stream is a stop, the fix guards it, and the map prints alone', async ({ page, demo }) => {
+test('the panel: a bare press that ends the stream is a stop, the fix guards it, and the map prints alone', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/panel`);
   const end = page.locator('[data-button="end-stream"]');
   const card = page.getByRole('article', { name: 'End stream is not guarded' });
@@ -149,14 +216,18 @@ test('the panel: a bare press that ends the stream is a stop, the fix guards it,
   await saved(page);
 });
 
-test('from an empty rig: picture, shot, scene and button with the keyboard, undone to the bytes', async ({ page, empty }) => {
+test('from an empty rig: picture, shot, scene and button with the keyboard, undone to the bytes', async ({
+  page,
+  empty,
+}) => {
   await page.goto(empty.url);
   await page.getByRole('button', { name: 'New rig' }).first().click();
   await page.getByRole('textbox', { name: 'Name' }).fill('First picture');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This rig is empty.')).toBeVisible();
   const rigUrl = page.url();
-  const bytes = async () => (await page.request.get(`${rigUrl.replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
+  const bytes = async () =>
+    (await page.request.get(`${rigUrl.replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
   const blank = await bytes();
   await page.getByRole('link', { name: 'Picture' }).click();
   await expect(page.getByText('No picture yet.')).toBeVisible();
@@ -172,7 +243,9 @@ test('from an empty rig: picture, shot, scene and button with the keyboard, undo
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Plan its shot' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('article', { name: 'Cannot be framed yet' })).toContainText('how far the lens is from the subject');
+  await expect(page.getByRole('article', { name: 'Cannot be framed yet' })).toContainText(
+    'how far the lens is from the subject',
+  );
   await page.getByLabel(/^Distance of/).focus();
   await page.keyboard.type('1.72');
   await page.keyboard.press('Enter');
@@ -200,13 +273,19 @@ test('Harbour Hall opens, is judged, and follows an edit at once', async ({ page
   await page.goto(`${demo.url}/rigs/harbour-hall`);
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/2/4');
   await page.keyboard.press('5');
-  await expect(page.locator('[data-item="link:roaming-1-sdi-to-switcher"]')).toContainText('95 m 95%');
+  await expect(page.locator('[data-item="link:roaming-1-sdi-to-switcher"]')).toContainText(
+    '95 m 95%',
+  );
   await page.goto(`${demo.url}/rigs/harbour-hall/picture`);
-  await expect(page.getByRole('table', { name: 'Sources and shots' }).getByRole('row')).toHaveCount(10);
+  await expect(page.getByRole('table', { name: 'Sources and shots' }).getByRole('row')).toHaveCount(
+    10,
+  );
   await page.getByLabel('Format of Roaming 1').selectOption('2160p60');
   await expect(verdict(page)).not.toHaveAttribute('data-verdict', '0/2/4');
   await page.locator('[data-source="roaming-1"] button').first().click();
-  await expect(page.getByRole('region', { name: 'About this source' })).toContainText('its reach here is 60 m');
+  await expect(page.getByRole('region', { name: 'About this source' })).toContainText(
+    'its reach here is 60 m',
+  );
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/2/4');
   await saved(page);

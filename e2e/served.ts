@@ -30,7 +30,10 @@ export class Served {
   /** Puts the demo's rigs on the shelf. */
   loadDemo(): void {
     const env = { ...process.env, DATABASE_URL: this.databaseUrl };
-    execFileSync(process.execPath, ['--import', 'tsx', 'server/load-demo.ts'], { cwd: path.join(ROOT, 'web'), env });
+    execFileSync(process.execPath, ['--import', 'tsx', 'server/load-demo.ts'], {
+      cwd: path.join(ROOT, 'web'),
+      env,
+    });
   }
 
   get pid(): number | undefined {
@@ -77,4 +80,8 @@ export class Served {
 
 /** A private PostgreSQL of this checkout. */
 export const cluster = (action: 'start' | 'stop' | 'remove', name: string, option = ''): string =>
-  execFileSync(path.join(ROOT, 'bin/private-postgres'), [action, name, ...(option ? [option] : [])], { encoding: 'utf8' }).trim();
+  execFileSync(
+    path.join(ROOT, 'bin/private-postgres'),
+    [action, name, ...(option ? [option] : [])],
+    { encoding: 'utf8' },
+  ).trim();

@@ -2,15 +2,30 @@ import { rigToJson } from '@echo-loom/core';
 import { workedSound } from '../demo/worked-sound';
 import { expect, saved, test } from './application';
 
-test('Second Firing: what the kiln fan does to each microphone, from 2 m farther and with another pattern; moved, and taken back', async ({ page, demo }) => {
+test('Second Firing: what the kiln fan does to each microphone, from 2 m farther and with another pattern; moved, and taken back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/sound`);
   const microphones = page.getByRole('table', { name: 'Microphones in the room' });
   await expect(microphones.locator('[data-line="host-mic"]')).toContainText('36.3 dB');
   await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
-  await expect(page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]')).toContainText('52.5 dB(A)');
-  await expect(page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]')).toContainText('50.5 dB(A)');
-  await expect(page.getByRole('table', { name: 'Wheel mic with another pattern' }).locator('[data-line="omni"]')).toContainText('14.9 dB');
-  await expect(page.getByRole('img', { name: /Wheel mic hears as a cardioid: .*Kiln fan 6° off its axis, 52\.5 dB/ })).toBeVisible();
+  await expect(
+    page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
+  ).toContainText('52.5 dB(A)');
+  await expect(
+    page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
+  ).toContainText('50.5 dB(A)');
+  await expect(
+    page
+      .getByRole('table', { name: 'Wheel mic with another pattern' })
+      .locator('[data-line="omni"]'),
+  ).toContainText('14.9 dB');
+  await expect(
+    page.getByRole('img', {
+      name: /Wheel mic hears as a cardioid: .*Kiln fan 6° off its axis, 52\.5 dB/,
+    }),
+  ).toBeVisible();
   const card = page.getByRole('article', { name: /Kiln fan 17\.9 dB under the voice/ });
   await expect(card).toContainText('Voice over the room 17.88 → 19.89 dB');
   await card.getByRole('button', { name: /^Move Kiln fan 2 m farther away/ }).click();
@@ -22,22 +37,45 @@ test('Second Firing: what the kiln fan does to each microphone, from 2 m farther
   await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('36.1 dB');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByRole('button', { name: 'Compare the classes in this room' }).click();
-  await expect(page.getByRole('table', { name: 'Microphones for Guest potter' }).locator('[data-line]').first()).toContainText('Headset condenser');
+  await expect(
+    page
+      .getByRole('table', { name: 'Microphones for Guest potter' })
+      .locator('[data-line]')
+      .first(),
+  ).toContainText('Headset condenser');
   await saved(page);
 });
 
-test('the handbook’s figures of room, ear and compressor stand on the screen', async ({ page, empty }) => {
+test('the handbook’s figures of room, ear and compressor stand on the screen', async ({
+  page,
+  empty,
+}) => {
   await page.goto(empty.url);
-  await page.getByLabel('Rig file').first().setInputFiles({ name: 'worked.json', mimeType: 'application/json', buffer: Buffer.from(rigToJson(workedSound())) });
+  await page
+    .getByLabel('Rig file')
+    .first()
+    .setInputFiles({
+      name: 'worked.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(rigToJson(workedSound())),
+    });
   await page.waitForURL(/\/rigs\//);
   await page.getByRole('link', { name: 'Sound' }).click();
-  await expect(page.getByRole('table', { name: 'Bleed' }).locator('[data-line="cardioid"]')).toContainText('−38.5');
+  await expect(
+    page.getByRole('table', { name: 'Bleed' }).locator('[data-line="cardioid"]'),
+  ).toContainText('−38.5');
   const microphones = page.getByRole('table', { name: 'Microphones in the room' });
   await microphones.getByRole('button', { name: /Omni/ }).click();
-  await expect(page.getByRole('region', { name: 'Omni in the room' })).toContainText('echo as loud as the voice at 0.57 m');
+  await expect(page.getByRole('region', { name: 'Omni in the room' })).toContainText(
+    'echo as loud as the voice at 0.57 m',
+  );
   await microphones.getByRole('button', { name: /Pressed/ }).click();
-  await expect(page.getByRole('group', { name: 'Compressor of Strip' })).toContainText('Average −18.0 dBu in, −18.0 out; peaks −4.0 in, −13.3 out.');
-  await expect(page.getByRole('img', { name: /^Static curve of Strip: threshold −24\.0 dBu, 3\.0 to 1/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Compressor of Strip' })).toContainText(
+    'Average −18.0 dBu in, −18.0 out; peaks −4.0 in, −13.3 out.',
+  );
+  await expect(
+    page.getByRole('img', { name: /^Static curve of Strip: threshold −24\.0 dBu, 3\.0 to 1/ }),
+  ).toBeVisible();
   await page.getByRole('link', { name: 'Gain' }).click();
   await page.locator('[data-voice^="omni>"]').getByRole('button').click();
   await expect(page.locator('[data-rung="Omni"]')).toContainText('−49.8 dBu');
@@ -47,28 +85,44 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   await expect(page.locator('[data-ear="host"]')).toContainText('113.8 dB');
 });
 
-test('a compressor’s threshold typed on the Sound view moves its curve; a gate is switched in and speaks', async ({ page, demo }) => {
+test('a compressor’s threshold typed on the Sound view moves its curve; a gate is switched in and speaks', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/second-firing/sound`);
   const press = page.getByRole('group', { name: 'Compressor of Strip 1' });
   const before = await press.innerText();
   await press.getByRole('textbox', { name: 'Threshold', exact: true }).fill('-10');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('img', { name: /^Static curve of Strip 1: threshold −10\.0 dBu/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /^Static curve of Strip 1: threshold −10\.0 dBu/ }),
+  ).toBeVisible();
   await expect(press).not.toHaveText(before);
   await page.getByRole('group', { name: 'Gate of Strip 1' }).getByRole('checkbox').press('Space');
-  await expect(page.getByRole('group', { name: 'Gate of Strip 1' })).not.toContainText('It is out.');
+  await expect(page.getByRole('group', { name: 'Gate of Strip 1' })).not.toContainText(
+    'It is out.',
+  );
   for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await saved(page);
 });
 
-test('Harbour Hall: inputs and channels are counted, and a loudspeaker is muted under Monitoring', async ({ page, demo }) => {
+test('Harbour Hall: inputs and channels are counted, and a loudspeaker is muted under Monitoring', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/rigs/harbour-hall/sound`);
   const counts = page.getByRole('table', { name: 'Inputs and channels' });
   await expect(counts.locator('[data-line="box-a"]')).toContainText('15 of 16');
   await expect(counts.locator('[data-line="mixer-chair.network"]')).toContainText('24 of 40');
   await page.goto(`${demo.url}/rigs/harbour-hall/monitoring`);
-  await expect(page.getByRole('table', { name: 'Talkback and intercom' }).locator('[data-line="pack-director"]')).toContainText('Roaming camera 1');
-  const speaker = page.getByRole('table', { name: 'Loudspeakers' }).locator('[data-line="loudspeaker-1"]');
+  await expect(
+    page
+      .getByRole('table', { name: 'Talkback and intercom' })
+      .locator('[data-line="pack-director"]'),
+  ).toContainText('Roaming camera 1');
+  const speaker = page
+    .getByRole('table', { name: 'Loudspeakers' })
+    .locator('[data-line="loudspeaker-1"]');
   await speaker.getByRole('checkbox').press('Space');
   await expect(speaker).toContainText('muted');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -76,7 +130,10 @@ test('Harbour Hall: inputs and channels are counted, and a loudspeaker is muted 
   await saved(page);
 });
 
-test('from nothing, by the keyboard: a noise is named, measured and placed, and the room described', async ({ page, empty }) => {
+test('from nothing, by the keyboard: a noise is named, measured and placed, and the room described', async ({
+  page,
+  empty,
+}) => {
   await page.goto(empty.url);
   await page.getByRole('button', { name: 'New rig' }).first().click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Shed');
@@ -99,5 +156,10 @@ test('from nothing, by the keyboard: a noise is named, measured and placed, and 
   await expect(page.getByRole('img', { name: 'Seen from above: Fan at 3 by 0 m' })).toBeVisible();
   await saved(page);
   await page.getByRole('link', { name: 'History' }).press('Enter');
-  for (const says of ['Changed what is known of the room.', 'Added Noise 1 to what makes noise.', 'Moved Fan.']) await expect(page.getByText(says)).toBeVisible();
+  for (const says of [
+    'Changed what is known of the room.',
+    'Added Noise 1 to what makes noise.',
+    'Moved Fan.',
+  ])
+    await expect(page.getByText(says)).toBeVisible();
 });

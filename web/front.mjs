@@ -15,7 +15,12 @@ if (!/^\d{1,5}$/.test(port) || Number(port) > 65_535) {
   process.exit(2);
 }
 
-const app = next({ dev: false, dir: path.resolve(import.meta.dirname), hostname, port: Number(port) });
+const app = next({
+  dev: false,
+  dir: path.resolve(import.meta.dirname),
+  hostname,
+  port: Number(port),
+});
 await app.prepare();
 const handle = app.getRequestHandler();
 
@@ -40,7 +45,8 @@ const server = createServer((request, response) => {
   if (!isAddress(request.url ?? '')) return refuse(response, 400, 'This address cannot be read.');
   handle(request, response).catch((error) => {
     console.error(error);
-    if (!response.headersSent) refuse(response, 500, 'Something went wrong on the server; it has been logged.');
+    if (!response.headersSent)
+      refuse(response, 500, 'Something went wrong on the server; it has been logged.');
     else response.destroy();
   });
 });

@@ -28,12 +28,16 @@ const policyFor = (nonce: string): string =>
   ].join('; ');
 
 const refuse = (status: number, says: string): Response =>
-  new Response(says, { status, headers: { 'content-type': 'text/plain; charset=utf-8', 'cache-control': 'no-store' } });
+  new Response(says, {
+    status,
+    headers: { 'content-type': 'text/plain; charset=utf-8', 'cache-control': 'no-store' },
+  });
 
 export const proxy = (request: NextRequest): Response => {
   const stranger = strangerProblem(request.method, request.headers);
   if (stranger) return refuse(403, stranger);
-  if (request.method !== 'GET' && request.method !== 'HEAD') return refuse(405, 'Pages are only read.');
+  if (request.method !== 'GET' && request.method !== 'HEAD')
+    return refuse(405, 'Pages are only read.');
   const nonce = btoa(crypto.randomUUID());
   const policy = policyFor(nonce);
   const headers = new Headers(request.headers);

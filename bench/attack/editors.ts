@@ -2,7 +2,13 @@ import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { rigToJson, type Command, type Rig } from '@echo-loom/core';
 import { Browser, type Server } from '../../web/session/browser-for-tests';
-import { rigEventSchema, saveAnswerSchema, savedEntrySchema, type RigEvent, type SavedEntry } from '../../web/session/protocol';
+import {
+  rigEventSchema,
+  saveAnswerSchema,
+  savedEntrySchema,
+  type RigEvent,
+  type SavedEntry,
+} from '../../web/session/protocol';
 import type { Opened } from '../../web/session/log';
 import type { RigSession } from '../../web/session/state';
 import { sleep } from '../../e2e/served';
@@ -10,7 +16,10 @@ import { sleep } from '../../e2e/served';
 /** A rig's server over HTTP, as a page reaches it. */
 export const overHttp = (url: string, rigId: string): Server => {
   const ask = async (path: string, init?: RequestInit): Promise<Response> => {
-    const response = await fetch(`${url}/api/rigs/${rigId}${path}`, { ...init, signal: AbortSignal.timeout(10_000) });
+    const response = await fetch(`${url}/api/rigs/${rigId}${path}`, {
+      ...init,
+      signal: AbortSignal.timeout(10_000),
+    });
     if (response.status >= 500) throw new Error(`HTTP ${response.status}`);
     return response;
   };
@@ -21,7 +30,11 @@ export const overHttp = (url: string, rigId: string): Server => {
     },
     send: async (request) => {
       const headers = { 'content-type': 'application/json' };
-      const response = await ask('/entries', { method: 'POST', headers, body: JSON.stringify(request) });
+      const response = await ask('/entries', {
+        method: 'POST',
+        headers,
+        body: JSON.stringify(request),
+      });
       return saveAnswerSchema.parse(await response.json());
     },
     fetchAfter: async ({ revision, entryId }) => {
@@ -47,7 +60,12 @@ const parseLine = (line: string): RigEvent => {
 };
 
 /** Hears a rig's event stream until told to stop. */
-const listen = async (url: string, rigId: string, session: RigSession, stop: AbortSignal): Promise<void> => {
+const listen = async (
+  url: string,
+  rigId: string,
+  session: RigSession,
+  stop: AbortSignal,
+): Promise<void> => {
   const response = await fetch(`${url}/api/events?rig=${rigId}`, { signal: stop });
   const decoder = new TextDecoder();
   let text = '';
@@ -64,7 +82,11 @@ const listen = async (url: string, rigId: string, session: RigSession, stop: Abo
 /** Puts a rig's file on the shelf as a rig of its own. @returns its id */
 export const putOnShelf = async (url: string, file: string): Promise<string> => {
   const headers = { 'content-type': 'application/octet-stream' };
-  const response = await fetch(`${url}/api/rigs/import`, { method: 'POST', headers, body: readFileSync(file) });
+  const response = await fetch(`${url}/api/rigs/import`, {
+    method: 'POST',
+    headers,
+    body: readFileSync(file),
+  });
   return z.object({ id: z.string() }).parse(await response.json()).id;
 };
 
@@ -78,7 +100,8 @@ export interface EditorsResult {
   readonly maxMs: number;
 }
 
-const quantile = (sorted: readonly number[], share: number): number => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
+const quantile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
 
 /** Edits as people make them: mostly changes of what is there, now and then something new; no two are the same. */
 const commandFor = (rig: Rig, editor: number, n: number): Command => {
@@ -100,13 +123,23 @@ const commandFor = (rig: Rig, editor: number, n: number): Command => {
  * @param urls instances; editors are spread over them
  * @param everyMs between two edits of one editor
  */
-export const editTogether = async (urls: readonly string[], rigId: string, editors: number, seconds: number, everyMs: number): Promise<EditorsResult> => {
+export const editTogether = async (
+  urls: readonly string[],
+  rigId: string,
+  editors: number,
+  seconds: number,
+  everyMs: number,
+): Promise<EditorsResult> => {
   const stop = new AbortController();
   const times: number[] = [];
   const typed: string[] = [];
   const open = async (editor: number) => {
     const url = urls[editor % urls.length] ?? '';
-    const session = await new Browser(`editor-${String(editor).padStart(3, '0')}-${Date.now()}`, rigId, overHttp(url, rigId)).open();
+    const session = await new Browser(
+      `editor-${String(editor).padStart(3, '0')}-${Date.now()}`,
+      rigId,
+      overHttp(url, rigId),
+    ).open();
     listen(url, rigId, session, stop.signal).catch(() => undefined);
     return session;
   };
@@ -124,7 +157,8 @@ export const editTogether = async (urls: readonly string[], rigId: string, edito
     const end = Date.now() + seconds * 1000;
     for (let n = 0; Date.now() < end; n++) {
       const began = performance.now();
-      if (!session.run(commandFor(session.store.getState().rig, editor, n))) throw new Error(session.store.getState().refusal ?? 'refused');
+      if (!session.run(commandFor(session.store.getState().rig, editor, n)))
+        throw new Error(session.store.getState().refusal ?? 'refused');
       typed.push(session.store.getState().history.at(-1)?.id ?? '');
       await saved(session);
       times.push(performance.now() - began);
@@ -136,7 +170,10 @@ export const editTogether = async (urls: readonly string[], rigId: string, edito
   for (const session of sessions) await session.catchUp();
   stop.abort();
 
-  const log = (await overHttp(urls[0] ?? '', rigId).fetchAfter({ revision: 0, entryId: null })) as readonly SavedEntry[];
+  const log = (await overHttp(urls[0] ?? '', rigId).fetchAfter({
+    revision: 0,
+    entryId: null,
+  })) as readonly SavedEntry[];
   const ids = log.map(({ id }) => id);
   const known = new Set(ids);
   const ends = new Set(sessions.map((session) => rigToJson(session.store.getState().rig)));

@@ -12,18 +12,32 @@ export interface FileResult {
 }
 
 const MIB = 1024 * 1024;
-const filled = (unit: string, bytes: number): string => unit.repeat(Math.ceil(bytes / unit.length)).slice(0, bytes);
+const filled = (unit: string, bytes: number): string =>
+  unit.repeat(Math.ceil(bytes / unit.length)).slice(0, bytes);
 
 /** Rigs of legal size: the valid ones must be taken. */
 const largeRig = (file: string, devices: number): string => {
-  const rig = JSON.parse(readFileSync(file, 'utf8')) as { devices: Record<string, object>; links: object; shots: object; scenes: object; panel: object };
+  const rig = JSON.parse(readFileSync(file, 'utf8')) as {
+    devices: Record<string, object>;
+    links: object;
+    shots: object;
+    scenes: object;
+    panel: object;
+  };
   const models = Object.entries(rig.devices);
   const many: Record<string, object> = {};
   for (let n = 0; n < devices; n++) {
     const [id, device] = models[n % models.length] ?? ['', {}];
     many[`${id.slice(0, 36)}-${n}`] = { ...device, personId: null, placeId: null, sightId: null };
   }
-  return JSON.stringify({ ...rig, devices: many, links: {}, shots: {}, scenes: {}, panel: { columns: 4, buttons: {} } });
+  return JSON.stringify({
+    ...rig,
+    devices: many,
+    links: {},
+    shots: {},
+    scenes: {},
+    panel: { columns: 4, buttons: {} },
+  });
 };
 
 /** The largest files of each kind of malice. */
@@ -32,21 +46,27 @@ export const HOSTILE: Readonly<Record<string, () => string>> = {
   '10 MB of mistakes': () => filled('}{,:', 10 * MIB),
   '10 MB list of lists': () => `[${filled('[],', 10 * MIB - 4)}[]]`,
   '10 MB list of numbers': () => `[${filled('1,', 10 * MIB - 4)}1]`,
-  '10 MB, 230,000 repeated keys': () => `{${'"the same key again and again, 20 ":1,'.repeat(230_000)}"x":1}`,
-  '10 MB of different keys': () => `{${Array.from({ length: 700_000 }, (_, n) => `"k${n}":1`).join(',')}}`,
+  '10 MB, 230,000 repeated keys': () =>
+    `{${'"the same key again and again, 20 ":1,'.repeat(230_000)}"x":1}`,
+  '10 MB of different keys': () =>
+    `{${Array.from({ length: 700_000 }, (_, n) => `"k${n}":1`).join(',')}}`,
   '10 MB nested': () => filled('[', 10 * MIB),
   '10 MB in one string': () => `{"version":5,"name":"${filled('x', 10 * MIB - 40)}"}`,
   '10 MB string without an end': () => `{"version":5,"name":"${filled('\\"', 10 * MIB - 40)}`,
-  '10 MB of wide rooms': () => `{"version":5,"devices":{${Array.from({ length: 60 }, (_, n) => `"d-${n}":{${Array.from({ length: 15_000 }, (_, k) => `"k${k}":1`).join(',')}}`).join(',')}}}`,
-  '10 MB of old places': () => `{"version":1,"devices":{${Array.from({ length: 19_000 }, (_, n) => `"d-${n}":{"place":"!${'?'.repeat(n % 400)}${n}"}`).join(',')}}}`,
-  'valid rig of 6,000 devices (one over the limit and more)': () => largeRig('demo/harbour-hall.rig.json', 6000).slice(0, 10 * MIB),
+  '10 MB of wide rooms': () =>
+    `{"version":5,"devices":{${Array.from({ length: 60 }, (_, n) => `"d-${n}":{${Array.from({ length: 15_000 }, (_, k) => `"k${k}":1`).join(',')}}`).join(',')}}}`,
+  '10 MB of old places': () =>
+    `{"version":1,"devices":{${Array.from({ length: 19_000 }, (_, n) => `"d-${n}":{"place":"!${'?'.repeat(n % 400)}${n}"}`).join(',')}}}`,
+  'valid rig of 6,000 devices (one over the limit and more)': () =>
+    largeRig('demo/harbour-hall.rig.json', 6000).slice(0, 10 * MIB),
 };
 export const VALID: Readonly<Record<string, () => string>> = {
   'valid rig of 5,000 devices': () => largeRig('demo/harbour-hall.rig.json', 5000),
 };
 
 /** Resident memory of a process. @unit MB */
-const residentMb = (pid: number): number => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+const residentMb = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
 /** Sends one file and watches what it does to everybody else. */
 const send = async (served: Served, what: string, text: string): Promise<FileResult> => {
@@ -66,12 +86,22 @@ const send = async (served: Served, what: string, text: string): Promise<FileRes
   })();
   const body = new Blob([text]);
   const began = performance.now();
-  const response = await fetch(`${served.url}/api/rigs/import`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body });
+  const response = await fetch(`${served.url}/api/rigs/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body,
+  });
   await response.arrayBuffer();
   const seconds = (performance.now() - began) / 1000;
   isOn = false;
   await watching;
-  return { what, status: response.status, seconds: Number(seconds.toFixed(2)), healthMs: Math.round(healthMs), moreMb: Math.round(most - before) };
+  return {
+    what,
+    status: response.status,
+    seconds: Number(seconds.toFixed(2)),
+    healthMs: Math.round(healthMs),
+    moreMb: Math.round(most - before),
+  };
 };
 
 export const sendFiles = async (served: Served): Promise<FileResult[]> => {

@@ -16,7 +16,8 @@ const CLUSTER = 'attack';
 const parts = process.argv.slice(2);
 const wants = (part: string): boolean => parts.length === 0 || parts.includes(part);
 const failures: string[] = [];
-const tell = (part: string, figures: object): void => console.log(part.padEnd(28), JSON.stringify(figures));
+const tell = (part: string, figures: object): void =>
+  console.log(part.padEnd(28), JSON.stringify(figures));
 const must = (holds: boolean, what: string): void => {
   if (!holds) failures.push(what);
 };
@@ -33,21 +34,33 @@ try {
   if (wants('recovery')) {
     const found = await recover(served, CLUSTER, 'night-tide');
     tell('recovery', found);
-    must(found.backMs <= 1000 && found.failedAfter === 0, 'back within 1 s, no request failing after');
+    must(
+      found.backMs <= 1000 && found.failedAfter === 0,
+      'back within 1 s, no request failing after',
+    );
   }
   if (wants('tabs')) {
     const found = await openTabs(served, 'night-tide', 12);
     tell('tabs', found);
-    must(found.streams <= 2 && found.heard === 12 && found.heardAfterLeaderClosed === 11, 'twelve tabs work');
+    must(
+      found.streams <= 2 && found.heard === 12 && found.heardAfterLeaderClosed === 11,
+      'twelve tabs work',
+    );
   }
   if (wants('files')) {
     for (const found of await sendFiles(served)) {
       tell('file', found);
-      must(found.seconds <= 2 && found.healthMs <= 200 && found.moreMb <= 300, `file in bounds: ${found.what}`);
+      must(
+        found.seconds <= 2 && found.healthMs <= 200 && found.moreMb <= 300,
+        `file in bounds: ${found.what}`,
+      );
     }
   }
   if (wants('occupy')) {
-    for (const found of await occupy(served, await putOnShelf(served.url, 'demo/second-firing.rig.json'))) {
+    for (const found of await occupy(
+      served,
+      await putOnShelf(served.url, 'demo/second-firing.rig.json'),
+    )) {
       tell('occupy', found);
       must(found.healthMs <= 500, `health is answered during ${found.what}`);
     }
@@ -59,7 +72,10 @@ try {
         const id = await putOnShelf(served.url, `demo/${rig}.rig.json`);
         const found = await editTogether(urls, id, 40, times(30), 2000);
         tell(`40 editors, ${rig}, ${urls.length}`, found);
-        must(found.p95Ms <= 1000 && found.lost + found.twice + found.diverged === 0, `40 editors on ${rig} with ${urls.length}`);
+        must(
+          found.p95Ms <= 1000 && found.lost + found.twice + found.diverged === 0,
+          `40 editors on ${rig} with ${urls.length}`,
+        );
       }
     }
     await second.end();
@@ -68,7 +84,10 @@ try {
     const found = await sendBroken(served, times(10_000), Number(process.env['ATTACK_SEED'] ?? 1));
     tell('broken inputs', { ...found, serverErrors: found.serverErrors.length });
     for (const error of found.serverErrors.slice(0, 10)) console.log('  ', error);
-    must(found.crashes + found.serverErrors.length + found.silentChanges === 0, 'broken inputs do no harm');
+    must(
+      found.crashes + found.serverErrors.length + found.silentChanges === 0,
+      'broken inputs do no harm',
+    );
   }
   if (wants('kills')) {
     const id = await putOnShelf(served.url, 'demo/night-tide.rig.json');

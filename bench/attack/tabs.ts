@@ -14,15 +14,34 @@ export interface TabsResult {
 const rigName = (page: Page) => page.getByRole('heading', { level: 1 });
 
 const howManyShow = async (pages: readonly Page[], name: string): Promise<number> => {
-  const shown = pages.map((page) => rigName(page).filter({ hasText: name }).waitFor({ timeout: 5000 }).then(() => 1, () => 0));
+  const shown = pages.map((page) =>
+    rigName(page)
+      .filter({ hasText: name })
+      .waitFor({ timeout: 5000 })
+      .then(
+        () => 1,
+        () => 0,
+      ),
+  );
   return (await Promise.all(shown)).reduce((sum: number, one) => sum + one, 0);
 };
 
 /** Many tabs of one browser on one rig: all load, all save, all hear of each other, over six connections. */
-export const openTabs = async (served: Served, rigId: string, count: number): Promise<TabsResult> => {
+export const openTabs = async (
+  served: Served,
+  rigId: string,
+  count: number,
+): Promise<TabsResult> => {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
   const began = performance.now();
   const context = await browser.newContext();
@@ -58,5 +77,11 @@ export const openTabs = async (served: Served, rigId: string, count: number): Pr
   await rename(left[3], 'Heard again');
   const heardAfterLeaderClosed = await howManyShow(left, 'Heard again');
   await browser.close();
-  return { tabs: count, streams, heard, heardAfterLeaderClosed, seconds: Number(((performance.now() - began) / 1000).toFixed(1)) };
+  return {
+    tabs: count,
+    streams,
+    heard,
+    heardAfterLeaderClosed,
+    seconds: Number(((performance.now() - began) / 1000).toFixed(1)),
+  };
 };

@@ -17,7 +17,8 @@ export const seeded = (seed: number): Chance => {
     mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
   };
-  const integer = (least: number, most: number): number => least + Math.floor(next() * (most - least + 1));
+  const integer = (least: number, most: number): number =>
+    least + Math.floor(next() * (most - least + 1));
   return {
     integer,
     oneOf: (list) => list[integer(0, list.length - 1)],

@@ -1,4 +1,15 @@
-import { analyse, coverage, endName, findingKey, fixesOf, importRig, report, rigToJson, sumsOf, type Analysis } from '@echo-loom/core';
+import {
+  analyse,
+  coverage,
+  endName,
+  findingKey,
+  fixesOf,
+  importRig,
+  report,
+  rigToJson,
+  sumsOf,
+  type Analysis,
+} from '@echo-loom/core';
 import { harbourHall } from '../../demo/harbour-hall';
 import { nightTide, secondFiring } from '../../demo/rigs';
 import { builtRigs, randomRig } from './rigs';
@@ -9,7 +20,10 @@ import { builtRigs, randomRig } from './rigs';
 export const rigFiles = (random: number): [name: string, json: string][] => {
   const demos = [nightTide(), secondFiring(), harbourHall()];
   const starts = [...demos, ...builtRigs()];
-  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [`random ${seed}`, rigToJson(randomRig(seed, starts))]);
+  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [
+    `random ${seed}`,
+    rigToJson(randomRig(seed, starts)),
+  ]);
   return [...demos.map((rig): [string, string] => [rig.name, rigToJson(rig)]), ...scattered];
 };
 
@@ -29,14 +43,25 @@ const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown =>
   stages: traced.stages.map((stage) => ({
     at: endName(stage.at),
     signal: stage.signal,
-    by: stage.via.by === 'link' ? stage.via.link.id : stage.via.by === 'route' ? stage.via.route.id : 'source',
+    by:
+      stage.via.by === 'link'
+        ? stage.via.link.id
+        : stage.via.by === 'route'
+          ? stage.via.route.id
+          : 'source',
     picture: picture[stage.index],
     sound: sound[stage.index],
     delay: delay[stage.index],
   })),
   lost: traced.lost.map(({ signal, source }) => `${signal} ${endName(source)}`),
   cut: [...traced.cut].map(endName),
-  controllers: usb.controllers.map(({ deviceId, controller, loadMBps, limitMBps, gbps }) => ({ deviceId, controller, loadMBps, limitMBps, gbps })),
+  controllers: usb.controllers.map(({ deviceId, controller, loadMBps, limitMBps, gbps }) => ({
+    deviceId,
+    controller,
+    loadMBps,
+    limitMBps,
+    gbps,
+  })),
 });
 
 /** Everything that is said of a rig, line by line. What a finding is about and its key take a new form and stand apart. */
@@ -45,9 +70,29 @@ export const dump = (json: string): { readonly says: string; readonly keys: stri
   if (!imported.ok) return { says: JSON.stringify({ unreadable: imported.problems }), keys: '[]' };
   const analysis = analyse(imported.rig);
   const findings = analysis.findings.map((finding) => {
-    return { ...finding, about: undefined, sums: sumsOf(analysis, finding), fixes: fixesOf(analysis, finding) };
+    return {
+      ...finding,
+      about: undefined,
+      sums: sumsOf(analysis, finding),
+      fixes: fixesOf(analysis, finding),
+    };
   });
-  const lines = coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({ id, need, subject: subject.name, verdict, says, thread: thread?.id ?? null }));
-  const said = canonical({ figures: figuresOf(analysis), findings, coverage: lines, report: { ...report(analysis, { predictions: false }), findings: undefined } });
-  return { says: JSON.stringify(said, null, 1), keys: JSON.stringify(analysis.findings.map(findingKey)) };
+  const lines = coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({
+    id,
+    need,
+    subject: subject.name,
+    verdict,
+    says,
+    thread: thread?.id ?? null,
+  }));
+  const said = canonical({
+    figures: figuresOf(analysis),
+    findings,
+    coverage: lines,
+    report: { ...report(analysis, { predictions: false }), findings: undefined },
+  });
+  return {
+    says: JSON.stringify(said, null, 1),
+    keys: JSON.stringify(analysis.findings.map(findingKey)),
+  };
 };

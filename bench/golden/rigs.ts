@@ -36,17 +36,27 @@ const valueFor = (control: Control, chance: Chance): ControlValue => {
   }
 };
 
-const anyDevice = (rig: Rig, chance: Chance): Placed | undefined => chance.oneOf(Object.entries(rig.devices));
-const anyId = (collection: object, chance: Chance): string | null => chance.oneOf(Object.keys(collection)) ?? null;
+const anyDevice = (rig: Rig, chance: Chance): Placed | undefined =>
+  chance.oneOf(Object.entries(rig.devices));
+const anyId = (collection: object, chance: Chance): string | null =>
+  chance.oneOf(Object.keys(collection)) ?? null;
 
 const turnControl = (rig: Rig, chance: Chance): Command | undefined => {
   const device = anyDevice(rig, chance);
   const control = device && chance.oneOf(Object.entries(device[1].model.controls));
   if (!device || !control) return undefined;
-  return { type: 'setControl', deviceId: device[0], control: control[0], value: valueFor(control[1], chance) };
+  return {
+    type: 'setControl',
+    deviceId: device[0],
+    control: control[0],
+    value: valueFor(control[1], chance),
+  };
 };
 
-const anyEnd = ([deviceId, { model }]: Placed, chance: Chance): { end: End; port: Port } | undefined => {
+const anyEnd = (
+  [deviceId, { model }]: Placed,
+  chance: Chance,
+): { end: End; port: Port } | undefined => {
   const port = chance.oneOf(Object.entries(model.ports));
   return port && { end: { deviceId, portId: port[0] }, port: port[1] };
 };
@@ -62,7 +72,13 @@ const join = (rig: Rig, chance: Chance): Command | undefined => {
     const kind = mating.can ? chance.oneOf(mating.cables) : undefined;
     if (!kind) continue;
     const linkId = freeId(`${a.end.deviceId}-${a.end.portId}`, rig.links);
-    return { type: 'connect', linkId, from: a.end, to: b.end, cable: { kind, lengthM: kind === 'inside' ? 0 : chance.integer(1, 60) } };
+    return {
+      type: 'connect',
+      linkId,
+      from: a.end,
+      to: b.end,
+      cable: { kind, lengthM: kind === 'inside' ? 0 : chance.integer(1, 60) },
+    };
   }
   return undefined;
 };
@@ -72,7 +88,15 @@ const addDevice = (rig: Rig, chance: Chance): Command | undefined => {
   if (!model) return undefined;
   const deviceId = freeId(model.kind, rig.devices);
   const personId = chance.once(2) ? anyId(rig.people, chance) : null;
-  return { type: 'addDevice', deviceId, name: deviceId, model, settings: {}, personId, placeId: null };
+  return {
+    type: 'addDevice',
+    deviceId,
+    name: deviceId,
+    model,
+    settings: {},
+    personId,
+    placeId: null,
+  };
 };
 
 const cutCable = (rig: Rig, chance: Chance): Command | undefined => {
@@ -84,7 +108,11 @@ const lengthen = (rig: Rig, chance: Chance): Command | undefined => {
   const linkId = anyId(rig.links, chance);
   const link = linkId === null ? undefined : entry(rig.links, linkId);
   if (linkId === null || !link || link.cable.kind === 'inside') return undefined;
-  return { type: 'setCable', linkId, cable: { kind: link.cable.kind, lengthM: chance.integer(1, 150) } };
+  return {
+    type: 'setCable',
+    linkId,
+    cable: { kind: link.cable.kind, lengthM: chance.integer(1, 150) },
+  };
 };
 
 const removeDevice = (rig: Rig, chance: Chance): Command | undefined => {
@@ -92,7 +120,11 @@ const removeDevice = (rig: Rig, chance: Chance): Command | undefined => {
   return device && { type: 'removeDevice', deviceId: device[0] };
 };
 
-const spot = (chance: Chance) => ({ xM: chance.integer(0, 60) / 10, yM: chance.integer(0, 60) / 10, facingDeg: chance.integer(0, 359) });
+const spot = (chance: Chance) => ({
+  xM: chance.integer(0, 60) / 10,
+  yM: chance.integer(0, 60) / 10,
+  facingDeg: chance.integer(0, 359),
+});
 
 const addPerson = (rig: Rig, chance: Chance): Command => {
   const personId = freeId('someone', rig.people);
@@ -108,18 +140,34 @@ const addPerson = (rig: Rig, chance: Chance): Command => {
 
 const giveTo = (rig: Rig, chance: Chance): Command | undefined => {
   const device = anyDevice(rig, chance);
-  return device && { type: 'assignDevice', deviceId: device[0], personId: anyId(rig.people, chance), placeId: null };
+  return (
+    device && {
+      type: 'assignDevice',
+      deviceId: device[0],
+      personId: anyId(rig.people, chance),
+      placeId: null,
+    }
+  );
 };
 
 const addNoise = (rig: Rig, chance: Chance): Command => {
   const { xM, yM } = spot(chance);
-  const noise = { name: 'Fan', dbaAt1m: chance.integer(25, 60), at: { xM, yM }, runs: !chance.once(4) };
+  const noise = {
+    name: 'Fan',
+    dbaAt1m: chance.integer(25, 60),
+    at: { xM, yM },
+    runs: !chance.once(4),
+  };
   return { type: 'addNoise', noiseId: freeId('fan', rig.noises), noise };
 };
 
 const setRoom = (_rig: Rig, chance: Chance): Command => ({
   type: 'setRoom',
-  room: { volumeM3: chance.integer(15, 900), rt60S: chance.integer(2, 25) / 10, noiseDba: chance.integer(18, 55) },
+  room: {
+    volumeM3: chance.integer(15, 900),
+    rt60S: chance.integer(2, 25) / 10,
+    noiseDba: chance.integer(18, 55),
+  },
 });
 
 const addShot = (rig: Rig, chance: Chance): Command | undefined => {
@@ -146,17 +194,48 @@ const addScene = (rig: Rig, chance: Chance): Command | undefined => {
     { deviceId: other[0], box: 'inset' as const },
   ];
   const sceneId = freeId('scene', rig.scenes);
-  return { type: 'addScene', sceneId, scene: { name: sceneId, layers, heard: chance.once(2) ? null : Object.keys(rig.people).slice(0, 2) } };
+  return {
+    type: 'addScene',
+    sceneId,
+    scene: {
+      name: sceneId,
+      layers,
+      heard: chance.once(2) ? null : Object.keys(rig.people).slice(0, 2),
+    },
+  };
 };
 
 const addDeliverable = (rig: Rig, chance: Chance): Command | undefined => {
   const deliverable = chance.oneOf(Object.values(USUAL_DELIVERABLES));
-  return deliverable && { type: 'addDeliverable', deliverableId: freeId('deliverable', rig.brief?.deliverables ?? {}), deliverable };
+  return (
+    deliverable && {
+      type: 'addDeliverable',
+      deliverableId: freeId('deliverable', rig.brief?.deliverables ?? {}),
+      deliverable,
+    }
+  );
 };
 
 const EDITS = [
-  turnControl, turnControl, turnControl, turnControl, join, join, join, addDevice, addDevice, cutCable, lengthen, removeDevice, addPerson,
-  giveTo, addNoise, setRoom, addShot, addScene, addDeliverable,
+  turnControl,
+  turnControl,
+  turnControl,
+  turnControl,
+  join,
+  join,
+  join,
+  addDevice,
+  addDevice,
+  cutCable,
+  lengthen,
+  removeDevice,
+  addPerson,
+  giveTo,
+  addNoise,
+  setRoom,
+  addShot,
+  addScene,
+  addDeliverable,
 ];
 
 const edited = (rig: Rig, chance: Chance): Rig => {
@@ -174,7 +253,9 @@ const EDITS_A_RIG = 40;
 
 /** Rigs to begin from, made by the builder. */
 export const builtRigs = (): Rig[] =>
-  STARTING_POINTS.map(({ name, answers }) => build(answers(name))).flatMap((built) => (built.ok ? [built.rig] : []));
+  STARTING_POINTS.map(({ name, answers }) => build(answers(name))).flatMap((built) =>
+    built.ok ? [built.rig] : [],
+  );
 
 /** One of the rigs given, edited at random. The same for the same seed. */
 export const randomRig = (seed: number, starts: readonly Rig[]): Rig => {

@@ -23,5 +23,14 @@ export const measure = (rig: Rig): Measured => {
   const graph = compile(rig);
   const traced = trace(graph);
   const { figures: picture, negotiations } = picturePass(rig, traced);
-  return { rig, graph, traced, picture, negotiations, sound: soundPass(rig, graph, traced), delay: timePass(traced, picture), usb: usbPass(traced, picture) };
+  return {
+    rig,
+    graph,
+    traced,
+    picture,
+    negotiations,
+    sound: soundPass(rig, graph, traced),
+    delay: timePass(traced, picture),
+    usb: usbPass(traced, picture),
+  };
 };

@@ -4,7 +4,9 @@ import type { Measured } from './measure';
  * Something worked out once for each analysis, however many rules and views ask for it, and forgotten with it.
  * @param make works it out from the measured rig
  */
-export const perAnalysis = <T extends object>(make: (measured: Measured) => T): ((measured: Measured) => T) => {
+export const perAnalysis = <T extends object>(
+  make: (measured: Measured) => T,
+): ((measured: Measured) => T) => {
   const kept = new WeakMap<Measured['traced'], T>();
   return (measured) => {
     const known = kept.get(measured.traced);

@@ -5,7 +5,10 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Providers } from '@/ui/Providers';
 
-export const metadata: Metadata = { title: { default: 'Echo Loom', template: '%s · Echo Loom' }, description: 'Designs and proves the capture and signal chain of a studio by calculation.' };
+export const metadata: Metadata = {
+  title: { default: 'Echo Loom', template: '%s · Echo Loom' },
+  description: 'Designs and proves the capture and signal chain of a studio by calculation.',
+};
 
 const RootLayout = async ({ children }: { readonly children: ReactNode }) => {
   const nonce = (await headers()).get('x-nonce') ?? undefined;

@@ -11,7 +11,12 @@ const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
   const changed = `changed ${formatDistanceToNow(changedAt, { addSuffix: true })}`;
   if (!read.ok) {
     const [problem] = read.problems;
-    return { is: 'unreadable', id, changed, why: problem ? `${problem.path}: ${problem.says}` : 'It is empty.' };
+    return {
+      is: 'unreadable',
+      id,
+      changed,
+      why: problem ? `${problem.path}: ${problem.says}` : 'It is empty.',
+    };
   }
   try {
     const analysis = analyse(read.rig);
@@ -27,7 +32,12 @@ const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
     };
   } catch (error) {
     console.error(error);
-    return { is: 'unreadable', id, changed, why: 'It could not be computed; the reason has been logged.' };
+    return {
+      is: 'unreadable',
+      id,
+      changed,
+      why: 'It could not be computed; the reason has been logged.',
+    };
   }
 };
 

@@ -6,12 +6,17 @@ import { elsewhereProblem, strangerProblem } from './hosts';
 
 const NEVER_STORED = { 'cache-control': 'no-store' };
 
-export const problem = (status: number, says: string, more: Record<string, unknown> = {}): Response =>
-  Response.json({ says, ...more }, { status, headers: NEVER_STORED });
+export const problem = (
+  status: number,
+  says: string,
+  more: Record<string, unknown> = {},
+): Response => Response.json({ says, ...more }, { status, headers: NEVER_STORED });
 
-export const answer = (body: unknown, status = 200): Response => Response.json(body, { status, headers: NEVER_STORED });
+export const answer = (body: unknown, status = 200): Response =>
+  Response.json(body, { status, headers: NEVER_STORED });
 
-export const noSuchRig = (): Response => problem(404, 'There is no such rig; it may have been taken off the shelf.');
+export const noSuchRig = (): Response =>
+  problem(404, 'There is no such rig; it may have been taken off the shelf.');
 
 /** A request that is refused with an answer of its own. */
 export class Refused extends Error {
@@ -27,7 +32,9 @@ const TOLD = 100;
 export const parsed = <T>(schema: z.ZodType<T>, value: unknown): T => {
   const read = schema.safeParse(value);
   if (read.success) return read.data;
-  const problems = read.error.issues.slice(0, TOLD).map(({ path, message }) => ({ path: path.join('.'), says: message }));
+  const problems = read.error.issues
+    .slice(0, TOLD)
+    .map(({ path, message }) => ({ path: path.join('.'), says: message }));
   throw new Refused(problem(400, 'The request is not understood.', { problems }));
 };
 
@@ -43,7 +50,10 @@ export const queryOf = <T>(request: Request, schema: z.ZodType<T>): T => {
 };
 
 /** The bytes of a request, refused before they are all read when there are too many. @returns null when too large */
-export const readBody = async (request: Request, limit: number): Promise<Uint8Array<ArrayBuffer> | null> => {
+export const readBody = async (
+  request: Request,
+  limit: number,
+): Promise<Uint8Array<ArrayBuffer> | null> => {
   if (Number(request.headers.get('content-length') ?? 0) > limit) return null;
   const parts: Uint8Array[] = [];
   let size = 0;
@@ -70,7 +80,8 @@ export const readBody = async (request: Request, limit: number): Promise<Uint8Ar
 /** Refuses a body that does not say what is meant: a form of another site cannot say so without asking first. */
 export const mustSay = (request: Request, ...types: readonly string[]): void => {
   const [said = ''] = (request.headers.get('content-type') ?? '').split(';');
-  if (!types.includes(said.trim().toLowerCase())) throw new Refused(problem(415, `Expected ${types.join(' or ')}.`));
+  if (!types.includes(said.trim().toLowerCase()))
+    throw new Refused(problem(415, `Expected ${types.join(' or ')}.`));
 };
 
 /**
@@ -81,7 +92,10 @@ export const mustSay = (request: Request, ...types: readonly string[]): void => 
 export const jsonBody = async (request: Request, limit: number): Promise<unknown> => {
   mustSay(request, 'application/json');
   const bytes = await readBody(request, limit);
-  if (!bytes) throw new Refused(problem(413, `The request is too large: at most ${Math.round(limit / 1024)} kB are read.`));
+  if (!bytes)
+    throw new Refused(
+      problem(413, `The request is too large: at most ${Math.round(limit / 1024)} kB are read.`),
+    );
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
@@ -90,14 +104,24 @@ export const jsonBody = async (request: Request, limit: number): Promise<unknown
   }
   const read = readJson(text);
   if ('value' in read) return read.value;
-  throw new Refused(problem(400, `The request cannot be read (nested at most ${MAX_DEPTH} deep).`, { problems: read.problems }));
+  throw new Refused(
+    problem(400, `The request cannot be read (nested at most ${MAX_DEPTH} deep).`, {
+      problems: read.problems,
+    }),
+  );
 };
 
 /** The bytes of a file that a page or a script sends. @throws Refused */
-export const fileBody = async (request: Request, limit: number): Promise<Uint8Array<ArrayBuffer>> => {
+export const fileBody = async (
+  request: Request,
+  limit: number,
+): Promise<Uint8Array<ArrayBuffer>> => {
   mustSay(request, 'application/octet-stream', 'application/json');
   const bytes = await readBody(request, limit);
-  if (!bytes) throw new Refused(problem(413, `The file is too large: at most ${limit / 1024 / 1024} MB are read.`));
+  if (!bytes)
+    throw new Refused(
+      problem(413, `The file is too large: at most ${limit / 1024 / 1024} MB are read.`),
+    );
   return bytes;
 };
 
@@ -108,11 +132,19 @@ const AWAY = new Set([
 ]); // prettier-ignore
 const BUSY = new Set(['55P03', '57014', '40P01']);
 /** What the driver says without a code when a connection broke or none could be had. */
-const AWAY_WORDS = /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Client was closed)/;
+const AWAY_WORDS =
+  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Client was closed)/;
 
 /** Looks along an error and its causes. */
-const isAny = (error: unknown, is: (code: string | undefined, message: string) => boolean): boolean => {
-  for (let at: unknown = error; typeof at === 'object' && at !== null; at = 'cause' in at ? at.cause : null) {
+const isAny = (
+  error: unknown,
+  is: (code: string | undefined, message: string) => boolean,
+): boolean => {
+  for (
+    let at: unknown = error;
+    typeof at === 'object' && at !== null;
+    at = 'cause' in at ? at.cause : null
+  ) {
     const code = 'code' in at && typeof at.code === 'string' ? at.code : undefined;
     if (is(code, at instanceof Error ? at.message : '')) return true;
   }
@@ -121,10 +153,13 @@ const isAny = (error: unknown, is: (code: string | undefined, message: string) =
 
 /** Whether an error means that the database is away, not that something is wrong with the request. */
 export const isDatabaseAway = (error: unknown): boolean =>
-  isAny(error, (code, message) => (code === undefined ? AWAY_WORDS.test(message) : AWAY.has(code) || code.startsWith('08')));
+  isAny(error, (code, message) =>
+    code === undefined ? AWAY_WORDS.test(message) : AWAY.has(code) || code.startsWith('08'),
+  );
 
 /** Whether somebody else holds what a statement needed, or it took too long. */
-export const isDatabaseBusy = (error: unknown): boolean => isAny(error, (code) => code !== undefined && BUSY.has(code));
+export const isDatabaseBusy = (error: unknown): boolean =>
+  isAny(error, (code) => code !== undefined && BUSY.has(code));
 
 const later = (says: string): Response =>
   Response.json({ says }, { status: 503, headers: { ...NEVER_STORED, 'retry-after': '1' } });
@@ -143,9 +178,12 @@ const unforeseen = (error: unknown): Response => {
  * or busy becomes 503, everything else unforeseen 500.
  */
 export const answering =
-  <Args extends readonly unknown[]>(handle: (request: Request, ...args: Args) => Promise<Response>) =>
+  <Args extends readonly unknown[]>(
+    handle: (request: Request, ...args: Args) => Promise<Response>,
+  ) =>
   async (request: Request, ...args: Args): Promise<Response> => {
-    const stranger = strangerProblem(request.method, request.headers) ?? elsewhereProblem(request.headers);
+    const stranger =
+      strangerProblem(request.method, request.headers) ?? elsewhereProblem(request.headers);
     if (stranger) return problem(403, stranger);
     try {
       return await handle(request, ...args);

@@ -28,7 +28,10 @@ export const makeDatabase = async (name: string): Promise<string> => {
 };
 
 /** Runs one statement on a connection of its own. */
-export const sqlRows = async <Row extends pg.QueryResultRow>(text: string, values: unknown[] = []): Promise<Row[]> => {
+export const sqlRows = async <Row extends pg.QueryResultRow>(
+  text: string,
+  values: unknown[] = [],
+): Promise<Row[]> => {
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
   await client.connect();
   try {

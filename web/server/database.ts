@@ -21,7 +21,9 @@ const CONNECT_MS = 5_000;
 export const databaseUrl = (): string => {
   const url = process.env.DATABASE_URL;
   if (!url) {
-    throw new Error('DATABASE_URL is not set; start the application with bin/demo, or set it to a PostgreSQL address');
+    throw new Error(
+      'DATABASE_URL is not set; start the application with bin/demo, or set it to a PostgreSQL address',
+    );
   }
   return url;
 };
@@ -61,13 +63,20 @@ export const database = (): Database => {
 /** A connection of its own for asking whether the database is there: it never waits behind saves. */
 export const healthPool = (): pg.Pool => {
   const connections = (store.echoLoom ??= {});
-  connections.health ??= makePool({ max: 1, statement_timeout: 2_000, connectionTimeoutMillis: 2_000 });
+  connections.health ??= makePool({
+    max: 1,
+    statement_timeout: 2_000,
+    connectionTimeoutMillis: 2_000,
+  });
   return connections.health;
 };
 
 /** A single connection without limits, for work that takes as long as it takes. @returns connected; to be ended */
 export const connectAlone = async (): Promise<pg.Client> => {
-  const client = new pg.Client({ connectionString: databaseUrl(), connectionTimeoutMillis: CONNECT_MS });
+  const client = new pg.Client({
+    connectionString: databaseUrl(),
+    connectionTimeoutMillis: CONNECT_MS,
+  });
   client.on('error', () => undefined);
   await client.connect();
   return client;

@@ -121,7 +121,12 @@ const keepListening = async (hub: Hub): Promise<never> => {
  */
 export const onRigChange = (rigId: string, listener: Listener): (() => void) => {
   const hub = theHub();
-  const heard = hub.rigs.get(rigId) ?? { listeners: new Set<Listener>(), told: null, latest: 0, isReading: false };
+  const heard = hub.rigs.get(rigId) ?? {
+    listeners: new Set<Listener>(),
+    told: null,
+    latest: 0,
+    isReading: false,
+  };
   heard.listeners.add(listener);
   hub.rigs.set(rigId, heard);
   if (!hub.isListening) {

@@ -4,7 +4,9 @@ const LOCAL = ['localhost', '127.0.0.1', '[::1]'];
 
 /** Names from the environment: host names without port, separated by commas. */
 const allowed = (): ReadonlySet<string> => {
-  const more = (process.env.ECHO_LOOM_HOSTS ?? '').split(',').map((name) => name.trim().toLowerCase());
+  const more = (process.env.ECHO_LOOM_HOSTS ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase());
   return new Set([...LOCAL, ...more.filter((name) => name !== '')]);
 };
 

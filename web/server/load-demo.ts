@@ -14,9 +14,17 @@ const load = async (): Promise<void> => {
   const client = await connectAlone();
   try {
     for (const name of DEMO) {
-      const imported = importRig(await readFile(path.join(import.meta.dirname, '../../demo', `${name}.rig.json`)));
-      if (!imported.ok) throw new Error(`demo/${name}.rig.json: ${imported.problems.map(({ path: at, says }) => `${at}: ${says}`).join('; ')}`);
-      await drizzle(client).insert(rigs).values({ id: name, document: imported.rig }).onConflictDoNothing();
+      const imported = importRig(
+        await readFile(path.join(import.meta.dirname, '../../demo', `${name}.rig.json`)),
+      );
+      if (!imported.ok)
+        throw new Error(
+          `demo/${name}.rig.json: ${imported.problems.map(({ path: at, says }) => `${at}: ${says}`).join('; ')}`,
+        );
+      await drizzle(client)
+        .insert(rigs)
+        .values({ id: name, document: imported.rig })
+        .onConflictDoNothing();
     }
   } finally {
     await client.end();

@@ -17,12 +17,16 @@ afterAll(leaveDatabase);
 const serverOf = (id: string): Server => ({
   open: () => openRig(id),
   send: (request) => saveEntries(id, request),
-  fetchAfter: async (stand) => ((await isInLog(id, stand)) ? entriesAfter(id, stand.revision) : 'other log'),
+  fetchAfter: async (stand) =>
+    (await isInLog(id, stand)) ? entriesAfter(id, stand.revision) : 'other log',
 });
 
 type Deed =
   | { readonly does: 'edit'; readonly kind: number; readonly target: number }
-  | { readonly does: 'undo' | 'redo' | 'reload' | 'cut' | 'mend' | 'lose an answer' | 'flush' | 'catch up' }
+  | {
+      readonly does:
+        'undo' | 'redo' | 'reload' | 'cut' | 'mend' | 'lose an answer' | 'flush' | 'catch up';
+    }
   | { readonly does: 'find an old edit'; readonly readable: boolean };
 interface Step {
   readonly browser: number;
@@ -32,17 +36,39 @@ interface Step {
 const deed: fc.Arbitrary<Deed> = fc.oneof(
   {
     weight: 8,
-    arbitrary: fc.record({ does: fc.constant('edit' as const), kind: fc.nat(3), target: fc.nat(2) }),
+    arbitrary: fc.record({
+      does: fc.constant('edit' as const),
+      kind: fc.nat(3),
+      target: fc.nat(2),
+    }),
   },
   {
     weight: 5,
     arbitrary: fc.record({
-      does: fc.constantFrom('undo' as const, 'redo' as const, 'reload' as const, 'cut' as const, 'mend' as const, 'lose an answer' as const, 'flush' as const, 'catch up' as const),
+      does: fc.constantFrom(
+        'undo' as const,
+        'redo' as const,
+        'reload' as const,
+        'cut' as const,
+        'mend' as const,
+        'lose an answer' as const,
+        'flush' as const,
+        'catch up' as const,
+      ),
     }),
   },
-  { weight: 1, arbitrary: fc.record({ does: fc.constant('find an old edit' as const), readable: fc.boolean() }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      does: fc.constant('find an old edit' as const),
+      readable: fc.boolean(),
+    }),
+  },
 );
-const steps: fc.Arbitrary<Step[]> = fc.array(fc.record({ browser: fc.nat(2), deed }), { minLength: 5, maxLength: 40 });
+const steps: fc.Arbitrary<Step[]> = fc.array(fc.record({ browser: fc.nat(2), deed }), {
+  minLength: 5,
+  maxLength: 40,
+});
 
 /** Each edit is one that no other equals, so that none can be done already by somebody else's. */
 const commandOf = (kind: number, target: number, unique: number): Command => {
@@ -104,9 +130,16 @@ class Person {
         return this.session?.catchUp();
       case 'find an old edit': {
         const id = `old-edit-${unique}`;
-        const kept = { id, author: this.browser.author, command: { type: deed.readable ? 'renameRig' : 'paintTheShed', name: `Old ${unique}` } };
+        const kept = {
+          id,
+          author: this.browser.author,
+          command: { type: deed.readable ? 'renameRig' : 'paintTheShed', name: `Old ${unique}` },
+        };
         // As the version before this one kept them: a plain list.
-        this.browser.storage.setItem(`echo-loom.outbox.${this.rigId}.tab-old-${unique}`, JSON.stringify([kept]));
+        this.browser.storage.setItem(
+          `echo-loom.outbox.${this.rigId}.tab-old-${unique}`,
+          JSON.stringify([kept]),
+        );
         this.typed.add(id);
       }
     }
@@ -116,9 +149,15 @@ class Person {
 it('random edits, undo, reloads, lost answers, other versions and outages lose nothing', async () => {
   let unique = 0;
   const check = async (list: readonly Step[]): Promise<void> => {
-    const rig = new RigDraft('Rig').device('mic', 'mic-dynamic-stage').device('interface', 'interface-2').device('camera', 'webcam').build();
+    const rig = new RigDraft('Rig')
+      .device('mic', 'mic-dynamic-stage')
+      .device('interface', 'interface-2')
+      .device('camera', 'webcam')
+      .build();
     const id = await createRig(rig);
-    const people = ['browser-one', 'browser-two', 'browser-six'].map((author) => new Person(new Browser(author, id, serverOf(id)), id));
+    const people = ['browser-one', 'browser-two', 'browser-six'].map(
+      (author) => new Person(new Browser(author, id, serverOf(id)), id),
+    );
     for (const person of people) person.session = await person.browser.open();
     for (const step of list) await people[step.browser]?.do(step.deed, unique++);
 
@@ -139,10 +178,14 @@ it('random edits, undo, reloads, lost answers, other versions and outages lose n
     people.forEach((person, index) => {
       const state = sessions[index]?.store.getState();
       const aside = new Set(state?.setAside.map((item) => item.id));
-      expect([...person.typed].filter((entryId) => !saved.has(entryId) && !aside.has(entryId))).toEqual([]);
+      expect(
+        [...person.typed].filter((entryId) => !saved.has(entryId) && !aside.has(entryId)),
+      ).toEqual([]);
       expect(state?.save.state).toBe('saved');
       expect(state && rigToJson(state.rig)).toBe(end && rigToJson(end.rig));
-      const kept = Array.from({ length: person.browser.storage.length }, (_, n) => person.browser.storage.getItem(person.browser.storage.key(n) ?? ''));
+      const kept = Array.from({ length: person.browser.storage.length }, (_, n) =>
+        person.browser.storage.getItem(person.browser.storage.key(n) ?? ''),
+      );
       expect(kept.length > 0).toBe(aside.size > 0);
     });
   };
@@ -152,7 +195,8 @@ it('random edits, undo, reloads, lost answers, other versions and outages lose n
 }, 120_000);
 
 /** A few milliseconds, so that answers and news overtake each other. */
-const soon = (most: number): Promise<void> => new Promise((done) => setTimeout(done, Math.random() * most));
+const soon = (most: number): Promise<void> =>
+  new Promise((done) => setTimeout(done, Math.random() * most));
 
 it('one browser alone sets nothing aside, in whatever order answers and news reach it', async () => {
   const late = (server: Server): Server => ({
@@ -172,7 +216,23 @@ it('one browser alone sets nothing aside, in whatever order answers and news rea
       return entries;
     },
   });
-  const deeds = fc.array(fc.constantFrom('edit', 'edit', 'edit', 'undo', 'undo', 'redo', 'news', 'news', 'look', 'wait', 'wait', 'wait'), { minLength: 20, maxLength: 80 });
+  const deeds = fc.array(
+    fc.constantFrom(
+      'edit',
+      'edit',
+      'edit',
+      'undo',
+      'undo',
+      'redo',
+      'news',
+      'news',
+      'look',
+      'wait',
+      'wait',
+      'wait',
+    ),
+    { minLength: 20, maxLength: 80 },
+  );
   await fc.assert(
     fc.asyncProperty(deeds, async (list) => {
       const id = await createRig(blankRig('Rig'));
@@ -183,11 +243,13 @@ it('one browser alone sets nothing aside, in whatever order answers and news rea
         // The stream may have missed the beginning, and what it tells may be old by now.
         const entries = log.slice(-1 - Math.floor(Math.random() * 4));
         const revision = entries.at(-1)?.revision;
-        if (revision !== undefined) session.hear({ tells: 'entries', rigId: id, revision, entries });
+        if (revision !== undefined)
+          session.hear({ tells: 'entries', rigId: id, revision, entries });
       };
       const under: Promise<void>[] = [];
       for (const [n, what] of list.entries()) {
-        if (what === 'edit') session.run({ type: 'addPlace', placeId: `place-${n}`, place: { name: `Place ${n}` } });
+        if (what === 'edit')
+          session.run({ type: 'addPlace', placeId: `place-${n}`, place: { name: `Place ${n}` } });
         if (what === 'undo') session.undo();
         if (what === 'redo') session.redo();
         if (what === 'news') under.push(news());
@@ -200,7 +262,11 @@ it('one browser alone sets nothing aside, in whatever order answers and news rea
       await session.catchUp();
       await session.flush();
       const end = await openRig(id);
-      expect(session.store.getState()).toMatchObject({ setAside: [], refusal: null, save: { state: 'saved' } });
+      expect(session.store.getState()).toMatchObject({
+        setAside: [],
+        refusal: null,
+        save: { state: 'saved' },
+      });
       expect(rigToJson(session.store.getState().rig)).toBe(end && rigToJson(end.rig));
     }),
     { numRuns: 40 },

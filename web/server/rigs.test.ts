@@ -1,6 +1,17 @@
 import { blankRig, RigDraft, rigToJson } from '@echo-loom/core';
 import { makeDatabase, leaveDatabase, sqlRows } from './database-for-tests';
-import { createRig, createRigFromText, findRaw, findRig, forgetPutAway, isInLog, listPutAway, listRigs, setDeleted, standOf } from './rigs';
+import {
+  createRig,
+  createRigFromText,
+  findRaw,
+  findRig,
+  forgetPutAway,
+  isInLog,
+  listPutAway,
+  listRigs,
+  setDeleted,
+  standOf,
+} from './rigs';
 import { currencySchema, findCurrency, setCurrency } from './studio';
 
 beforeAll(() => makeDatabase('shelf'), 30_000);
@@ -19,7 +30,11 @@ describe('the shelf', () => {
 
   it('says when there is nothing to take off or put back', async () => {
     const id = await createRig(blankRig('There'));
-    expect([await setDeleted(id, false), await setDeleted('nobody', true), await setDeleted('\0', true)]).toEqual([false, false, false]);
+    expect([
+      await setDeleted(id, false),
+      await setDeleted('nobody', true),
+      await setDeleted('\0', true),
+    ]).toEqual([false, false, false]);
   });
 
   it('forgets for good after thirty days, not before', async () => {
@@ -27,10 +42,15 @@ describe('the shelf', () => {
     await setDeleted(old, true);
     await setDeleted(recent, true);
     await sqlRows(`update rigs set deleted_at = now() - interval '31 days' where id = $1`, [old]);
-    await sqlRows(`update rigs set deleted_at = now() - interval '29 days' where id = $1`, [recent]);
+    await sqlRows(`update rigs set deleted_at = now() - interval '29 days' where id = $1`, [
+      recent,
+    ]);
     expect((await listPutAway()).map(({ id }) => id)).not.toContain(old);
     expect(await forgetPutAway()).toBe(1);
-    expect([await findRaw(old), (await listPutAway()).map(({ id }) => id).includes(recent)]).toEqual([null, true]);
+    expect([
+      await findRaw(old),
+      (await listPutAway()).map(({ id }) => id).includes(recent),
+    ]).toEqual([null, true]);
   });
 
   it('keeps a document that was written as text to the byte', async () => {
@@ -46,14 +66,18 @@ describe('the shelf', () => {
 describe('a row that cannot be read', () => {
   it('is one card that says why; every other rig stands beside it', async () => {
     const good = await createRig(blankRig('Good'));
-    await createRigFromText(JSON.stringify({ ...blankRig('Bad'), places: { shed: { name: 'Shed', order: 1e9 + 1 } } }));
+    await createRigFromText(
+      JSON.stringify({ ...blankRig('Bad'), places: { shed: { name: 'Shed', order: 1e9 + 1 } } }),
+    );
     const newer = await createRigFromText(JSON.stringify({ ...blankRig('Newer'), version: 99 }));
     const nonsense = await createRigFromText('"not a rig"');
     const shelf = new Map((await listRigs()).map(({ id, read }) => [id, read]));
     expect(shelf.get(good)?.ok).toBe(true);
     expect(shelf.get(newer)).toEqual({
       ok: false,
-      problems: [{ path: 'version', says: expect.stringMatching(/version 99; this program is older/) }],
+      problems: [
+        { path: 'version', says: expect.stringMatching(/version 99; this program is older/) },
+      ],
     });
     expect(shelf.get(nonsense)?.ok).toBe(false);
     expect([...shelf.values()].filter((read) => !read.ok)).toHaveLength(3);
@@ -72,7 +96,10 @@ describe('ids from addresses', () => {
     const id = await createRig(blankRig('Fresh'));
     const stand = await standOf(id);
     expect(stand).toEqual({ revision: 0, entryId: null });
-    expect([await isInLog(id, { revision: 0, entryId: null }), await isInLog(id, { revision: 0, entryId: 'other' })]).toEqual([true, false]);
+    expect([
+      await isInLog(id, { revision: 0, entryId: null }),
+      await isInLog(id, { revision: 0, entryId: 'other' }),
+    ]).toEqual([true, false]);
   });
 });
 

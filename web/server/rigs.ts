@@ -27,17 +27,29 @@ export const KEPT_DAYS = 30;
 /** Ids come from addresses, where anything can stand: what cannot be an id is no rig, and never reaches the database. */
 const isId = (id: string): boolean => rigIdSchema.safeParse(id).success;
 
-const columns = { id: rigs.id, document: rigs.document, revision: rigs.revision, changedAt: rigs.changedAt };
+const columns = {
+  id: rigs.id,
+  document: rigs.document,
+  revision: rigs.revision,
+  changedAt: rigs.changedAt,
+};
 
 export const listRigs = async (): Promise<ShelfRig[]> => {
-  const rows = await database().select(columns).from(rigs).where(isNull(rigs.deletedAt)).orderBy(desc(rigs.changedAt), asc(rigs.id));
+  const rows = await database()
+    .select(columns)
+    .from(rigs)
+    .where(isNull(rigs.deletedAt))
+    .orderBy(desc(rigs.changedAt), asc(rigs.id));
   return rows.map(({ document, ...row }) => ({ ...row, read: readRig(document) }));
 };
 
 /** A rig of the shelf, readable or not; null where there is none. */
 export const findRig = async (id: string): Promise<ShelfRig | null> => {
   if (!isId(id)) return null;
-  const [row] = await database().select(columns).from(rigs).where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
+  const [row] = await database()
+    .select(columns)
+    .from(rigs)
+    .where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
   if (!row) return null;
   const { document, ...rest } = row;
   return { ...rest, read: readRig(document) };
@@ -56,7 +68,10 @@ export const findRaw = async (id: string): Promise<string | null> => {
 /** Whether a rig stands on the shelf, without reading it. */
 export const isOnShelf = async (id: string): Promise<boolean> => {
   if (!isId(id)) return false;
-  const rows = await database().select({ id: rigs.id }).from(rigs).where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
+  const rows = await database()
+    .select({ id: rigs.id })
+    .from(rigs)
+    .where(and(eq(rigs.id, id), isNull(rigs.deletedAt)));
   return rows.length > 0;
 };
 
@@ -88,7 +103,11 @@ export const setDeleted = async (id: string, deleted: boolean): Promise<boolean>
   return database().transaction(async (tx) => {
     const isThere = deleted ? isNull(rigs.deletedAt) : isNotNull(rigs.deletedAt);
     const deletedAt = deleted ? new Date() : null;
-    const rows = await tx.update(rigs).set({ deletedAt }).where(and(eq(rigs.id, id), isThere)).returning({ id: rigs.id });
+    const rows = await tx
+      .update(rigs)
+      .set({ deletedAt })
+      .where(and(eq(rigs.id, id), isThere))
+      .returning({ id: rigs.id });
     const notice: Notice = { rigId: id, saved: null };
     await tx.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
     return rows.length > 0;
@@ -104,12 +123,17 @@ export const listPutAway = async (): Promise<(ShelfRig & { readonly deletedAt: D
     .from(rigs)
     .where(and(isNotNull(rigs.deletedAt), gte(rigs.deletedAt, oldest())))
     .orderBy(desc(rigs.deletedAt));
-  return rows.flatMap(({ document, deletedAt, ...row }) => (deletedAt ? [{ ...row, deletedAt, read: readRig(document) }] : []));
+  return rows.flatMap(({ document, deletedAt, ...row }) =>
+    deletedAt ? [{ ...row, deletedAt, read: readRig(document) }] : [],
+  );
 };
 
 /** Deletes for good what was taken off the shelf longer ago than that. @returns how many rigs */
 export const forgetPutAway = async (): Promise<number> => {
-  const rows = await database().delete(rigs).where(lt(rigs.deletedAt, oldest())).returning({ id: rigs.id });
+  const rows = await database()
+    .delete(rigs)
+    .where(lt(rigs.deletedAt, oldest()))
+    .returning({ id: rigs.id });
   return rows.length;
 };
 
@@ -149,11 +173,14 @@ export const areInLog = async (
     .from(entries)
     .where(and(eq(entries.rigId, id), inArray(entries.revision, revisions)));
   const known = new Map(rows.map(({ revision, entryId }) => [revision, entryId]));
-  return stands.map(({ revision, entryId }) => (revision === 0 ? null : known.get(revision)) === entryId);
+  return stands.map(
+    ({ revision, entryId }) => (revision === 0 ? null : known.get(revision)) === entryId,
+  );
 };
 
 /** As `areInLog`, for one. */
-export const isInLog = async (id: string, stand: Stand): Promise<boolean> => (await areInLog(id, [stand]))[0] ?? false;
+export const isInLog = async (id: string, stand: Stand): Promise<boolean> =>
+  (await areInLog(id, [stand]))[0] ?? false;
 
 /** Where a rig's log stands now; null where there is no such rig on the shelf. */
 export const standOf = async (id: string): Promise<Stand | null> => {
@@ -168,7 +195,9 @@ export const standOf = async (id: string): Promise<Stand | null> => {
 };
 
 /** A rig with its log, as one that is opened gets it; null where there is none that can be read. */
-export const openRig = async (id: string): Promise<(OpenRig & { readonly entries: SavedEntry[] }) | null> => {
+export const openRig = async (
+  id: string,
+): Promise<(OpenRig & { readonly entries: SavedEntry[] }) | null> => {
   const found = await findRig(id);
   if (!found?.read.ok) return null;
   const log = (await entriesAfter(id, 0)).filter(({ revision }) => revision <= found.revision);

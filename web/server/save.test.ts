@@ -18,20 +18,41 @@ import { isDatabaseAway, isDatabaseBusy } from './answers';
 import { database } from './database';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { onRigChange } from './events';
-import { createRig, createRigFromText, entriesAfter, findRig, isInLog, openRig, setDeleted } from './rigs';
+import {
+  createRig,
+  createRigFromText,
+  entriesAfter,
+  findRig,
+  isInLog,
+  openRig,
+  setDeleted,
+} from './rigs';
 import { isTooMuch, saveEntries } from './save';
 
 beforeAll(() => makeDatabase('saving'), 30_000);
 afterAll(leaveDatabase);
 
 const rename = (to: string): Command => ({ type: 'renameRig', name: to });
-const addPlace = (placeId: string): Command => ({ type: 'addPlace', placeId, place: { name: placeId } });
-const item = (id: string, command: unknown, author = 'author-one') => ({ id: id.padEnd(10, '-'), author, command });
+const addPlace = (placeId: string): Command => ({
+  type: 'addPlace',
+  placeId,
+  place: { name: placeId },
+});
+const item = (id: string, command: unknown, author = 'author-one') => ({
+  id: id.padEnd(10, '-'),
+  author,
+  command,
+});
 const START: Stand = { revision: 0, entryId: null };
-const save = (id: string, entries: ReturnType<typeof item>[], on: Stand = START) => saveEntries(id, { version: RIG_VERSION, on, entries });
+const save = (id: string, entries: ReturnType<typeof item>[], on: Stand = START) =>
+  saveEntries(id, { version: RIG_VERSION, on, entries });
 const taken = (answer: SaveAnswer) => {
   if (answer.status !== 'taken') throw new Error(answer.status);
-  return { says: answer.entries.map(({ says }) => says), refused: answer.refused, done: answer.done };
+  return {
+    says: answer.entries.map(({ says }) => says),
+    refused: answer.refused,
+    done: answer.done,
+  };
 };
 const document = async (id: string): Promise<Rig> => {
   const found = await findRig(id);
@@ -42,7 +63,10 @@ const document = async (id: string): Promise<Rig> => {
 describe('saving', () => {
   it('writes document, revision and log in one step', async () => {
     const id = await createRig(blankRig('Before'));
-    const answer = await save(id, [item('a', rename('After')), item('b', { type: 'writeNotes', notes: 'Why' })]);
+    const answer = await save(id, [
+      item('a', rename('After')),
+      item('b', { type: 'writeNotes', notes: 'Why' }),
+    ]);
     expect(taken(answer).says).toEqual(['Renamed the rig to After.', 'Wrote the notes.']);
     expect(await document(id)).toMatchObject({ name: 'After', notes: 'Why' });
     expect((await entriesAfter(id, 0)).map(({ revision }) => revision)).toEqual([1, 2]);
@@ -84,26 +108,38 @@ describe('saving', () => {
 
   it('leaves no trace of an entry that changes nothing', async () => {
     const id = await createRig(blankRig('Same'));
-    expect(taken(await save(id, [item('same', rename('Same'))]))).toEqual({ says: [], refused: [], done: ['same------'] });
+    expect(taken(await save(id, [item('same', rename('Same'))]))).toEqual({
+      says: [],
+      refused: [],
+      done: ['same------'],
+    });
     expect((await findRig(id))?.revision).toBe(0);
   });
 
   it('takes an entry that comes twice in one request once', async () => {
     const id = await createRig(blankRig('Rig'));
-    const answer = taken(await save(id, [item('twice', addPlace('shed')), item('twice', addPlace('shed'))]));
+    const answer = taken(
+      await save(id, [item('twice', addPlace('shed')), item('twice', addPlace('shed'))]),
+    );
     expect([answer.says, answer.refused]).toEqual([['Added the place shed.'], []]);
   });
 
   it('writes a label with a NUL in it, as a sentence that can be written', async () => {
     const id = await createRig(blankRig('Rig'));
-    const answer = await save(id, [item('nul', { type: 'batch', label: 'a\0b', commands: [rename('New')] })]);
+    const answer = await save(id, [
+      item('nul', { type: 'batch', label: 'a\0b', commands: [rename('New')] }),
+    ]);
     expect(taken(answer).says).toEqual([expect.stringContaining('a\uFFFDb')]);
   });
 
   it('says that the log is another where the page knows one that is not here', async () => {
     const id = await createRig(blankRig('Rig'));
     await save(id, [item('here', rename('Here'))]);
-    for (const on of [{ revision: 1, entryId: 'elsewhere' }, { revision: 7, entryId: 'later' }, { revision: 0, entryId: 'x' }]) {
+    for (const on of [
+      { revision: 1, entryId: 'elsewhere' },
+      { revision: 7, entryId: 'later' },
+      { revision: 0, entryId: 'x' },
+    ]) {
       expect((await save(id, [item('new', rename('New'))], on)).status).toBe('other log');
     }
     expect((await document(id)).name).toBe('Here');
@@ -112,7 +148,10 @@ describe('saving', () => {
   it('does not mix versions of the document', async () => {
     const id = await createRig(blankRig('Rig'));
     const request = { version: RIG_VERSION + 1, on: START, entries: [item('new', rename('New'))] };
-    expect(await saveEntries(id, request)).toEqual({ status: 'other version', version: RIG_VERSION });
+    expect(await saveEntries(id, request)).toEqual({
+      status: 'other version',
+      version: RIG_VERSION,
+    });
   });
 
   it('says of a deleted rig that it is gone, of a broken one too', async () => {
@@ -127,22 +166,48 @@ describe('saving', () => {
   it('never writes a document that could not be read again', async () => {
     // A legal file whose highest place in an order is the last there is.
     const highest = { ...USUAL_PERSON, name: 'Last', order: 1e9 };
-    const id = await createRigFromText(JSON.stringify({ ...blankRig('Full'), people: { last: highest } }));
-    const more = (personId: string): Command => ({ type: 'addPerson', personId, person: { name: personId, ...USUAL_PERSON } });
-    expect(taken(await save(id, [item('more', more('more')), item('again', more('again'))])).refused).toEqual([]);
+    const id = await createRigFromText(
+      JSON.stringify({ ...blankRig('Full'), people: { last: highest } }),
+    );
+    const more = (personId: string): Command => ({
+      type: 'addPerson',
+      personId,
+      person: { name: personId, ...USUAL_PERSON },
+    });
+    expect(
+      taken(await save(id, [item('more', more('more')), item('again', more('again'))])).refused,
+    ).toEqual([]);
     const { people } = await document(id);
-    expect(Object.entries(people).map(([personId, { order }]) => [personId, order])).toEqual([['last', 0], ['more', 1], ['again', 2]]);
+    expect(Object.entries(people).map(([personId, { order }]) => [personId, order])).toEqual([
+      ['last', 0],
+      ['more', 1],
+      ['again', 2],
+    ]);
   });
 
   it('refuses the one entry that would break the document, and writes the others', async () => {
-    const full = Object.fromEntries(Array.from({ length: 4999 }, (_, n) => [`p-${n}`, { name: 'Place', order: n }]));
+    const full = Object.fromEntries(
+      Array.from({ length: 4999 }, (_, n) => [`p-${n}`, { name: 'Place', order: n }]),
+    );
     const id = await createRig({ ...blankRig('Nearly full'), places: full });
-    const answer = taken(await save(id, [item('last', addPlace('last')), item('over', addPlace('over')), item('name', rename('Full'))]));
+    const answer = taken(
+      await save(id, [
+        item('last', addPlace('last')),
+        item('over', addPlace('over')),
+        item('name', rename('Full')),
+      ]),
+    );
     expect(answer.refused).toEqual([
-      { id: 'over------', why: 'This would leave the rig inconsistent at places: expected at most 5000 places, found 5001.' },
+      {
+        id: 'over------',
+        why: 'This would leave the rig inconsistent at places: expected at most 5000 places, found 5001.',
+      },
     ]);
     expect((await document(id)).name).toBe('Full');
-    expect((await entriesAfter(id, 0)).map((entry) => entry.id)).toEqual(['last------', 'name------']);
+    expect((await entriesAfter(id, 0)).map((entry) => entry.id)).toEqual([
+      'last------',
+      'name------',
+    ]);
     expect(Object.keys((await document(id)).places)).toHaveLength(5000);
   }, 30_000);
 });
@@ -150,7 +215,9 @@ describe('saving', () => {
 describe('many at once', () => {
   it('take their turn: twenty saves on the same revision all go through, each once', async () => {
     const id = await createRig(blankRig('Race'));
-    await Promise.all(Array.from({ length: 20 }, (_, n) => save(id, [item(`race-${n}`, addPlace(`place-${n}`))])));
+    await Promise.all(
+      Array.from({ length: 20 }, (_, n) => save(id, [item(`race-${n}`, addPlace(`place-${n}`))])),
+    );
     expect((await findRig(id))?.revision).toBe(20);
     expect(Object.keys((await document(id)).places)).toHaveLength(20);
     expect(new Set((await entriesAfter(id, 0)).map((entry) => entry.id)).size).toBe(20);
@@ -189,7 +256,10 @@ describe('many at once', () => {
     await save(id, [item('again', addPlace('again'))]);
     const end = await document(id);
     expect([end.name, Object.keys(end.places)]).toEqual(['Both', ['here', 'there', 'again']]);
-    const replayed = (await entriesAfter(id, 0)).reduce((rig, { command }) => apply(rig, command), blankRig('Shared'));
+    const replayed = (await entriesAfter(id, 0)).reduce(
+      (rig, { command }) => apply(rig, command),
+      blankRig('Shared'),
+    );
     expect(rigToJson(replayed)).toBe(rigToJson(end));
   });
 
@@ -199,7 +269,9 @@ describe('many at once', () => {
     await holder.connect();
     await holder.query('begin');
     await holder.query('select 1 from rigs where id = $1 for update', [id]);
-    const error: unknown = await save(id, [item('wait', rename('Wait'))]).catch((reason: unknown) => reason);
+    const error: unknown = await save(id, [item('wait', rename('Wait'))]).catch(
+      (reason: unknown) => reason,
+    );
     expect([isDatabaseBusy(error), isDatabaseAway(error)]).toEqual([true, false]);
     await holder.query('rollback');
     await holder.end();
@@ -208,10 +280,20 @@ describe('many at once', () => {
 });
 
 describe('one request', () => {
-  const batch = (n: number) => item(`batch-${n}`, { type: 'batch', label: 'x', commands: Array.from({ length: 500 }, () => rename('x')) });
-  const asking = (entries: ReturnType<typeof item>[]) => isTooMuch({ version: RIG_VERSION, on: START, entries });
+  const batch = (n: number) =>
+    item(`batch-${n}`, {
+      type: 'batch',
+      label: 'x',
+      commands: Array.from({ length: 500 }, () => rename('x')),
+    });
+  const asking = (entries: ReturnType<typeof item>[]) =>
+    isTooMuch({ version: RIG_VERSION, on: START, entries });
   it('brings at most 2,000 commands, batches counted by what they hold; one entry alone is always taken', () => {
-    expect([asking([1, 2, 3, 4].map(batch)), asking([1, 2, 3, 4, 5].map(batch)), asking([batch(1)])]).toEqual([false, true, false]);
+    expect([
+      asking([1, 2, 3, 4].map(batch)),
+      asking([1, 2, 3, 4, 5].map(batch)),
+      asking([batch(1)]),
+    ]).toEqual([false, true, false]);
     expect(asking(Array.from({ length: 200 }, (_, n) => item(`e-${n}`, rename('x'))))).toBe(false);
   });
 });
@@ -222,23 +304,38 @@ describe('undo and redo', () => {
     await save(id, [item('edit', rename('Edited'))]);
     return { id, on: { revision: 1, entryId: 'edit------' } };
   };
-  const revert = (does: 'undo' | 'redo', entryId = 'edit------'): AskedCommand => ({ type: 'revert', does, entryId });
+  const revert = (does: 'undo' | 'redo', entryId = 'edit------'): AskedCommand => ({
+    type: 'revert',
+    does,
+    entryId,
+  });
 
   it('are what the log says, whatever the browser claims', async () => {
     const { id, on } = await start();
-    const claimed = { ...revert('undo'), label: 'Nothing to see', changes: [{ path: ['name'], before: 'Edited', after: 'Forged' }] };
+    const claimed = {
+      ...revert('undo'),
+      label: 'Nothing to see',
+      changes: [{ path: ['name'], before: 'Edited', after: 'Forged' }],
+    };
     const answer = taken(await save(id, [item('forged', claimed)], on));
     expect(answer.refused[0]?.why).toContain('there is no such field as label, changes');
     expect((await document(id)).name).toBe('Edited');
-    expect(taken(await save(id, [item('undo', revert('undo'))], on)).says).toEqual(['Took back: Renamed the rig to Edited.']);
+    expect(taken(await save(id, [item('undo', revert('undo'))], on)).says).toEqual([
+      'Took back: Renamed the rig to Edited.',
+    ]);
     expect((await document(id)).name).toBe('Start');
   });
 
   it('are refused for entries of others, for unknown ones, and twice', async () => {
     const { id, on } = await start();
-    const why = async (entry: ReturnType<typeof item>) => taken(await save(id, [entry], on)).refused[0]?.why;
-    expect(await why(item('stranger', revert('undo'), 'author-two'))).toBe('Only edits made in this browser can be taken back here.');
-    expect(await why(item('unknown', revert('undo', 'no-such-entry')))).toContain('is not in the log');
+    const why = async (entry: ReturnType<typeof item>) =>
+      taken(await save(id, [entry], on)).refused[0]?.why;
+    expect(await why(item('stranger', revert('undo'), 'author-two'))).toBe(
+      'Only edits made in this browser can be taken back here.',
+    );
+    expect(await why(item('unknown', revert('undo', 'no-such-entry')))).toContain(
+      'is not in the log',
+    );
     expect(await why(item('redo-first', revert('redo')))).toBe('This has been done again already.');
     expect(await why(item('undo', revert('undo')))).toBeUndefined();
     expect(await why(item('undo-twice', revert('undo')))).toBe('This has been taken back already.');
@@ -248,7 +345,12 @@ describe('undo and redo', () => {
 
   it('work on entries of the same save', async () => {
     const id = await createRig(blankRig('Start'));
-    const answer = await save(id, [item('edit', rename('Edited')), item('undo', revert('undo')), item('redo', revert('redo')), item('undo-2', revert('undo'))]);
+    const answer = await save(id, [
+      item('edit', rename('Edited')),
+      item('undo', revert('undo')),
+      item('redo', revert('redo')),
+      item('undo-2', revert('undo')),
+    ]);
     expect(taken(answer).refused).toEqual([]);
     expect((await document(id)).name).toBe('Start');
   });
@@ -268,7 +370,11 @@ describe('what listeners hear', () => {
   it('is every save, with its entries, and that a rig went', async () => {
     const id = await createRig(blankRig('Heard'));
     const heard: string[] = [];
-    const stop = onRigChange(id, (event) => heard.push(event.tells === 'look' ? 'look' : (event.entries ?? []).map(({ says }) => says).join()));
+    const stop = onRigChange(id, (event) =>
+      heard.push(
+        event.tells === 'look' ? 'look' : (event.entries ?? []).map(({ says }) => says).join(),
+      ),
+    );
     await until(() => heard.length > 0);
     await save(id, [item('one', rename('One'))]);
     await save(id, [item('two', rename('Two'))], { revision: 1, entryId: 'one-------' });
@@ -288,7 +394,13 @@ const until = async (holds: () => boolean): Promise<void> => {
 it('knows a database that is away from a request that is wrong', async () => {
   const nowhere = new pg.Client({ connectionString: 'postgres://nobody:x@127.0.0.1:1/none' });
   expect(isDatabaseAway(await nowhere.connect().catch((error: unknown) => error))).toBe(true);
-  expect(isDatabaseAway(await database().execute(sql`select nothing from nowhere`).catch((error: unknown) => error))).toBe(false);
+  expect(
+    isDatabaseAway(
+      await database()
+        .execute(sql`select nothing from nowhere`)
+        .catch((error: unknown) => error),
+    ),
+  ).toBe(false);
 });
 
 const serverOf = (id: string): Server => ({
@@ -309,10 +421,18 @@ const settle = async (...sessions: RigSession[]): Promise<void> => {
 
 describe('two browsers on one rig', () => {
   const start = () =>
-    createRig(new RigDraft('Shared').device('mic', 'mic-dynamic-stage', { name: 'Mic' }).device('interface', 'interface-2', { name: 'Interface' }).build());
+    createRig(
+      new RigDraft('Shared')
+        .device('mic', 'mic-dynamic-stage', { name: 'Mic' })
+        .device('interface', 'interface-2', { name: 'Interface' })
+        .build(),
+    );
   const two = async () => {
     const id = await start();
-    const browsers = [new Browser('browser-one', id, serverOf(id)), new Browser('browser-two', id, serverOf(id))] as const;
+    const browsers = [
+      new Browser('browser-one', id, serverOf(id)),
+      new Browser('browser-two', id, serverOf(id)),
+    ] as const;
     return { id, browsers, one: await browsers[0].open(), two: await browsers[1].open() };
   };
 
@@ -320,12 +440,22 @@ describe('two browsers on one rig', () => {
     const { id, one, two: other } = await two();
     for (let n = 0; n < 10; n++) {
       one.run(addPlace(`one-${n}`));
-      other.run({ type: 'addPerson', personId: `two-${n}`, person: { name: `Two ${n}`, ...USUAL_PERSON } });
+      other.run({
+        type: 'addPerson',
+        personId: `two-${n}`,
+        person: { name: `Two ${n}`, ...USUAL_PERSON },
+      });
     }
     await settle(one, other);
     const saved = rigToJson(await document(id));
-    expect([rigToJson(one.store.getState().rig), rigToJson(other.store.getState().rig)]).toEqual([saved, saved]);
-    expect([Object.keys((await document(id)).places).length, Object.keys((await document(id)).people).length]).toEqual([10, 10]);
+    expect([rigToJson(one.store.getState().rig), rigToJson(other.store.getState().rig)]).toEqual([
+      saved,
+      saved,
+    ]);
+    expect([
+      Object.keys((await document(id)).places).length,
+      Object.keys((await document(id)).people).length,
+    ]).toEqual([10, 10]);
   });
 
   it('set aside, with its reason, what can no longer be replayed', async () => {
@@ -340,7 +470,10 @@ describe('two browsers on one rig', () => {
     browsers[1].line.isCut = false;
     await other.flush();
     expect(other.store.getState().setAside).toMatchObject([
-      { says: 'Renamed Mic to Renamed.', why: 'There is no device "mic" in this rig; it may have been removed.' },
+      {
+        says: 'Renamed Mic to Renamed.',
+        why: 'There is no device "mic" in this rig; it may have been removed.',
+      },
     ]);
     expect((await document(id)).devices['interface']?.name).toBe('Kept');
     // It is still in sight after the page was loaded anew.
@@ -354,7 +487,9 @@ describe('two browsers on one rig', () => {
     await one.flush();
     await settle(one);
     expect(one.store.getState().save.state).toBe('saved');
-    expect([await entriesAfter(id, 0), one.store.getState().history].map((list) => list.length)).toEqual([1, 1]);
+    expect(
+      [await entriesAfter(id, 0), one.store.getState().history].map((list) => list.length),
+    ).toEqual([1, 1]);
   });
 
   it('undo only their own, also after a reload, and redo to the same bytes', async () => {
@@ -383,14 +518,22 @@ describe('two browsers on one rig', () => {
     await other.flush();
     browsers[0].line.isCut = false;
     await settle(one, other);
-    expect([(await document(id)).name, one.store.getState().setAside, rigToJson(one.store.getState().rig)]).toEqual(['Shared', [], rigToJson(await document(id))]);
+    expect([
+      (await document(id)).name,
+      one.store.getState().setAside,
+      rigToJson(one.store.getState().rig),
+    ]).toEqual(['Shared', [], rigToJson(await document(id))]);
   });
 
   it('refuse a command in words and keep the rig', async () => {
     const { one } = await two();
     const before = one.store.getState().rig;
-    expect(one.run({ type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 99 })).toBe(false);
-    expect(one.store.getState().refusal).toBe('Interface: Gain 1 goes from 0 to 54 dB; 99 is outside.');
+    expect(
+      one.run({ type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 99 }),
+    ).toBe(false);
+    expect(one.store.getState().refusal).toBe(
+      'Interface: Gain 1 goes from 0 to 54 dB; 99 is outside.',
+    );
     expect(one.store.getState().rig).toBe(before);
   });
 });

@@ -57,11 +57,18 @@ const remember = (id: string, known: Known): void => {
 };
 
 /** Writes what waits for one rig, in one transaction. @returns the answers, in the order of the requests */
-const saveTogether = async (rigId: string, requests: readonly SaveRequest[]): Promise<SaveAnswer[]> => {
+const saveTogether = async (
+  rigId: string,
+  requests: readonly SaveRequest[],
+): Promise<SaveAnswer[]> => {
   let written: Known | null = null;
   const answers = await database().transaction(async (tx): Promise<SaveAnswer[]> => {
     const [row] = await tx
-      .select({ revision: rigs.revision, deletedAt: rigs.deletedAt, write: sql<string>`xmin::text` })
+      .select({
+        revision: rigs.revision,
+        deletedAt: rigs.deletedAt,
+        write: sql<string>`xmin::text`,
+      })
       .from(rigs)
       .where(eq(rigs.id, rigId))
       .for('update');
@@ -73,8 +80,18 @@ const saveTogether = async (rigId: string, requests: readonly SaveRequest[]): Pr
     const isOn = await areInLog(rigId, stands, tx);
     const taken = requests.filter((_, index) => isOn[index]);
     const items = taken.flatMap((request) => request.entries);
-    const inLog = items.length > 0 ? await idsInLog(tx, rigId, items.map(({ id }) => id)) : new Set<string>();
-    const writing = await putAll(() => new Writing(tx, rigId, document, row.revision, inLog), items);
+    const inLog =
+      items.length > 0
+        ? await idsInLog(
+            tx,
+            rigId,
+            items.map(({ id }) => id),
+          )
+        : new Set<string>();
+    const writing = await putAll(
+      () => new Writing(tx, rigId, document, row.revision, inLog),
+      items,
+    );
 
     const revision = row.revision + writing.rows.length;
     if (writing.rows.length > 0) {
@@ -101,7 +118,9 @@ const saveTogether = async (rigId: string, requests: readonly SaveRequest[]): Pr
           const outcome = writing.outcomes.get(id);
           return outcome?.is === 'refused' ? [{ id, why: outcome.why }] : [];
         }),
-        done: request.entries.flatMap(({ id }) => (writing.outcomes.get(id)?.is === 'done' ? [id] : [])),
+        done: request.entries.flatMap(({ id }) =>
+          writing.outcomes.get(id)?.is === 'done' ? [id] : [],
+        ),
       };
     });
   });
@@ -117,13 +136,22 @@ const MAX_FOLLOWED = 50;
  * entries are put on what is remembered, as every browser does, which costs a tenth of reading the document anew.
  * @returns null where it cannot be read
  */
-const documentNow = async (tx: Transaction, rigId: string, row: { revision: number; write: string }): Promise<Rig | null> => {
+const documentNow = async (
+  tx: Transaction,
+  rigId: string,
+  row: { revision: number; write: string },
+): Promise<Rig | null> => {
   const known = theSaving().known.get(rigId);
   if (known?.write === row.write) return known.rig;
   return (known && (await followed(tx, rigId, known, row.revision))) ?? readDocument(tx, rigId);
 };
 
-const followed = async (tx: Transaction, rigId: string, { rig, stand }: Known, revision: number): Promise<Rig | null> => {
+const followed = async (
+  tx: Transaction,
+  rigId: string,
+  { rig, stand }: Known,
+  revision: number,
+): Promise<Rig | null> => {
   const missing = revision - stand.revision;
   if (missing <= 0 || missing > MAX_FOLLOWED) return null;
   const [isSame] = await areInLog(rigId, [stand], tx);
@@ -162,7 +190,10 @@ const move = async (rigId: string, line: Line): Promise<void> => {
 
 /** How many commands an entry brings, as far as can be said before it is read. */
 const weight = (command: unknown): number =>
-  typeof command === 'object' && command !== null && 'commands' in command && Array.isArray(command.commands)
+  typeof command === 'object' &&
+  command !== null &&
+  'commands' in command &&
+  Array.isArray(command.commands)
     ? command.commands.length
     : 1;
 
@@ -176,7 +207,8 @@ export const isTooMuch = ({ entries: items }: SaveRequest): boolean =>
  * @throws when the database is away or busy; then nothing of it was saved, or its answer was lost
  */
 export const saveEntries = (rigId: string, request: SaveRequest): Promise<SaveAnswer> => {
-  if (request.version !== RIG_VERSION) return Promise.resolve({ status: 'other version', version: RIG_VERSION });
+  if (request.version !== RIG_VERSION)
+    return Promise.resolve({ status: 'other version', version: RIG_VERSION });
   const { lines } = theSaving();
   const line = lines.get(rigId) ?? { waiting: [], isMoving: false };
   lines.set(rigId, line);

@@ -1,5 +1,14 @@
 import type { Change, Command, Rig } from '@echo-loom/core';
-import { index, integer, json, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import {
+  index,
+  integer,
+  json,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 
 /** One row a rig: the document as it stands and how many commands made it so. */
 export const rigs = pgTable(
@@ -41,4 +50,7 @@ export const entries = pgTable(
 );
 
 /** What holds for every rig of this database: one studio, one row. */
-export const studio = pgTable('studio', { id: integer('id').primaryKey(), currency: text('currency').notNull() });
+export const studio = pgTable('studio', {
+  id: integer('id').primaryKey(),
+  currency: text('currency').notNull(),
+});

@@ -4,7 +4,23 @@ import { database } from './database';
 import { studio } from './schema';
 
 /** Currencies a studio may write its prices in; a code of ISO 4217 that the browser knows how to write. */
-export const currencySchema = z.enum(['EUR', 'GBP', 'USD', 'AUD', 'CAD', 'CHF', 'CZK', 'DKK', 'INR', 'JPY', 'NOK', 'NZD', 'PLN', 'SEK', 'ZAR']);
+export const currencySchema = z.enum([
+  'EUR',
+  'GBP',
+  'USD',
+  'AUD',
+  'CAD',
+  'CHF',
+  'CZK',
+  'DKK',
+  'INR',
+  'JPY',
+  'NOK',
+  'NZD',
+  'PLN',
+  'SEK',
+  'ZAR',
+]);
 export type Currency = z.infer<typeof currencySchema>;
 
 /** The one row of this table: one database is one studio. */
@@ -18,5 +34,8 @@ export const findCurrency = async (): Promise<Currency> => {
 };
 
 export const setCurrency = async (currency: Currency): Promise<void> => {
-  await database().insert(studio).values({ id: ONLY, currency }).onConflictDoUpdate({ target: studio.id, set: { currency } });
+  await database()
+    .insert(studio)
+    .values({ id: ONLY, currency })
+    .onConflictDoUpdate({ target: studio.id, set: { currency } });
 };

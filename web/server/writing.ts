@@ -98,10 +98,15 @@ export class Writing {
     const entry = this.rows.find((row) => row.entryId === entryId) ?? (await this.logged(entryId));
     if (!entry || entry.command.type === 'revert') throw refusals.notInLog();
     if (entry.author !== author) throw refusals.notYours();
-    const last = this.rows.findLast(({ reverts }) => reverts === entryId)?.command ?? (await this.lastRevert(entryId));
+    const last =
+      this.rows.findLast(({ reverts }) => reverts === entryId)?.command ??
+      (await this.lastRevert(entryId));
     const isTakenBack = last?.type === 'revert' && last.does === 'undo';
     if (isTakenBack !== (does === 'redo')) throw refusals.alreadyReverted(does);
-    return revertOf({ id: entryId, author, command: entry.command, changes: entry.changes, says: entry.says }, does);
+    return revertOf(
+      { id: entryId, author, command: entry.command, changes: entry.changes, says: entry.says },
+      does,
+    );
   }
 
   private async logged(entryId: string): Promise<SavedEntry | undefined> {
@@ -124,7 +129,11 @@ export class Writing {
 }
 
 /** Which of the entries are in the log already: their answer was lost on the way. */
-export const idsInLog = async (tx: Transaction, rigId: string, ids: string[]): Promise<ReadonlySet<string>> => {
+export const idsInLog = async (
+  tx: Transaction,
+  rigId: string,
+  ids: string[],
+): Promise<ReadonlySet<string>> => {
   const rows = await tx
     .select({ id: entries.entryId })
     .from(entries)
@@ -154,7 +163,10 @@ export const putAll = async (begin: () => Writing, items: readonly Item[]): Prom
       continue;
     }
     const [problem] = one.problems;
-    const why = refusals.wouldBreak(problem?.path ?? 'the document', problem?.says ?? 'unknown').message;
+    const why = refusals.wouldBreak(
+      problem?.path ?? 'the document',
+      problem?.says ?? 'unknown',
+    ).message;
     careful.rig = rig;
     careful.rows.pop();
     careful.outcomes.set(item.id, { is: 'refused', why });

@@ -74,13 +74,15 @@ export class Browser {
     const tab = ++this.tabs;
     const tabId = `tab-${this.author}-${tab}`;
     /** A tab that was closed for this one says and keeps nothing any more. */
-    const alive = <T>(ask: () => Promise<T>): Promise<T> => (this.tabs === tab ? this.over(ask) : new Promise(() => undefined));
+    const alive = <T>(ask: () => Promise<T>): Promise<T> =>
+      this.tabs === tab ? this.over(ask) : new Promise(() => undefined);
     const session = openSession(
       opened,
       {
         author: this.author,
         newId: () => `${this.author}-entry-${++this.entries}`,
-        send: (request) => alive(() => this.server.send(JSON.parse(JSON.stringify(request)) as SaveRequest)),
+        send: (request) =>
+          alive(() => this.server.send(JSON.parse(JSON.stringify(request)) as SaveRequest)),
         fetchAfter: (stand) => alive(() => this.server.fetchAfter(stand)),
         fetchWhole: () => alive(() => this.server.open()),
         keep: (box) => this.tabs !== tab || keepBox(this.storage, this.rigId, tabId, box),

@@ -9,13 +9,21 @@ import { NotUnderstood, type SessionDoor } from './state';
 const KEPT = 'Your edits are kept in this browser and will be saved when it does.';
 const NO_SERVER = `The server does not answer. ${KEPT}`;
 const NO_DATABASE = `The database does not answer. ${KEPT}`;
-const OTHER_WORDS = 'The server answers in a way this page does not understand. Your edits are kept in this browser; reload the page.';
+const OTHER_WORDS =
+  'The server answers in a way this page does not understand. Your edits are kept in this browser; reload the page.';
 /** A save that has had no answer for this long is tried again. @unit ms */
 const ANSWER_WITHIN_MS = 10_000;
 
-const refusalSchema = z.object({ says: z.string(), problems: z.array(z.object({ path: z.string(), says: z.string() })).optional() });
+const refusalSchema = z.object({
+  says: z.string(),
+  problems: z.array(z.object({ path: z.string(), says: z.string() })).optional(),
+});
 const entriesSchema = z.object({ entries: z.array(savedEntrySchema) });
-const wholeSchema = z.object({ rig: z.unknown(), revision: revisionSchema, entries: z.array(z.custom<SavedEntry>(isObject)) });
+const wholeSchema = z.object({
+  rig: z.unknown(),
+  revision: revisionSchema,
+  entries: z.array(z.custom<SavedEntry>(isObject)),
+});
 
 function isObject(value: unknown): boolean {
   return typeof value === 'object' && value !== null;
@@ -24,13 +32,21 @@ function isObject(value: unknown): boolean {
 const ask = async (url: string, init?: RequestInit): Promise<Response> => {
   let response: Response;
   try {
-    response = await fetch(url, { ...init, cache: 'no-store', signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    response = await fetch(url, {
+      ...init,
+      cache: 'no-store',
+      signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+    });
   } catch {
     throw new Error(NO_SERVER);
   }
   if (response.status === 503) {
     const busy = refusalSchema.safeParse(await response.json().catch(() => null));
-    throw new Error(busy.success ? `${busy.data.says} ${KEPT.replace('when it does', 'as soon as it can be')}` : NO_DATABASE);
+    throw new Error(
+      busy.success
+        ? `${busy.data.says} ${KEPT.replace('when it does', 'as soon as it can be')}`
+        : NO_DATABASE,
+    );
   }
   if (response.status >= 500) throw new Error(NO_SERVER);
   return response;
@@ -48,16 +64,26 @@ const refusalOf = async (response: Response): Promise<NotUnderstood> => {
   const refused = refusalSchema.safeParse(await response.json().catch(() => null));
   if (!refused.success) return new NotUnderstood('The server did not understand this edit.');
   const [problem] = refused.data.problems ?? [];
-  return new NotUnderstood(problem ? `${refused.data.says} ${problem.path}: ${problem.says}` : refused.data.says);
+  return new NotUnderstood(
+    problem ? `${refused.data.says} ${problem.path}: ${problem.says}` : refused.data.says,
+  );
 };
 
 /** The session's way to the server and to the browser's storage. */
-export const browserDoor = (rigId: string, tabId: string, retry: (ms: number) => void): SessionDoor => ({
+export const browserDoor = (
+  rigId: string,
+  tabId: string,
+  retry: (ms: number) => void,
+): SessionDoor => ({
   author: authorId(nanoid),
   newId: () => nanoid(),
   send: async (request) => {
     const headers = { 'content-type': 'application/json' };
-    const response = await ask(`/api/rigs/${rigId}/entries`, { method: 'POST', headers, body: JSON.stringify(request) });
+    const response = await ask(`/api/rigs/${rigId}/entries`, {
+      method: 'POST',
+      headers,
+      body: JSON.stringify(request),
+    });
     if (response.status === 400 || response.status === 413) throw await refusalOf(response);
     return read(response, saveAnswerSchema);
   },

@@ -60,7 +60,12 @@ const openStream = (rigIds: readonly string[], hear: (event: RigEvent) => void):
 };
 
 /** Keeps the one stream for as long as this tab leads. @returns a function that ends it */
-const lead = (tab: string, rigId: string, channel: BroadcastChannel, hear: (event: RigEvent) => void): (() => void) => {
+const lead = (
+  tab: string,
+  rigId: string,
+  channel: BroadcastChannel,
+  hear: (event: RigEvent) => void,
+): (() => void) => {
   const wanted = new Map([[tab, rigId]]);
   let stream: { readonly url: string; readonly close: () => void } | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -98,11 +103,16 @@ const lead = (tab: string, rigId: string, channel: BroadcastChannel, hear: (even
  * @param tab this tab's own id
  * @returns a function that stops it
  */
-export const hearOf = (rigId: string, tab: string, hear: (event: RigEvent) => void): (() => void) => {
+export const hearOf = (
+  rigId: string,
+  tab: string,
+  hear: (event: RigEvent) => void,
+): (() => void) => {
   const forThis = (event: RigEvent): void => {
     if (event.rigId === rigId) hear(event);
   };
-  if (!navigator.locks || typeof BroadcastChannel === 'undefined') return openStream([rigId], forThis);
+  if (!navigator.locks || typeof BroadcastChannel === 'undefined')
+    return openStream([rigId], forThis);
 
   const channel = new BroadcastChannel(NAME);
   const post = (message: Message): void => channel.postMessage(message);

@@ -1,10 +1,23 @@
-import { applyTracked, blankRig, rigToJson, sentence, type AskedCommand, type Command, type Rig } from '@echo-loom/core';
+import {
+  applyTracked,
+  blankRig,
+  rigToJson,
+  sentence,
+  type AskedCommand,
+  type Command,
+  type Rig,
+} from '@echo-loom/core';
 import { OtherLog, RigLog, type Opened } from './log';
 import type { SavedEntry } from './protocol';
 
 const rename = (name: string): Command => ({ type: 'renameRig', name });
 const undo = (entryId: string): AskedCommand => ({ type: 'revert', does: 'undo', entryId });
-const pending = (id: string, command: AskedCommand) => ({ id, author: 'author-one', version: 5, command });
+const pending = (id: string, command: AskedCommand) => ({
+  id,
+  author: 'author-one',
+  version: 5,
+  command,
+});
 
 /** A rig on which these commands were saved, as the server would give it after each. */
 const history = (...commands: Command[]): Opened[] => {
@@ -14,7 +27,15 @@ const history = (...commands: Command[]): Opened[] => {
   commands.forEach((command, index) => {
     const { rig: next, changes } = applyTracked(rig, command);
     const at = '2026-11-26T06:00:00.000Z';
-    entries.push({ revision: index + 1, id: `entry-${index + 1}`, author: 'author-one', command, changes, says: sentence(rig, command), at });
+    entries.push({
+      revision: index + 1,
+      id: `entry-${index + 1}`,
+      author: 'author-one',
+      command,
+      changes,
+      says: sentence(rig, command),
+      at,
+    });
     rig = next;
     stages.push({ rig, revision: index + 1, entries: [...entries] });
   });
@@ -33,7 +54,12 @@ describe('the log of one page', () => {
     log.add(pending('mine-1', rename('Mine')));
     const [, other] = history(rename('Other'));
     if (!other) throw new Error('no such stage');
-    expect(log.reopen({ ...other, entries: other.entries.map((entry) => ({ ...entry, id: 'other-1' })) })).toEqual([]);
+    expect(
+      log.reopen({
+        ...other,
+        entries: other.entries.map((entry) => ({ ...entry, id: 'other-1' })),
+      }),
+    ).toEqual([]);
     expect([log.stand, log.rig.name]).toEqual([{ revision: 1, entryId: 'other-1' }, 'Mine']);
   });
 
@@ -49,7 +75,12 @@ describe('the log of one page', () => {
   it('takes nothing in where an entry does not fit, not even those before it', () => {
     const log = new RigLog(stage(1));
     const [second] = stage(2).entries.slice(1);
-    const misfit: SavedEntry = { ...(second as SavedEntry), revision: 3, id: 'entry-x', command: { type: 'removePlace', placeId: 'nowhere' } };
+    const misfit: SavedEntry = {
+      ...(second as SavedEntry),
+      revision: 3,
+      id: 'entry-x',
+      command: { type: 'removePlace', placeId: 'nowhere' },
+    };
     expect(() => log.absorb([second as SavedEntry, misfit])).toThrow(OtherLog);
     expect([log.stand.revision, rigToJson(log.rig)]).toEqual([1, rigToJson(stage(1).rig)]);
   });
@@ -67,7 +98,11 @@ describe('the log of one page', () => {
 
   it('adopts each edit once', () => {
     const log = new RigLog(stage(1));
-    const left = [pending('entry-1', rename('One')), pending('left-2', rename('Left')), pending('left-2', rename('Left'))];
+    const left = [
+      pending('entry-1', rename('One')),
+      pending('left-2', rename('Left')),
+      pending('left-2', rename('Left')),
+    ];
     log.adopt(left.slice(0, 2));
     log.adopt(left);
     expect(log.pending.map(({ id }) => id)).toEqual(['left-2']);
@@ -75,6 +110,8 @@ describe('the log of one page', () => {
 
   it('sets aside an undo of an entry that is in no log', () => {
     const log = new RigLog(stage(1));
-    expect(log.adopt([pending('left-1', undo('entry-9'))])).toMatchObject([{ id: 'left-1', says: 'An undo.', why: expect.stringContaining('not in the log') }]);
+    expect(log.adopt([pending('left-1', undo('entry-9'))])).toMatchObject([
+      { id: 'left-1', says: 'An undo.', why: expect.stringContaining('not in the log') },
+    ]);
   });
 });

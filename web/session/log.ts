@@ -108,11 +108,22 @@ export class RigLog {
     const command = this.whole(pending.command);
     const { rig: next, changes } = applyTracked(rig, command);
     const { id, author } = pending;
-    return { id, author, command, changes, says: sentence(rig, command), at: null, pending, rig: next };
+    return {
+      id,
+      author,
+      command,
+      changes,
+      says: sentence(rig, command),
+      at: null,
+      pending,
+      rig: next,
+    };
   }
 
   /** Applies pending edits anew on what is saved. @returns those that no longer fit */
-  private replay(items: readonly { readonly pending: Pending; readonly says?: string }[]): SetAside[] {
+  private replay(
+    items: readonly { readonly pending: Pending; readonly says?: string }[],
+  ): SetAside[] {
     const aside: SetAside[] = [];
     this.applied = [];
     for (const { pending, says } of items) {
@@ -120,8 +131,14 @@ export class RigLog {
         this.add(pending);
       } catch (error) {
         if (!(error instanceof Refusal)) throw error;
-        const fallback = pending.command.type === 'revert' ? 'An undo.' : sentence(this.rig, pending.command);
-        aside.push({ id: pending.id, says: says ?? fallback, why: error.message, kept: pending.command });
+        const fallback =
+          pending.command.type === 'revert' ? 'An undo.' : sentence(this.rig, pending.command);
+        aside.push({
+          id: pending.id,
+          says: says ?? fallback,
+          why: error.message,
+          kept: pending.command,
+        });
       }
     }
     return aside;
@@ -137,7 +154,8 @@ export class RigLog {
   absorb(entries: readonly SavedEntry[], settled: ReadonlySet<string> = new Set()): SetAside[] {
     const fresh = entries.filter(({ revision }) => revision > this.revision);
     if (fresh.length === 0 && settled.size === 0) return [];
-    if (fresh.some(({ revision }, index) => revision !== this.revision + 1 + index)) throw new OtherLog('a gap in the log');
+    if (fresh.some(({ revision }, index) => revision !== this.revision + 1 + index))
+      throw new OtherLog('a gap in the log');
     const ownFirst = fresh.every(({ id }, index) => this.applied[index]?.id === id);
     if (ownFirst) return this.confirm(fresh, settled);
     this.base = fresh.reduce((rig, { command }) => follow(rig, command), this.base);

@@ -2,9 +2,19 @@ import { Storage } from './browser-for-tests';
 import { adoptBoxes, keepBox, type Box } from './outbox';
 
 const NOBODY: ReadonlySet<string> = new Set();
-const pending = (id: string, name: string) => ({ id, author: 'browser-one', version: 5, command: { type: 'renameRig' as const, name } });
+const pending = (id: string, name: string) => ({
+  id,
+  author: 'browser-one',
+  version: 5,
+  command: { type: 'renameRig' as const, name },
+});
 const box = (more: Partial<Box>): Box => ({ pending: [], setAside: [], ...more });
-const aside = { id: 'aside-one', says: 'An edit.', why: 'It did not fit.', kept: { type: 'renameRig', name: 'Kept' } };
+const aside = {
+  id: 'aside-one',
+  says: 'An edit.',
+  why: 'It did not fit.',
+  kept: { type: 'renameRig', name: 'Kept' },
+};
 
 /** A storage with one box in it, as it was written. */
 const storageWith = (text: string, tab = 'gone'): Storage => {
@@ -29,7 +39,9 @@ describe('the box of a tab', () => {
     full.setItem = () => {
       throw new DOMException('full', 'QuotaExceededError');
     };
-    expect(keepBox(full, 'rig', 'tab', box({ pending: [pending('entry-one', 'One')] }))).toBe(false);
+    expect(keepBox(full, 'rig', 'tab', box({ pending: [pending('entry-one', 'One')] }))).toBe(
+      false,
+    );
   });
 
   it('is left alone while its tab is open, or it belongs to another rig', () => {
@@ -44,7 +56,12 @@ describe('the box of a tab', () => {
     keepBox(storage, 'rig', 'gone', box({ pending: [pending('entry-one', 'One')] }));
     const adopted = adoptBoxes(storage, 'rig', 'next', NOBODY);
     expect(storage.length).toBe(1);
-    keepBox(storage, 'rig', 'gone', box({ pending: [pending('entry-one', 'One'), pending('entry-two', 'Two')] }));
+    keepBox(
+      storage,
+      'rig',
+      'gone',
+      box({ pending: [pending('entry-one', 'One'), pending('entry-two', 'Two')] }),
+    );
     adopted.emptied();
     expect(storage.length).toBe(1);
     adoptBoxes(storage, 'rig', 'next', NOBODY).emptied();
@@ -54,15 +71,30 @@ describe('the box of a tab', () => {
 
 describe('what cannot be read', () => {
   it('is shown entry by entry; what can be read beside it is taken', () => {
-    const kept = { pending: [pending('entry-one', 'One'), { id: 'entry-two', author: 'browser-one', version: 5, command: { type: 'paintTheShed' } }, 'rubbish', pending('entry-4th', 'Four')], setAside: ['what is this'] };
-    const { pending: read, setAside } = adoptBoxes(storageWith(JSON.stringify(kept)), 'rig', 'next', NOBODY);
+    const kept = {
+      pending: [
+        pending('entry-one', 'One'),
+        { id: 'entry-two', author: 'browser-one', version: 5, command: { type: 'paintTheShed' } },
+        'rubbish',
+        pending('entry-4th', 'Four'),
+      ],
+      setAside: ['what is this'],
+    };
+    const { pending: read, setAside } = adoptBoxes(
+      storageWith(JSON.stringify(kept)),
+      'rig',
+      'next',
+      NOBODY,
+    );
     expect(read.map(({ id }) => id)).toEqual(['entry-one', 'entry-4th']);
     expect(setAside.map(({ says, kept: item }) => [says, item])).toEqual([
       ['A kept edit (paintTheShed).', kept.pending[1]],
       ['A kept edit.', 'rubbish'],
       ['A kept edit.', 'what is this'],
     ]);
-    expect(setAside[0]?.why).toBe('This cannot be entered: this version of Echo Loom has no such edit.');
+    expect(setAside[0]?.why).toBe(
+      'This cannot be entered: this version of Echo Loom has no such edit.',
+    );
   });
 
   it('is never deleted: a text that is no JSON comes back whole', () => {
@@ -71,16 +103,36 @@ describe('what cannot be read', () => {
   });
 
   it('from an earlier version says so', () => {
-    const old = [{ id: 'entry-one', author: 'browser-one', version: 4, command: { type: 'renameRig', name: '' } }];
+    const old = [
+      {
+        id: 'entry-one',
+        author: 'browser-one',
+        version: 4,
+        command: { type: 'renameRig', name: '' },
+      },
+    ];
     const { setAside } = adoptBoxes(storageWith(JSON.stringify(old)), 'rig', 'next', NOBODY);
-    expect(setAside[0]?.why).toBe('This cannot be entered: name: expected a name. It was made with an earlier version of Echo Loom.');
+    expect(setAside[0]?.why).toBe(
+      'This cannot be entered: name: expected a name. It was made with an earlier version of Echo Loom.',
+    );
   });
 });
 
 it('boxes of before this version are lists without versions, and their undos carried what they put back', () => {
-  const undo = { type: 'revert', does: 'undo', entryId: 'entry-one', label: 'Renamed.', changes: [{ path: ['name'], before: 'B', after: 'A' }] };
+  const undo = {
+    type: 'revert',
+    does: 'undo',
+    entryId: 'entry-one',
+    label: 'Renamed.',
+    changes: [{ path: ['name'], before: 'B', after: 'A' }],
+  };
   const old = [{ id: 'entry-two', author: 'browser-one', command: undo }];
   expect(adoptBoxes(storageWith(JSON.stringify(old)), 'rig', 'next', NOBODY).pending).toEqual([
-    { id: 'entry-two', author: 'browser-one', version: 5, command: { type: 'revert', does: 'undo', entryId: 'entry-one' } },
+    {
+      id: 'entry-two',
+      author: 'browser-one',
+      version: 5,
+      command: { type: 'revert', does: 'undo', entryId: 'entry-one' },
+    },
   ]);
 });

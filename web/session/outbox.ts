@@ -39,7 +39,12 @@ const pendingSchema = z.object({
   version: z.number().default(FIRST_VERSION),
   command: z.unknown(),
 });
-const setAsideSchema = z.object({ id: z.string(), says: z.string(), why: z.string(), kept: z.unknown() });
+const setAsideSchema = z.object({
+  id: z.string(),
+  says: z.string(),
+  why: z.string(),
+  kept: z.unknown(),
+});
 
 const UNREADABLE = 'This edit was kept in this browser and can no longer be read.';
 
@@ -57,16 +62,22 @@ const readPending = (kept: unknown, id: string): { pending: Pending } | { aside:
   if (!item.success) return { aside: { id, says: labelOf(kept), why: UNREADABLE, kept } };
   const { version, author, command } = item.data;
   try {
-    return { pending: { id: item.data.id, author, version, command: readCommand(withoutChanges(command)) } };
+    return {
+      pending: { id: item.data.id, author, version, command: readCommand(withoutChanges(command)) },
+    };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     const older = version < RIG_VERSION ? ' It was made with an earlier version of Echo Loom.' : '';
-    return { aside: { id: item.data.id, says: labelOf(command), why: `${error.message}${older}`, kept } };
+    return {
+      aside: { id: item.data.id, says: labelOf(command), why: `${error.message}${older}`, kept },
+    };
   }
 };
 
 const withoutChanges = (command: unknown): unknown => {
-  const revert = z.object({ type: z.literal('revert'), does: z.unknown(), entryId: z.unknown() }).safeParse(command);
+  const revert = z
+    .object({ type: z.literal('revert'), does: z.unknown(), entryId: z.unknown() })
+    .safeParse(command);
   return revert.success ? revert.data : command;
 };
 
@@ -80,7 +91,10 @@ const readBox = (key: string, text: string): Box => {
   }
   const box = boxSchema.safeParse(Array.isArray(kept) ? { pending: kept, setAside: [] } : kept);
   if (!box.success) {
-    return { pending: [], setAside: [{ id: idOf(key, 0), says: 'Kept edits.', why: UNREADABLE, kept: text }] };
+    return {
+      pending: [],
+      setAside: [{ id: idOf(key, 0), says: 'Kept edits.', why: UNREADABLE, kept: text }],
+    };
   }
   const pending: Pending[] = [];
   const setAside: SetAside[] = [];
@@ -101,7 +115,12 @@ const readBox = (key: string, text: string): Box => {
  * Writes a tab's box.
  * @returns false where the browser keeps nothing (private window, full disk): then only this page has the edits
  */
-export const keepBox = (keep: Keep, rigId: string, tabId: string, { pending, setAside }: Box): boolean => {
+export const keepBox = (
+  keep: Keep,
+  rigId: string,
+  tabId: string,
+  { pending, setAside }: Box,
+): boolean => {
   try {
     if (pending.length === 0 && setAside.length === 0) keep.removeItem(boxKey(rigId, tabId));
     else keep.setItem(boxKey(rigId, tabId), JSON.stringify({ pending, setAside }));
@@ -119,7 +138,9 @@ export const holdTab = (tabId: string): void => {
 /** Ids of the tabs that are open, as far as the browser can say. */
 export const liveTabs = async (): Promise<ReadonlySet<string>> => {
   const held = (await navigator.locks?.query())?.held ?? [];
-  return new Set(held.flatMap(({ name }) => (name?.startsWith(PREFIX) ? [name.slice(PREFIX.length)] : [])));
+  return new Set(
+    held.flatMap(({ name }) => (name?.startsWith(PREFIX) ? [name.slice(PREFIX.length)] : [])),
+  );
 };
 
 export interface Adopted extends Box {
@@ -128,14 +149,21 @@ export interface Adopted extends Box {
 }
 
 /** What tabs that are gone have left for a rig, this tab's own box included. Nothing is deleted by reading it. */
-export const adoptBoxes = (keep: Keep, rigId: string, tabId: string, live: ReadonlySet<string>): Adopted => {
+export const adoptBoxes = (
+  keep: Keep,
+  rigId: string,
+  tabId: string,
+  live: ReadonlySet<string>,
+): Adopted => {
   const prefix = `${PREFIX}${rigId}.`;
   const keys = Array.from({ length: keep.length }, (_, index) => keep.key(index)).filter((key) => {
     if (!key?.startsWith(prefix)) return false;
     const owner = key.slice(prefix.length);
     return owner === tabId || !live.has(owner);
   });
-  const boxes = keys.flatMap((key) => (key === null ? [] : [{ key, text: keep.getItem(key) ?? '' }]));
+  const boxes = keys.flatMap((key) =>
+    key === null ? [] : [{ key, text: keep.getItem(key) ?? '' }],
+  );
   const read = boxes.map(({ key, text }) => readBox(key, text));
   return {
     pending: read.flatMap(({ pending }) => pending),

@@ -1,4 +1,10 @@
-import { commandSchema, RIG_VERSION, type AskedCommand, type Change, type Command } from '@echo-loom/core';
+import {
+  commandSchema,
+  RIG_VERSION,
+  type AskedCommand,
+  type Change,
+  type Command,
+} from '@echo-loom/core';
 import { z } from 'zod';
 
 /** What browser and server say to each other about a rig's log. */
@@ -17,13 +23,20 @@ export const givenIdSchema = z.string().regex(/^[\w-]{8,64}$/);
 /** Ids of rigs. */
 export const rigIdSchema = z.string().regex(/^[\w-]{1,40}$/);
 /** A place in a log; PostgreSQL keeps it in four bytes. */
-export const revisionSchema = z.number().int().min(0).max(2 ** 31 - 1);
+export const revisionSchema = z
+  .number()
+  .int()
+  .min(0)
+  .max(2 ** 31 - 1);
 
 /** Most entries of one save. */
 export const MAX_ENTRIES = 200;
 
 /** Where a log stands: its last entry. Two logs that agree in both are the same log up to there. */
-export const standSchema = z.strictObject({ revision: revisionSchema, entryId: z.string().max(64).nullable() });
+export const standSchema = z.strictObject({
+  revision: revisionSchema,
+  entryId: z.string().max(64).nullable(),
+});
 export type Stand = z.infer<typeof standSchema>;
 
 /**
@@ -52,14 +65,20 @@ export interface SavedEntry {
   readonly at: string;
 }
 
-const changeSchema = z.object({ path: z.array(z.string()), before: z.unknown(), after: z.unknown() });
+const changeSchema = z.object({
+  path: z.array(z.string()),
+  before: z.unknown(),
+  after: z.unknown(),
+});
 export const savedEntrySchema: z.ZodType<SavedEntry> = z.object({
   revision: revisionSchema,
   id: z.string(),
   author: z.string(),
   command: commandSchema,
   // A change that has no `before` was not there before: the key must stay away, not become undefined.
-  changes: z.custom<readonly Change[]>((value) => z.array(changeSchema.partial()).safeParse(value).success),
+  changes: z.custom<readonly Change[]>(
+    (value) => z.array(changeSchema.partial()).safeParse(value).success,
+  ),
   says: z.string(),
   at: z.string(),
 });

@@ -40,7 +40,15 @@ class Server {
   save(id: string, author: string, command: Command): void {
     const { rig, changes } = applyTracked(this.rig, command);
     const at = '2026-11-25T03:00:00.000Z';
-    this.log.push({ revision: this.log.length + 1, id, author, command, changes, says: sentence(this.rig, command), at });
+    this.log.push({
+      revision: this.log.length + 1,
+      id,
+      author,
+      command,
+      changes,
+      says: sentence(this.rig, command),
+      at,
+    });
     this.rig = rig;
   }
   private whole(command: AskedCommand): Command {
@@ -58,7 +66,8 @@ class Server {
     if (this.isDeleted) return { status: 'gone' };
     if (version !== this.version) return { status: 'other version', version: this.version };
     if (!this.knows(on)) return { status: 'other log' };
-    if (entries.some(({ id }) => this.chokesOn.has(id))) throw new NotUnderstood('That is not understood.');
+    if (entries.some(({ id }) => this.chokesOn.has(id)))
+      throw new NotUnderstood('That is not understood.');
     const refused: { id: string; why: string }[] = [];
     const done: string[] = [];
     for (const { id, author, command } of entries) {
@@ -89,24 +98,47 @@ class Server {
   }
   open(author: string): RigSession {
     let count = 0;
-    return openSession({ rig: this.rig, revision: this.log.length, entries: [...this.log] }, {
-      author,
-      newId: () => `${author}-entry-${++count}`,
-      keep: (box) => {
-        this.kept = JSON.parse(JSON.stringify(box)) as Box;
-        return this.keeps;
+    return openSession(
+      { rig: this.rig, revision: this.log.length, entries: [...this.log] },
+      {
+        author,
+        newId: () => `${author}-entry-${++count}`,
+        keep: (box) => {
+          this.kept = JSON.parse(JSON.stringify(box)) as Box;
+          return this.keeps;
+        },
+        retryIn: () => {
+          this.retries++;
+        },
+        send: (request) =>
+          this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
+        fetchAfter: (stand) =>
+          this.whenUp(() =>
+            this.isDeleted
+              ? 'gone'
+              : this.knows(stand)
+                ? this.log.slice(stand.revision)
+                : 'other log',
+          ),
+        fetchWhole: () =>
+          this.later(
+            () => (
+              this.wholes++,
+              this.isDeleted
+                ? null
+                : { rig: this.rig, revision: this.log.length, entries: [...this.log] }
+            ),
+          ),
       },
-      retryIn: () => {
-        this.retries++;
-      },
-      send: (request) => this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
-      fetchAfter: (stand) => this.whenUp(() => (this.isDeleted ? 'gone' : this.knows(stand) ? this.log.slice(stand.revision) : 'other log')),
-      fetchWhole: () => this.later(() => (this.wholes++, this.isDeleted ? null : { rig: this.rig, revision: this.log.length, entries: [...this.log] })),
-    });
+    );
   }
 }
 
-const addPlace = (placeId: string): Command => ({ type: 'addPlace', placeId, place: { name: placeId } });
+const addPlace = (placeId: string): Command => ({
+  type: 'addPlace',
+  placeId,
+  place: { name: placeId },
+});
 const places = ({ store }: RigSession): string[] => Object.keys(store.getState().rig.places);
 
 describe('one open rig in one browser', () => {
@@ -116,7 +148,11 @@ describe('one open rig in one browser', () => {
     expect(session.run(addPlace('shed'))).toBe(true);
     expect([places(session), session.store.getState().save.state]).toEqual([['shed'], 'saving']);
     await session.flush();
-    expect([Object.keys(server.rig.places), session.store.getState().save.state, server.kept]).toEqual([['shed'], 'saved', { pending: [], setAside: [] }]);
+    expect([
+      Object.keys(server.rig.places),
+      session.store.getState().save.state,
+      server.kept,
+    ]).toEqual([['shed'], 'saved', { pending: [], setAside: [] }]);
   });
   it('keeps its analysis while a save is confirmed: nothing is computed twice', async () => {
     const session = new Server('Rig').open('one');
@@ -160,7 +196,11 @@ describe('with others on the same rig', () => {
     server.save('other-1', 'other', addPlace('theirs'));
     session.run(addPlace('mine'));
     await session.flush();
-    expect([places(session).sort(), Object.keys(server.rig.places).sort(), session.store.getState().setAside]).toEqual([['mine', 'theirs'], ['mine', 'theirs'], []]);
+    expect([
+      places(session).sort(),
+      Object.keys(server.rig.places).sort(),
+      session.store.getState().setAside,
+    ]).toEqual([['mine', 'theirs'], ['mine', 'theirs'], []]);
     expect(rigToJson(session.store.getState().rig)).toBe(rigToJson(server.rig));
   });
   it('sets aside what no longer fits, with the reason, and keeps the rest', async () => {
@@ -186,7 +226,9 @@ describe('with others on the same rig', () => {
     server.save('other-1', 'other', addPlace('theirs'));
     await session.catchUp();
     expect(places(session)).toEqual(['theirs']);
-    expect(session.store.getState().history.map(({ says }) => says)).toEqual(['Added the place theirs.']);
+    expect(session.store.getState().history.map(({ says }) => says)).toEqual([
+      'Added the place theirs.',
+    ]);
   });
   it('sets aside what the server refuses', async () => {
     const server = new Server('Rig');
@@ -194,7 +236,11 @@ describe('with others on the same rig', () => {
     server.refuses.add('one-entry-1');
     session.run(addPlace('shed'));
     await session.flush();
-    expect([places(session), session.store.getState().setAside.map(({ why }) => why), session.store.getState().save.state]).toEqual([[], ['The server knows better.'], 'saved']);
+    expect([
+      places(session),
+      session.store.getState().setAside.map(({ why }) => why),
+      session.store.getState().save.state,
+    ]).toEqual([[], ['The server knows better.'], 'saved']);
   });
 });
 
@@ -205,10 +251,17 @@ describe('when the server goes away', () => {
     server.isDown = true;
     session.run(addPlace('shed'));
     await session.flush();
-    expect([session.store.getState().save, server.retries, server.kept.pending.map(({ id }) => id)]).toEqual([{ state: 'waiting', says: 'The server does not answer.' }, 1, ['one-entry-1']]);
+    expect([
+      session.store.getState().save,
+      server.retries,
+      server.kept.pending.map(({ id }) => id),
+    ]).toEqual([{ state: 'waiting', says: 'The server does not answer.' }, 1, ['one-entry-1']]);
     server.isDown = false;
     await session.flush();
-    expect([session.store.getState().save.state, Object.keys(server.rig.places)]).toEqual(['saved', ['shed']]);
+    expect([session.store.getState().save.state, Object.keys(server.rig.places)]).toEqual([
+      'saved',
+      ['shed'],
+    ]);
   });
   it('adopts what a lost tab had kept, once', async () => {
     const server = new Server('Rig');
@@ -245,11 +298,17 @@ describe('an edit that cannot be', () => {
     const server = new Server('Rig');
     const session = server.open('one');
     expect(session.run({ type: 'setHouseRules', rules: { recordingsOfVoice: 2.3 } })).toBe(false);
-    expect(session.store.getState().refusal).toBe('This cannot be entered: recordings of voice: expected a whole number.');
+    expect(session.store.getState().refusal).toBe(
+      'This cannot be entered: recordings of voice: expected a whole number.',
+    );
     expect(session.run({ type: 'renameRig', name: 'one\ttwo' })).toBe(false);
-    expect(session.store.getState().refusal).toBe('This cannot be entered: name: expected text without control characters.');
+    expect(session.store.getState().refusal).toBe(
+      'This cannot be entered: name: expected text without control characters.',
+    );
     expect(session.run(hostile({ type: 'paintTheShed', colour: 'red' }))).toBe(false);
-    expect(session.store.getState().refusal).toBe('This cannot be entered: this version of Echo Loom has no such edit.');
+    expect(session.store.getState().refusal).toBe(
+      'This cannot be entered: this version of Echo Loom has no such edit.',
+    );
     await session.flush();
     expect([server.requests, session.store.getState().save.state]).toEqual([[], 'saved']);
   });
@@ -271,8 +330,14 @@ describe('an edit that cannot be', () => {
     server.chokesOn.add('one-entry-3');
     await session.flush();
     const { setAside, save } = session.store.getState();
-    expect(setAside.map(({ says, why }) => [says, why])).toEqual([['Added the place c.', 'That is not understood.']]);
-    expect([Object.keys(server.rig.places), places(session), save.state]).toEqual([['a', 'b', 'd'], ['a', 'b', 'd'], 'saved']);
+    expect(setAside.map(({ says, why }) => [says, why])).toEqual([
+      ['Added the place c.', 'That is not understood.'],
+    ]);
+    expect([Object.keys(server.rig.places), places(session), save.state]).toEqual([
+      ['a', 'b', 'd'],
+      ['a', 'b', 'd'],
+      'saved',
+    ]);
     expect(server.kept.setAside).toHaveLength(1);
   });
   it('can be tried again, and stays in sight where it still does not fit', async () => {
@@ -300,7 +365,11 @@ describe('undo over others’ edits', () => {
     session.run(addPlace('shed'));
     session.undo();
     await session.flush();
-    expect(server.requests.flatMap(({ entries }) => entries).at(-1)?.command).toEqual({ type: 'revert', does: 'undo', entryId: 'one-entry-1' });
+    expect(server.requests.flatMap(({ entries }) => entries).at(-1)?.command).toEqual({
+      type: 'revert',
+      does: 'undo',
+      entryId: 'one-entry-1',
+    });
     expect(rigToJson(server.rig)).toBe(rigToJson(blankRig('Rig')));
   });
   it('of a sentence longer than a label may be is taken all the same', async () => {
@@ -312,7 +381,11 @@ describe('undo over others’ edits', () => {
     await session.flush();
     const last = server.log.at(-1)?.command;
     expect(last?.type === 'revert' && last.label).toBe(`${'y'.repeat(399)}…`);
-    expect([server.rig.name, session.store.getState().save.state, session.store.getState().setAside]).toEqual(['Rig', 'saved', []]);
+    expect([
+      server.rig.name,
+      session.store.getState().save.state,
+      session.store.getState().setAside,
+    ]).toEqual(['Rig', 'saved', []]);
   });
 });
 
@@ -328,7 +401,10 @@ describe('when the server’s log is another', () => {
     server.save('other-2', 'other', addPlace('theirs'));
     session.run(addPlace('mine'));
     await session.flush();
-    expect([session.store.getState().rig.name, places(session).sort()]).toEqual(['Restored', ['mine', 'theirs']]);
+    expect([session.store.getState().rig.name, places(session).sort()]).toEqual([
+      'Restored',
+      ['mine', 'theirs'],
+    ]);
     expect(rigToJson(session.store.getState().rig)).toBe(rigToJson(server.rig));
   });
   it('waits in words while the server writes another version, and saves when it can', async () => {
@@ -337,7 +413,10 @@ describe('when the server’s log is another', () => {
     server.version = RIG_VERSION + 1;
     session.run(addPlace('shed'));
     await session.flush();
-    expect(session.store.getState().save).toMatchObject({ state: 'waiting', says: expect.stringContaining('has been updated') });
+    expect(session.store.getState().save).toMatchObject({
+      state: 'waiting',
+      says: expect.stringContaining('has been updated'),
+    });
     expect(server.kept.pending).toHaveLength(1);
     server.version = RIG_VERSION;
     await session.flush();
@@ -371,7 +450,12 @@ describe('an answer that was overtaken on its way', () => {
     const [first] = server.log;
     if (!first) throw new Error('nothing was saved');
     server.answersLate = true;
-    session.hear({ tells: 'entries', rigId: 'rig', revision: 2, entries: [{ ...first, revision: 2, id: 'misfit' }] });
+    session.hear({
+      tells: 'entries',
+      rigId: 'rig',
+      revision: 2,
+      entries: [{ ...first, revision: 2, id: 'misfit' }],
+    });
     await new Promise((done) => setTimeout(done, 0));
     session.run(addPlace('b'));
     await session.flush();
@@ -379,7 +463,11 @@ describe('an answer that was overtaken on its way', () => {
     server.late.forEach((answer) => answer());
     await new Promise((done) => setTimeout(done, 5));
     await session.flush();
-    expect([places(session), session.store.getState().setAside, session.store.getState().save.state]).toEqual([['a'], [], 'saved']);
+    expect([
+      places(session),
+      session.store.getState().setAside,
+      session.store.getState().save.state,
+    ]).toEqual([['a'], [], 'saved']);
     expect(rigToJson(session.store.getState().rig)).toBe(rigToJson(server.rig));
   });
 });

@@ -1,4 +1,13 @@
-import { analyse, readCommand, Refusal, undoState, type Analysis, type AskedCommand, type Command, type Rig } from '@echo-loom/core';
+import {
+  analyse,
+  readCommand,
+  Refusal,
+  undoState,
+  type Analysis,
+  type AskedCommand,
+  type Command,
+  type Rig,
+} from '@echo-loom/core';
 import { createStore } from 'zustand/vanilla';
 import { OtherLog, RigLog, type Applied, type Opened } from './log';
 import type { SetAside } from './outbox';
@@ -29,7 +38,11 @@ const batchOf = (pending: readonly Applied[], most: number): Pending[] => {
  * server. Edits apply at once; the server puts them on top of what others did meanwhile and says what that was.
  * @param judge computes the analysis that the screen shows
  */
-export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig) => Analysis = analyse): RigSession => {
+export const openSession = (
+  opened: Opened,
+  door: SessionDoor,
+  judge: (rig: Rig) => Analysis = analyse,
+): RigSession => {
   const log = new RigLog(opened);
   let sending: Promise<void> | null = null;
   let retryMs = FIRST_RETRY_MS;
@@ -70,7 +83,8 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
     const whole = await door.fetchWhole();
     if (whole === null) return gone();
     // A save was answered meanwhile: what was fetched may be older than what is known by now.
-    if (log.stand.entryId !== asked.entryId || log.stand.revision !== asked.revision) return lookAgain();
+    if (log.stand.entryId !== asked.entryId || log.stand.revision !== asked.revision)
+      return lookAgain();
     show(log.reopen(whole));
     return true;
   };
@@ -90,7 +104,11 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
   };
 
   /** Takes in entries of the log. Where they do not follow on what is known, asks for those between. */
-  const absorb = async (entries: readonly SavedEntry[], settled?: ReadonlySet<string>, aside: SetAside[] = []) => {
+  const absorb = async (
+    entries: readonly SavedEntry[],
+    settled?: ReadonlySet<string>,
+    aside: SetAside[] = [],
+  ) => {
     try {
       show([...aside, ...log.absorb(entries, settled)]);
     } catch (error) {
@@ -106,12 +124,17 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
     await absorb([], new Set([pending.id]), [{ id: pending.id, says, why, kept: pending.command }]);
   };
 
-  const settle = async (batch: readonly Pending[], answer: Extract<SaveAnswer, { status: 'taken' }>): Promise<void> => {
+  const settle = async (
+    batch: readonly Pending[],
+    answer: Extract<SaveAnswer, { status: 'taken' }>,
+  ): Promise<void> => {
     const why = new Map(answer.refused.map((item) => [item.id, item.why]));
     const settled = new Set([...why.keys(), ...answer.done]);
     const saved = new Set(answer.entries.map(({ id }) => id));
     if (batch.some(({ id }) => !settled.has(id) && !saved.has(id))) {
-      throw new Error('The server did not say what became of an edit. It is kept in this browser and will be sent again.');
+      throw new Error(
+        'The server did not say what became of an edit. It is kept in this browser and will be sent again.',
+      );
     }
     const aside = log.pending.flatMap(({ id, says, pending }): SetAside[] => {
       const reason = why.get(id);
@@ -142,7 +165,9 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
       case 'other log':
         return reopen();
       case 'other version':
-        throw new Error('Echo Loom has been updated meanwhile. Your edits are kept in this browser; reload the page to save them.');
+        throw new Error(
+          'Echo Loom has been updated meanwhile. Your edits are kept in this browser; reload the page to save them.',
+        );
       case 'gone':
         return gone();
     }
@@ -215,7 +240,8 @@ export const openSession = (opened: Opened, door: SessionDoor, judge: (rig: Rig)
   const catchUp = async (): Promise<void> => {
     try {
       const isThere = await lookAgain();
-      if (isThere && (log.pending.length > 0 || store.getState().save.state !== 'saved')) void flush();
+      if (isThere && (log.pending.length > 0 || store.getState().save.state !== 'saved'))
+        void flush();
     } catch (error) {
       waiting(error);
     }

@@ -1,7 +1,15 @@
 'use client';
 
 import { Box } from '@chakra-ui/react';
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip, type ChartOptions, type Plugin } from 'chart.js';
+import {
+  BarElement,
+  CategoryScale,
+  Chart,
+  LinearScale,
+  Tooltip,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js';
 import { useTheme } from 'next-themes';
 import { Bar } from 'react-chartjs-2';
 import { useFontsReady } from './useFontsReady';
@@ -26,7 +34,9 @@ interface Props {
   readonly max: number;
 }
 
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() || '#000';
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
+  '#000';
 const BAR_PX = 34;
 
 /** Lying bars against upright marks. Colours follow the theme; the text at each bar says what the colour says. */
@@ -73,14 +83,47 @@ export const Bars = ({ label, lines, marks, max }: Props) => {
     },
   };
   const options: ChartOptions<'bar'> = {
-    indexAxis: 'y', animation: false, maintainAspectRatio: false, responsive: true, layout: { padding: { top: 16, right: 96 } },
-    scales: { x: { min: 0, max, ticks: { display: false }, grid: { display: false }, border: { color: soft } }, y: { ticks: { color: ink, font, autoSkip: false }, grid: { display: false }, border: { color: soft } } },
+    indexAxis: 'y',
+    animation: false,
+    maintainAspectRatio: false,
+    responsive: true,
+    layout: { padding: { top: 16, right: 96 } },
+    scales: {
+      x: {
+        min: 0,
+        max,
+        ticks: { display: false },
+        grid: { display: false },
+        border: { color: soft },
+      },
+      y: {
+        ticks: { color: ink, font, autoSkip: false },
+        grid: { display: false },
+        border: { color: soft },
+      },
+    },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
   // A chart keeps the plugins it was made with, so other texts are another chart.
   return (
     <Box height={`${lines.length * BAR_PX + 30}px`} position="relative">
-      <Bar key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${lines.map(({ label: name, text }) => `${name} ${text}`).join()}`} aria-label={label} role="img" options={options} plugins={[drawMarks]} data={{ labels: lines.map((line) => line.label), datasets: [{ data: lines.map(({ value }) => Math.min(value, max)), backgroundColor: lines.map(({ level }) => colour(`level-${level}`)), barThickness: 14 }] }} />
+      <Bar
+        key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${lines.map(({ label: name, text }) => `${name} ${text}`).join()}`}
+        aria-label={label}
+        role="img"
+        options={options}
+        plugins={[drawMarks]}
+        data={{
+          labels: lines.map((line) => line.label),
+          datasets: [
+            {
+              data: lines.map(({ value }) => Math.min(value, max)),
+              backgroundColor: lines.map(({ level }) => colour(`level-${level}`)),
+              barThickness: 14,
+            },
+          ],
+        }}
+      />
     </Box>
   );
 };

@@ -13,12 +13,25 @@ interface Props {
 }
 
 /** One of several, by the browser's own list: works with every keyboard and on every tablet. */
-export const ChoiceField = ({ label, value, options, onChoose, width = '190px', inCell = false }: Props) => (
+export const ChoiceField = ({
+  label,
+  value,
+  options,
+  onChoose,
+  width = '190px',
+  inCell = false,
+}: Props) => (
   <Field.Root orientation="horizontal" justifyContent="space-between" gap={inCell ? '0' : '3'}>
-    <Field.Label fontSize="sm" flex="1" fontWeight="400" srOnly={inCell}>{label}</Field.Label>
+    <Field.Label fontSize="sm" flex="1" fontWeight="400" srOnly={inCell}>
+      {label}
+    </Field.Label>
     <NativeSelect.Root size={inCell ? 'xs' : 'sm'} width={width}>
       <NativeSelect.Field value={value} onChange={(event) => onChoose(event.target.value)}>
-        {options.map((option) => <option key={option.value} value={option.value}>{option.label}</option>)}
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
       </NativeSelect.Field>
       <NativeSelect.Indicator />
     </NativeSelect.Root>

@@ -1,7 +1,14 @@
 'use client';
 
 import { Box } from '@chakra-ui/react';
-import { Chart, LinearScale, LineElement, PointElement, type ChartOptions, type Plugin } from 'chart.js';
+import {
+  Chart,
+  LinearScale,
+  LineElement,
+  PointElement,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js';
 import { useTheme } from 'next-themes';
 import { Scatter } from 'react-chartjs-2';
 import { useFontsReady } from './useFontsReady';
@@ -18,13 +25,21 @@ interface Props {
   readonly thresholdDb: number;
 }
 
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() || '#000';
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
+  '#000';
 
 /** A static curve, level out over level in, with the voice's range as a band on it. */
 export const CurveChart = ({ label, unit, points, range, thresholdDb }: Props) => {
   const { resolvedTheme } = useTheme();
   const fontsReady = useFontsReady();
-  const [ink, soft, rule, voice, accent] = [colour('ink'), colour('ink-soft'), colour('rule'), colour('thread-analogue'), colour('level-stop')];
+  const [ink, soft, rule, voice, accent] = [
+    colour('ink'),
+    colour('ink-soft'),
+    colour('rule'),
+    colour('thread-analogue'),
+    colour('level-stop'),
+  ];
   const font = { family: "'Source Sans 3 Variable', sans-serif", size: 11 };
   const band: Plugin<'scatter'> = {
     id: 'band',
@@ -32,8 +47,17 @@ export const CurveChart = ({ label, unit, points, range, thresholdDb }: Props) =
       const x = (db: number): number => scales['x']?.getPixelForValue(db) ?? 0;
       ctx.save();
       ctx.fillStyle = `${voice}2e`;
-      ctx.fillRect(x(range.fromDb), chartArea.top, x(range.toDb) - x(range.fromDb), chartArea.bottom - chartArea.top);
-      for (const [db, text, ink, dash] of [[range.averageDb, 'average', voice, []], [range.toDb, 'peaks', voice, [4, 3]], [thresholdDb, 'threshold', accent, [8, 4]]] as const) {
+      ctx.fillRect(
+        x(range.fromDb),
+        chartArea.top,
+        x(range.toDb) - x(range.fromDb),
+        chartArea.bottom - chartArea.top,
+      );
+      for (const [db, text, ink, dash] of [
+        [range.averageDb, 'average', voice, []],
+        [range.toDb, 'peaks', voice, [4, 3]],
+        [thresholdDb, 'threshold', accent, [8, 4]],
+      ] as const) {
         ctx.strokeStyle = ink;
         ctx.setLineDash([...dash]);
         ctx.beginPath();
@@ -51,16 +75,56 @@ export const CurveChart = ({ label, unit, points, range, thresholdDb }: Props) =
       ctx.restore();
     },
   };
-  const axis = (text: string) => ({ ticks: { color: soft, font, callback: (value: string | number) => String(value).replace('-', '−') }, grid: { color: rule }, title: { display: true, text, color: soft, font } });
-  const options: ChartOptions<'scatter'> = { animation: false, maintainAspectRatio: false, responsive: true, scales: { x: { ...axis(`in, ${unit}`), min: points[0]?.inDb, max: points.at(-1)?.inDb }, y: axis(`out, ${unit}`) }, plugins: { legend: { display: false }, tooltip: { enabled: false } } };
+  const axis = (text: string) => ({
+    ticks: {
+      color: soft,
+      font,
+      callback: (value: string | number) => String(value).replace('-', '−'),
+    },
+    grid: { color: rule },
+    title: { display: true, text, color: soft, font },
+  });
+  const options: ChartOptions<'scatter'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    responsive: true,
+    scales: {
+      x: { ...axis(`in, ${unit}`), min: points[0]?.inDb, max: points.at(-1)?.inDb },
+      y: axis(`out, ${unit}`),
+    },
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+  };
   const line = { showLine: true, pointRadius: 0, borderWidth: 2 };
   // A chart keeps the plugins it was made with, so another curve is another chart.
   return (
     <Box height="240px" position="relative">
-      <Scatter key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${label}`} aria-label={label} role="img" options={options} plugins={[band]} data={{ datasets: [
-        { ...line, label: 'Curve', data: points.map(({ inDb, outDb }) => ({ x: inDb, y: outDb })), borderColor: ink, backgroundColor: ink },
-        { ...line, label: 'As it came', data: points.map(({ inDb }) => ({ x: inDb, y: inDb })), borderColor: soft, backgroundColor: soft, borderWidth: 1, borderDash: [2, 3] },
-      ] }} />
+      <Scatter
+        key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${label}`}
+        aria-label={label}
+        role="img"
+        options={options}
+        plugins={[band]}
+        data={{
+          datasets: [
+            {
+              ...line,
+              label: 'Curve',
+              data: points.map(({ inDb, outDb }) => ({ x: inDb, y: outDb })),
+              borderColor: ink,
+              backgroundColor: ink,
+            },
+            {
+              ...line,
+              label: 'As it came',
+              data: points.map(({ inDb }) => ({ x: inDb, y: inDb })),
+              borderColor: soft,
+              backgroundColor: soft,
+              borderWidth: 1,
+              borderDash: [2, 3],
+            },
+          ],
+        }}
+      />
     </Box>
   );
 };

@@ -1,6 +1,8 @@
 import type { Level } from '@echo-loom/core';
 
-const SHAPES: Readonly<Record<Level | 'well', { readonly path: string; readonly fill: boolean; readonly name: string }>> = {
+const SHAPES: Readonly<
+  Record<Level | 'well', { readonly path: string; readonly fill: boolean; readonly name: string }>
+> = {
   stop: { path: 'M5 1h6l4 4v6l-4 4H5l-4-4V5z', fill: true, name: 'Stop' },
   warn: { path: 'M1 15V2l14 13z', fill: true, name: 'Warning' },
   note: { path: 'M8 2.5a5.5 5.5 0 1 0 0 11 5.5 5.5 0 0 0 0-11z', fill: false, name: 'Note' },
@@ -21,8 +23,20 @@ export const LevelMark = ({ level, size = 14, label }: Props) => {
   const colour = `var(--chakra-colors-level-${level})`;
   const said = label ?? name;
   return (
-    <svg width={size} height={size} viewBox="0 0 16 16" style={{ flex: 'none' }} {...(said ? { role: 'img', 'aria-label': said } : { 'aria-hidden': true })}>
-      <path d={path} fill={fill ? colour : 'none'} stroke={colour} strokeWidth={fill ? 1 : 2.4} strokeLinejoin="round" />
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 16 16"
+      style={{ flex: 'none' }}
+      {...(said ? { role: 'img', 'aria-label': said } : { 'aria-hidden': true })}
+    >
+      <path
+        d={path}
+        fill={fill ? colour : 'none'}
+        stroke={colour}
+        strokeWidth={fill ? 1 : 2.4}
+        strokeLinejoin="round"
+      />
     </svg>
   );
 };

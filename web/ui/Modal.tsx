@@ -14,8 +14,23 @@ interface Props {
 }
 
 /** A dialog over the page. Escape closes it and focus returns to where it was. */
-export const Modal = ({ open, onClose, title, size = 'md', children, footer, focusFirst }: Props) => (
-  <Dialog.Root open={open} onOpenChange={(details) => !details.open && onClose()} size={size} lazyMount unmountOnExit initialFocusEl={focusFirst ? () => focusFirst.current : undefined}>
+export const Modal = ({
+  open,
+  onClose,
+  title,
+  size = 'md',
+  children,
+  footer,
+  focusFirst,
+}: Props) => (
+  <Dialog.Root
+    open={open}
+    onOpenChange={(details) => !details.open && onClose()}
+    size={size}
+    lazyMount
+    unmountOnExit
+    initialFocusEl={focusFirst ? () => focusFirst.current : undefined}
+  >
     <Portal>
       <Dialog.Backdrop bg="blackAlpha.500" />
       <Dialog.Positioner>

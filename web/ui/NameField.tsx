@@ -24,11 +24,20 @@ export const NameField = ({ label, value, onCommit, hideLabel = false }: Props) 
   };
   return (
     <Field.Root>
-      <Field.Label fontSize="sm" srOnly={hideLabel}>{label}</Field.Label>
-      <Input size="sm" maxLength={80} value={draft ?? value} onChange={(event) => setDraft(event.target.value)} onBlur={commit} onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') setDraft(null);
-      }} />
+      <Field.Label fontSize="sm" srOnly={hideLabel}>
+        {label}
+      </Field.Label>
+      <Input
+        size="sm"
+        maxLength={80}
+        value={draft ?? value}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setDraft(null);
+        }}
+      />
     </Field.Root>
   );
 };

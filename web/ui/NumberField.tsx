@@ -24,7 +24,8 @@ interface Props {
   readonly onCommit: (value: number | null) => void;
 }
 
-const written = (value: number | null): string => (value === null ? '' : String(value).replace('-', '−'));
+const written = (value: number | null): string =>
+  value === null ? '' : String(value).replace('-', '−');
 /** @returns undefined for text that is not a number */
 const read = (text: string): number | null | undefined => {
   const plain = text.trim().replace('−', '-').replace(',', '.');
@@ -33,17 +34,37 @@ const read = (text: string): number | null | undefined => {
 };
 
 /** A number with its unit. Takes effect on Enter or when the field is left; arrows step; Escape puts back what was there. */
-export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinity, step = 1, mayBeUnknown = false, isWhole = false, hint, inCell = false, whenEmpty = inCell ? '?' : 'unknown', onCommit }: Props) => {
+export const NumberField = ({
+  label,
+  value,
+  unit,
+  min = -Infinity,
+  max = Infinity,
+  step = 1,
+  mayBeUnknown = false,
+  isWhole = false,
+  hint,
+  inCell = false,
+  whenEmpty = inCell ? '?' : 'unknown',
+  onCommit,
+}: Props) => {
   const [draft, setDraft] = useState<string | null>(null);
   const text = draft ?? written(value);
   const number = read(text);
   const problem =
-    number === undefined ? 'This is not a number.'
-    : number === null ? (mayBeUnknown ? null : 'A number is needed here.')
-    : isWhole && !Number.isInteger(number) ? 'A whole number is needed here.'
-    : number < min ? `At least ${written(min)} ${unit}.`
-    : number > max ? `At most ${written(max)} ${unit}.`
-    : null;
+    number === undefined
+      ? 'This is not a number.'
+      : number === null
+        ? mayBeUnknown
+          ? null
+          : 'A number is needed here.'
+        : isWhole && !Number.isInteger(number)
+          ? 'A whole number is needed here.'
+          : number < min
+            ? `At least ${written(min)} ${unit}.`
+            : number > max
+              ? `At most ${written(max)} ${unit}.`
+              : null;
 
   const commit = () => {
     if (problem || number === undefined) return;
@@ -55,21 +76,47 @@ export const NumberField = ({ label, value, unit, min = -Infinity, max = Infinit
     if (event.key === 'Escape') setDraft(null);
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
-    const next = Math.min(max, Math.max(min, Number(((number ?? 0) + (event.key === 'ArrowUp' ? step : -step)).toFixed(6))));
+    const next = Math.min(
+      max,
+      Math.max(min, Number(((number ?? 0) + (event.key === 'ArrowUp' ? step : -step)).toFixed(6))),
+    );
     setDraft(null);
     if (next !== value) onCommit(next);
   };
 
   return (
-    <Field.Root invalid={draft !== null && problem !== null} orientation="horizontal" justifyContent="space-between" gap={inCell ? '0' : '3'}>
+    <Field.Root
+      invalid={draft !== null && problem !== null}
+      orientation="horizontal"
+      justifyContent="space-between"
+      gap={inCell ? '0' : '3'}
+    >
       <Field.Label fontSize="sm" flex="1" fontWeight="400" srOnly={inCell}>
         {label}
-        {hint && <Text as="span" color="ink.soft" fontSize="xs">{hint}</Text>}
+        {hint && (
+          <Text as="span" color="ink.soft" fontSize="xs">
+            {hint}
+          </Text>
+        )}
       </Field.Label>
       <Flex direction="column" align="end">
         <Flex align="center" gap="1.5">
-          <Input className="figures" size={inCell ? 'xs' : 'sm'} width={inCell ? '56px' : '86px'} px={inCell ? '1.5' : undefined} textAlign="end" inputMode="decimal" placeholder={whenEmpty} value={text} onChange={(event) => setDraft(event.target.value)} onBlur={() => (problem ? setDraft(null) : commit())} onKeyDown={onKeyDown} />
-          <Text fontSize="xs" color="ink.soft" width={inCell ? undefined : '34px'}>{unit}</Text>
+          <Input
+            className="figures"
+            size={inCell ? 'xs' : 'sm'}
+            width={inCell ? '56px' : '86px'}
+            px={inCell ? '1.5' : undefined}
+            textAlign="end"
+            inputMode="decimal"
+            placeholder={whenEmpty}
+            value={text}
+            onChange={(event) => setDraft(event.target.value)}
+            onBlur={() => (problem ? setDraft(null) : commit())}
+            onKeyDown={onKeyDown}
+          />
+          <Text fontSize="xs" color="ink.soft" width={inCell ? undefined : '34px'}>
+            {unit}
+          </Text>
         </Flex>
         {draft !== null && problem && <Field.ErrorText fontSize="xs">{problem}</Field.ErrorText>}
       </Flex>

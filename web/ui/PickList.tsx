@@ -32,29 +32,64 @@ interface Props {
 
 const matches = (item: PickItem, query: string): boolean => {
   const text = `${item.label} ${item.words ?? ''} ${item.about ?? ''}`.toLowerCase();
-  return query.toLowerCase().split(/\s+/).every((word) => text.includes(word));
+  return query
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
 };
 
 /** Most rows drawn; a query narrows the rest. */
 const SHOWN = 80;
 
 /** A list to search and pick from with the keyboard: type, arrows, Enter. */
-export const PickList = ({ label, placeholder, groups, empty, query, onQuery, onPick, inputRef }: Props) => {
-  const found = groups.map((group) => ({ ...group, items: group.items.filter((item) => matches(item, query)) })).filter((group) => group.items.length > 0);
+export const PickList = ({
+  label,
+  placeholder,
+  groups,
+  empty,
+  query,
+  onQuery,
+  onPick,
+  inputRef,
+}: Props) => {
+  const found = groups
+    .map((group) => ({ ...group, items: group.items.filter((item) => matches(item, query)) }))
+    .filter((group) => group.items.length > 0);
   return (
     <Command label={label} shouldFilter={false} loop>
-      <Command.Input autoFocus ref={inputRef} className={styles.input} placeholder={placeholder} value={query} onValueChange={onQuery} />
+      <Command.Input
+        autoFocus
+        ref={inputRef}
+        className={styles.input}
+        placeholder={placeholder}
+        value={query}
+        onValueChange={onQuery}
+      />
       <Command.List className={styles.list} tabIndex={-1}>
         {found.length === 0 && <Command.Empty>{empty}</Command.Empty>}
         {found.map((group) => (
           <Command.Group key={group.heading} heading={group.heading}>
             {group.items.slice(0, SHOWN).map((item) => (
-              <Command.Item key={item.key} value={item.key} disabled={item.disabled ?? false} onSelect={() => onPick(item.key)}>
-                {item.label}{item.keys && <span className={styles.about} style={{ float: 'right' }}>{item.keys}</span>}
+              <Command.Item
+                key={item.key}
+                value={item.key}
+                disabled={item.disabled ?? false}
+                onSelect={() => onPick(item.key)}
+              >
+                {item.label}
+                {item.keys && (
+                  <span className={styles.about} style={{ float: 'right' }}>
+                    {item.keys}
+                  </span>
+                )}
                 {item.about && <span className={styles.about}>{item.about}</span>}
               </Command.Item>
             ))}
-            {group.items.length > SHOWN && <Command.Item disabled value={`${group.heading} more`}>{group.items.length - SHOWN} more; type to narrow</Command.Item>}
+            {group.items.length > SHOWN && (
+              <Command.Item disabled value={`${group.heading} more`}>
+                {group.items.length - SHOWN} more; type to narrow
+              </Command.Item>
+            )}
           </Command.Group>
         ))}
       </Command.List>

@@ -22,7 +22,8 @@ const makeRegistry = (nonce: string | undefined) => {
   let inserted: Inserted[] = [];
   cache.insert = (...args) => {
     const [selector, serialized] = args;
-    if (cache.inserted[serialized.name] === undefined) inserted.push({ name: serialized.name, isGlobal: selector === '' });
+    if (cache.inserted[serialized.name] === undefined)
+      inserted.push({ name: serialized.name, isGlobal: selector === '' });
     return insert(...args);
   };
   const flush = () => {
@@ -53,9 +54,20 @@ const StyleRegistry = ({ nonce, children }: Props) => {
     return (
       <>
         {globals.map((item) => (
-          <style key={item.name} nonce={nonce} data-emotion={`${cache.key}-global ${item.name}`} dangerouslySetInnerHTML={{ __html: textOf(item) }} />
+          <style
+            key={item.name}
+            nonce={nonce}
+            data-emotion={`${cache.key}-global ${item.name}`}
+            dangerouslySetInnerHTML={{ __html: textOf(item) }}
+          />
         ))}
-        {scoped.length > 0 && <style nonce={nonce} data-emotion={`${cache.key} ${scoped.map((item) => item.name).join(' ')}`} dangerouslySetInnerHTML={{ __html: scoped.map(textOf).join('') }} />}
+        {scoped.length > 0 && (
+          <style
+            nonce={nonce}
+            data-emotion={`${cache.key} ${scoped.map((item) => item.name).join(' ')}`}
+            dangerouslySetInnerHTML={{ __html: scoped.map(textOf).join('') }}
+          />
+        )}
       </>
     );
   });
@@ -66,7 +78,12 @@ const StyleRegistry = ({ nonce, children }: Props) => {
 export const Providers = ({ nonce, children }: Props) => (
   <StyleRegistry nonce={nonce}>
     <ChakraProvider value={system}>
-      <ThemeProvider attribute="class" defaultTheme="system" disableTransitionOnChange {...(nonce === undefined ? {} : { nonce })}>
+      <ThemeProvider
+        attribute="class"
+        defaultTheme="system"
+        disableTransitionOnChange
+        {...(nonce === undefined ? {} : { nonce })}
+      >
         {children}
         <Toaster />
       </ThemeProvider>

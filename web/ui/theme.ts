@@ -5,7 +5,15 @@ const both = (light: string, dark: string) => ({ value: { _light: light, _dark: 
 
 const config = defineConfig({
   globalCss: {
-    'html, body': { '@media print': { bg: 'white', color: 'black', height: 'auto' }, bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: '1.5', height: '100%' },
+    'html, body': {
+      '@media print': { bg: 'white', color: 'black', height: 'auto' },
+      bg: 'paper',
+      color: 'ink',
+      fontFamily: 'body',
+      fontSize: '15px',
+      lineHeight: '1.5',
+      height: '100%',
+    },
     '*:focus-visible': { outline: '2px solid {colors.madder}', outlineOffset: '2px' },
     '[aria-label="Side sheet"]:focus-visible': { outlineOffset: '-2px' },
     '.figures': { fontFamily: 'mono', fontVariantNumeric: 'tabular-nums' },
@@ -22,17 +30,51 @@ const config = defineConfig({
     },
     semanticTokens: {
       colors: {
-        paper: { DEFAULT: both('#f7f2e9', '#24211e'), deep: both('#efe7d9', '#2f2b27'), card: both('#fdfaf4', '#2a2623') },
+        paper: {
+          DEFAULT: both('#f7f2e9', '#24211e'),
+          deep: both('#efe7d9', '#2f2b27'),
+          card: both('#fdfaf4', '#2a2623'),
+        },
         ink: { DEFAULT: both('#211d1a', '#efe8dc'), soft: both('#655c52', '#b5aa9c') },
         rule: { DEFAULT: both('#d8ccb8', '#47403a'), strong: both('#7d7266', '#8b8074') },
-        madder: { DEFAULT: both('#9e2f2f', '#e08a80'), ink: both('#ffffff', '#24110f'), wash: both('#f4e0da', '#43292a') },
-        level: { stop: both('#a8261f', '#f0867a'), warn: both('#966300', '#e3ac45'), note: both('#1f6d79', '#71bfca'), well: both('#3f6b35', '#93c083') },
-        thread: { picture: both('#1f6478', '#69b4c9'), analogue: both('#8a4b08', '#dba25f'), digital: both('#5a4b98', '#ada0e6'), data: both('#3f6b35', '#93c083') },
-        bg: { DEFAULT: both('#f7f2e9', '#24211e'), panel: both('#fdfaf4', '#2a2623'), subtle: both('#efe7d9', '#2f2b27'), muted: both('#efe7d9', '#2f2b27') },
+        madder: {
+          DEFAULT: both('#9e2f2f', '#e08a80'),
+          ink: both('#ffffff', '#24110f'),
+          wash: both('#f4e0da', '#43292a'),
+        },
+        level: {
+          stop: both('#a8261f', '#f0867a'),
+          warn: both('#966300', '#e3ac45'),
+          note: both('#1f6d79', '#71bfca'),
+          well: both('#3f6b35', '#93c083'),
+        },
+        thread: {
+          picture: both('#1f6478', '#69b4c9'),
+          analogue: both('#8a4b08', '#dba25f'),
+          digital: both('#5a4b98', '#ada0e6'),
+          data: both('#3f6b35', '#93c083'),
+        },
+        bg: {
+          DEFAULT: both('#f7f2e9', '#24211e'),
+          panel: both('#fdfaf4', '#2a2623'),
+          subtle: both('#efe7d9', '#2f2b27'),
+          muted: both('#efe7d9', '#2f2b27'),
+        },
         fg: { DEFAULT: both('#211d1a', '#efe8dc'), muted: both('#655c52', '#b5aa9c') },
-        border: { DEFAULT: both('#d8ccb8', '#47403a'), subtle: both('#d8ccb8', '#47403a'), muted: both('#b9ab95', '#6b6158'), emphasized: both('#7d7266', '#8b8074') },
+        border: {
+          DEFAULT: both('#d8ccb8', '#47403a'),
+          subtle: both('#d8ccb8', '#47403a'),
+          muted: both('#b9ab95', '#6b6158'),
+          emphasized: both('#7d7266', '#8b8074'),
+        },
       },
-      shadows: { xs: { value: 'none' }, sm: { value: 'none' }, md: { value: 'none' }, lg: { value: 'none' }, xl: { value: 'none' } },
+      shadows: {
+        xs: { value: 'none' },
+        sm: { value: 'none' },
+        md: { value: 'none' },
+        lg: { value: 'none' },
+        xl: { value: 'none' },
+      },
     },
   },
 });

@@ -13,7 +13,9 @@ export const Toaster = () => (
           {toast.title && <Toast.Title>{toast.title}</Toast.Title>}
           {toast.description && <Toast.Description>{toast.description}</Toast.Description>}
         </Stack>
-        {toast.action && <Toast.ActionTrigger textDecoration="underline">{toast.action.label}</Toast.ActionTrigger>}
+        {toast.action && (
+          <Toast.ActionTrigger textDecoration="underline">{toast.action.label}</Toast.ActionTrigger>
+        )}
         {toast.closable && <Toast.CloseTrigger />}
       </Toast.Root>
     )}

@@ -15,7 +15,8 @@ export interface Difference {
 
 /** The difference from one analysis to another. */
 export const difference = (before: Analysis, after: Analysis): Difference => {
-  const keys = (analysis: Analysis) => new Set(analysis.findings.map((finding) => `${findingKey(finding)} ${finding.level}`));
+  const keys = (analysis: Analysis) =>
+    new Set(analysis.findings.map((finding) => `${findingKey(finding)} ${finding.level}`));
   const [old, now] = [keys(before), keys(after)];
   return {
     gone: before.findings.filter((finding) => !now.has(`${findingKey(finding)} ${finding.level}`)),
@@ -26,4 +27,5 @@ export const difference = (before: Analysis, after: Analysis): Difference => {
 };
 
 /** What an edit would change, without making it. @throws Refusal */
-export const differenceOf = (before: Analysis, command: Command): Difference => difference(before, analyse(apply(before.rig, command)));
+export const differenceOf = (before: Analysis, command: Command): Difference =>
+  difference(before, analyse(apply(before.rig, command)));

@@ -17,7 +17,7 @@ export const priceOf = (device: Device): number | null => device.price ?? device
 
 /** Adds up a rig. Second-hand is counted at the price typed; where none is, at the typical price of a new one, which is too much and safe. */
 export const moneyOf = (rig: Rig): Money => {
-  const by: Record<Ownership, number> = { 'owned': 0, 'borrowed': 0, 'to buy': 0, 'second-hand': 0 };
+  const by: Record<Ownership, number> = { owned: 0, borrowed: 0, 'to buy': 0, 'second-hand': 0 };
   const unknown: string[] = [];
   for (const [id, device] of Object.entries(rig.devices)) {
     const price = priceOf(device);
@@ -30,4 +30,5 @@ export const moneyOf = (rig: Rig): Money => {
 };
 
 /** What applying a fix adds to what is to be paid. @throws Refusal where it no longer applies */
-export const costOf = (rig: Rig, command: Command): number => moneyOf(apply(rig, command)).toPay - moneyOf(rig).toPay;
+export const costOf = (rig: Rig, command: Command): number =>
+  moneyOf(apply(rig, command)).toPay - moneyOf(rig).toPay;

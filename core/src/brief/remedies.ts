@@ -1,7 +1,20 @@
 import { classById } from '../catalogue';
 import type { DeviceNode, PortNode } from '../graph';
 import { measure, type Measured } from '../measure';
-import { apply, entry, freeId, levelTarget, Refusal, suggestedCable, type Command, type End, type Kind, type Port, type Rig, type SimpleCommand } from '../rig';
+import {
+  apply,
+  entry,
+  freeId,
+  levelTarget,
+  Refusal,
+  suggestedCable,
+  type Command,
+  type End,
+  type Kind,
+  type Port,
+  type Rig,
+  type SimpleCommand,
+} from '../rig';
 import { conversions, nearestGain, sourceOf, steppedGain } from '../rules/places';
 import type { Fix } from '../rules/rule';
 import { coverage, voiceSources, type CoverageLine } from './coverage';
@@ -9,16 +22,28 @@ import { coverage, voiceSources, type CoverageLine } from './coverage';
 /** Edits tried for one line at the most; more would keep a person waiting. */
 const MOST_TRIES = 120;
 
-const free = (node: PortNode): boolean => node.links.length === 0 || node.port.family === 'software';
+const free = (node: PortNode): boolean =>
+  node.links.length === 0 || node.port.family === 'software';
 /** What is recorded on a card stays there: nothing is fed from it during a show. */
 const isCard = ({ port }: PortNode): boolean => port.direction === 'out' && port.ends !== undefined;
 const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
 
 /** Joins two ports of a rig with the cable a person would reach for. @returns null where they cannot be joined */
 const join = (rig: Rig, a: End, b: End): SimpleCommand | null => {
-  const [portA, portB] = [entry(rig.devices, a.deviceId)?.model.ports[a.portId], entry(rig.devices, b.deviceId)?.model.ports[b.portId]];
+  const [portA, portB] = [
+    entry(rig.devices, a.deviceId)?.model.ports[a.portId],
+    entry(rig.devices, b.deviceId)?.model.ports[b.portId],
+  ];
   const cable = portA && portB && suggestedCable(portA, portB);
-  return cable ? { type: 'connect', linkId: freeId(`${a.deviceId}-${a.portId}-to-${b.deviceId}`, rig.links), from: a, to: b, cable } : null;
+  return cable
+    ? {
+        type: 'connect',
+        linkId: freeId(`${a.deviceId}-${a.portId}-to-${b.deviceId}`, rig.links),
+        from: a,
+        to: b,
+        cable,
+      }
+    : null;
 };
 
 /** Whether two analogue ports are made for the same level, so that joining them is not a finding of its own. */
@@ -31,7 +56,15 @@ interface Attempt {
 }
 
 /** Free ports of every other device, those of the devices that do most first: mixers and interfaces before computers. */
-const KINDS_FIRST: readonly Kind[] = ['switcher', 'interface', 'mixer', 'headphone-amplifier', 'capture', 'recorder', 'computer'];
+const KINDS_FIRST: readonly Kind[] = [
+  'switcher',
+  'interface',
+  'mixer',
+  'headphone-amplifier',
+  'capture',
+  'recorder',
+  'computer',
+];
 const freePorts = (measured: Measured, without: string): PortNode[] =>
   measured.graph.ports
     .filter((node) => node.device.id !== without && free(node) && !isCard(node))
@@ -42,25 +75,68 @@ const rank = ({ device }: DeviceNode): number => {
 };
 
 /** Every way of putting one cable between a device and the rest. */
-const plugs = (measured: Measured, rig: Rig, deviceId: string, deviceName: string, before: readonly SimpleCommand[], verb: string): Attempt[] => {
+const plugs = (
+  measured: Measured,
+  rig: Rig,
+  deviceId: string,
+  deviceName: string,
+  before: readonly SimpleCommand[],
+  verb: string,
+): Attempt[] => {
   const ports = entry(rig.devices, deviceId)?.model.ports ?? {};
-  const held = new Set(Object.values(measured.rig.links).flatMap(({ from, to }) => [from, to]).filter((end) => end.deviceId === deviceId).map(({ portId }) => portId));
-  return Object.keys(ports).filter((portId) => ports[portId]?.family === 'software' || !held.has(portId)).flatMap((portId) =>
-    freePorts(measured, deviceId).flatMap((far): Attempt[] => {
-      const command = isSameLevel(ports[portId], far.port) ? join(rig, { deviceId, portId }, endOf(far)) : null;
-      if (!command) return [];
-      return [{ label: `${verb} ${deviceName} to ${far.device.device.name}, ${far.port.name}`, commands: [...before, command] }];
-    }),
+  const held = new Set(
+    Object.values(measured.rig.links)
+      .flatMap(({ from, to }) => [from, to])
+      .filter((end) => end.deviceId === deviceId)
+      .map(({ portId }) => portId),
   );
+  return Object.keys(ports)
+    .filter((portId) => ports[portId]?.family === 'software' || !held.has(portId))
+    .flatMap((portId) =>
+      freePorts(measured, deviceId).flatMap((far): Attempt[] => {
+        const command = isSameLevel(ports[portId], far.port)
+          ? join(rig, { deviceId, portId }, endOf(far))
+          : null;
+        if (!command) return [];
+        return [
+          {
+            label: `${verb} ${deviceName} to ${far.device.device.name}, ${far.port.name}`,
+            commands: [...before, command],
+          },
+        ];
+      }),
+    );
 };
 
 /** A new device for a person or sight, and every way of plugging it in. */
-const additions = (measured: Measured, classId: string, name: string, owner: { personId: string | null; sightId: string | null }): Attempt[] => {
+const additions = (
+  measured: Measured,
+  classId: string,
+  name: string,
+  owner: { personId: string | null; sightId: string | null },
+): Attempt[] => {
   const model = classById(classId);
   const deviceId = freeId(name, measured.rig.devices);
-  const before: SimpleCommand[] = [{ type: 'addDevice', deviceId, name, model, settings: {}, personId: owner.personId, placeId: null }];
+  const before: SimpleCommand[] = [
+    {
+      type: 'addDevice',
+      deviceId,
+      name,
+      model,
+      settings: {},
+      personId: owner.personId,
+      placeId: null,
+    },
+  ];
   if (owner.sightId !== null) before.push({ type: 'showSight', deviceId, sightId: owner.sightId });
-  return plugs(measured, apply(measured.rig, { type: 'batch', label: 'Add', commands: before }), deviceId, name, before, 'Add');
+  return plugs(
+    measured,
+    apply(measured.rig, { type: 'batch', label: 'Add', commands: before }),
+    deviceId,
+    name,
+    before,
+    'Add',
+  );
 };
 
 /** Headphones on an amplifier of their own, where every headphone socket is taken. */
@@ -69,31 +145,80 @@ const throughAmplifier = (measured: Measured, name: string, personId: string): A
   const amplifierId = freeId('headphone-amplifier', rig.devices);
   const phonesId = freeId(`${name} headphones`, rig.devices);
   const before: SimpleCommand[] = [
-    { type: 'addDevice', deviceId: amplifierId, name: 'Headphone amplifier', model: classById('headphone-amplifier-4'), settings: {}, personId: null, placeId: null },
-    { type: 'addDevice', deviceId: phonesId, name: `${name} headphones`, model: classById('headphones-closed'), settings: {}, personId, placeId: null },
+    {
+      type: 'addDevice',
+      deviceId: amplifierId,
+      name: 'Headphone amplifier',
+      model: classById('headphone-amplifier-4'),
+      settings: {},
+      personId: null,
+      placeId: null,
+    },
+    {
+      type: 'addDevice',
+      deviceId: phonesId,
+      name: `${name} headphones`,
+      model: classById('headphones-closed'),
+      settings: {},
+      personId,
+      placeId: null,
+    },
   ];
   const added = apply(rig, { type: 'batch', label: 'Add', commands: before });
-  const phones = join(added, { deviceId: amplifierId, portId: 'phones-1' }, { deviceId: phonesId, portId: 'in' });
+  const phones = join(
+    added,
+    { deviceId: amplifierId, portId: 'phones-1' },
+    { deviceId: phonesId, portId: 'in' },
+  );
   if (!phones) return [];
-  return plugs(measured, added, amplifierId, 'a headphone amplifier', [...before, phones], 'Add').map((attempt) => ({ ...attempt, label: `${attempt.label}, and headphones for ${name}` }));
+  return plugs(
+    measured,
+    added,
+    amplifierId,
+    'a headphone amplifier',
+    [...before, phones],
+    'Add',
+  ).map((attempt) => ({ ...attempt, label: `${attempt.label}, and headphones for ${name}` }));
 };
 
 /** A second machine that records what a desk's line output carries. */
-const secondRecorder = (measured: Measured): Attempt[] => additions(measured, 'recorder-sound', 'Backup recorder', { personId: null, sightId: null });
+const secondRecorder = (measured: Measured): Attempt[] =>
+  additions(measured, 'recorder-sound', 'Backup recorder', { personId: null, sightId: null });
 
 /**
  * Sets the gain of whoever is newly heard, so that the remedy leaves a level and not only a way.
  * @param speaks sources whose level counts @param turns devices whose knobs may be turned; null = any
  */
-const withGains = (rig: Rig, commands: readonly SimpleCommand[], speaks: ReadonlySet<string>, turns: ReadonlySet<string> | null): readonly SimpleCommand[] => {
+const withGains = (
+  rig: Rig,
+  commands: readonly SimpleCommand[],
+  speaks: ReadonlySet<string>,
+  turns: ReadonlySet<string> | null,
+): readonly SimpleCommand[] => {
   const after = measure(apply(rig, { type: 'batch', label: 'Try', commands: [...commands] }));
   const set: SimpleCommand[] = [];
   for (const stage of conversions(after)) {
     const level = after.sound[stage.index]?.levelDb;
     const gain = nearestGain(stage);
-    if (level === null || level === undefined || !gain || !speaks.has(sourceOf(stage).at.device.id) || (turns && !turns.has(gain.stage.at.device.id))) continue;
-    const value = steppedGain(gain.gain.gainDb + levelTarget(rig.houseRules).averageDbfs - level, gain.gain);
-    if (value !== gain.gain.gainDb) set.push({ type: 'setControl', deviceId: gain.stage.at.device.id, control: gain.control, value });
+    if (
+      level === null ||
+      level === undefined ||
+      !gain ||
+      !speaks.has(sourceOf(stage).at.device.id) ||
+      (turns && !turns.has(gain.stage.at.device.id))
+    )
+      continue;
+    const value = steppedGain(
+      gain.gain.gainDb + levelTarget(rig.houseRules).averageDbfs - level,
+      gain.gain,
+    );
+    if (value !== gain.gain.gainDb)
+      set.push({
+        type: 'setControl',
+        deviceId: gain.stage.at.device.id,
+        control: gain.control,
+        value,
+      });
   }
   return [...commands, ...set];
 };
@@ -102,32 +227,92 @@ const withGains = (rig: Rig, commands: readonly SimpleCommand[], speaks: Readonl
 const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
   const { rig } = measured;
   const { id, name } = line.subject;
-  const own = (kinds: readonly Kind[]) => [...measured.graph.devices.values()].filter(({ device }) => device.personId === id && kinds.includes(device.model.kind));
-  const replug = (nodes: readonly DeviceNode[]) => nodes.flatMap((node) => plugs(measured, rig, node.id, node.device.name, [], 'Connect'));
+  const own = (kinds: readonly Kind[]) =>
+    [...measured.graph.devices.values()].filter(
+      ({ device }) => device.personId === id && kinds.includes(device.model.kind),
+    );
+  const replug = (nodes: readonly DeviceNode[]) =>
+    nodes.flatMap((node) => plugs(measured, rig, node.id, node.device.name, [], 'Connect'));
   const person = entry(rig.people, id);
   switch (line.need) {
     case 'seen':
-      if (person?.where === 'remote') return [...replug(own(['call'])), ...additions(measured, 'call', `${name} call`, { personId: id, sightId: null })];
-      return [...replug(own(['camera', 'webcam', 'phone'])), ...additions(measured, 'camera-camcorder', `${name} camera`, { personId: id, sightId: null }), ...additions(measured, 'webcam', `${name} webcam`, { personId: id, sightId: null })];
+      if (person?.where === 'remote')
+        return [
+          ...replug(own(['call'])),
+          ...additions(measured, 'call', `${name} call`, { personId: id, sightId: null }),
+        ];
+      return [
+        ...replug(own(['camera', 'webcam', 'phone'])),
+        ...additions(measured, 'camera-camcorder', `${name} camera`, {
+          personId: id,
+          sightId: null,
+        }),
+        ...additions(measured, 'webcam', `${name} webcam`, { personId: id, sightId: null }),
+      ];
     case 'heard':
       if (line.verdict === 'partly') return secondRecorder(measured);
       if (person?.where === 'remote') return replug(own(['call']));
-      return [...replug(own(['microphone', 'wireless'])), ...additions(measured, 'mic-dynamic-stage', `${name} mic`, { personId: id, sightId: null })];
+      return [
+        ...replug(own(['microphone', 'wireless'])),
+        ...additions(measured, 'mic-dynamic-stage', `${name} mic`, { personId: id, sightId: null }),
+      ];
     case 'hears':
-      if (person?.where === 'remote') return [...callerHearsOthers(measured), ...replug(own(['call']))];
-      return [...replug(own(['headphones'])), ...additions(measured, 'headphones-closed', `${name} headphones`, { personId: id, sightId: null }), ...throughAmplifier(measured, name, id)];
+      if (person?.where === 'remote')
+        return [...callerHearsOthers(measured), ...replug(own(['call']))];
+      return [
+        ...replug(own(['headphones'])),
+        ...additions(measured, 'headphones-closed', `${name} headphones`, {
+          personId: id,
+          sightId: null,
+        }),
+        ...throughAmplifier(measured, name, id),
+      ];
     case 'sees':
-      return [...replug([...measured.graph.devices.values()].filter(({ device }) => device.model.kind === 'display' || device.model.kind === 'prompter')), ...additions(measured, rig.houseRules.prompter === 'second display' ? 'prompter' : 'display-monitor', 'Guest monitor', { personId: null, sightId: null })];
+      return [
+        ...replug(
+          [...measured.graph.devices.values()].filter(
+            ({ device }) => device.model.kind === 'display' || device.model.kind === 'prompter',
+          ),
+        ),
+        ...additions(
+          measured,
+          rig.houseRules.prompter === 'second display' ? 'prompter' : 'display-monitor',
+          'Guest monitor',
+          { personId: null, sightId: null },
+        ),
+      ];
     case 'shown': {
-      const there = [...measured.graph.devices.values()].filter(({ device }) => device.sightId === id);
+      const there = [...measured.graph.devices.values()].filter(
+        ({ device }) => device.sightId === id,
+      );
       const what = entry(rig.brief?.sights ?? {}, id)?.what;
-      return [...replug(there), ...additions(measured, what === 'screen' || what === 'console' ? 'player-slides' : 'camera-camcorder', `${name} ${what === 'screen' ? 'source' : 'camera'}`, { personId: null, sightId: id })];
+      return [
+        ...replug(there),
+        ...additions(
+          measured,
+          what === 'screen' || what === 'console' ? 'player-slides' : 'camera-camcorder',
+          `${name} ${what === 'screen' ? 'source' : 'camera'}`,
+          { personId: null, sightId: id },
+        ),
+      ];
     }
     case 'delivered': {
-      const classes = { 'stream': 'stream', 'programme recording': 'recording-programme', 'voice tracks': 'recording-tracks', 'camera recordings': 'recording-pictures', 'vertical clips': 'recording-programme', 'backup': 'recorder-sound' } as const;
+      const classes = {
+        stream: 'stream',
+        'programme recording': 'recording-programme',
+        'voice tracks': 'recording-tracks',
+        'camera recordings': 'recording-pictures',
+        'vertical clips': 'recording-programme',
+        backup: 'recorder-sound',
+      } as const;
       const what = entry(rig.brief?.deliverables ?? {}, id)?.what ?? 'stream';
-      const there = [...measured.graph.devices.values()].filter(({ device }) => device.model.classId === classes[what]);
-      return [...replug(there), ...additions(measured, classes[what], name, { personId: null, sightId: null })];
+      const there = [...measured.graph.devices.values()].filter(
+        ({ device }) => device.model.classId === classes[what],
+      );
+      return [
+        ...replug(there),
+        ...additions(measured, classes[what], name, { personId: null, sightId: null }),
+      ];
     }
   }
 };
@@ -136,13 +321,28 @@ const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
 const callerHearsOthers = (measured: Measured): Attempt[] =>
   [...measured.graph.devices.values()].flatMap(({ id, device }) =>
     Object.entries(device.model.controls).flatMap(([control, { type }]): Attempt[] =>
-      type === 'choice' && control === 'call-hears' ? [{ label: `Let callers of ${device.name} hear everything but themself`, commands: [{ type: 'setControl', deviceId: id, control, value: 'everything but themself' }] }] : [],
+      type === 'choice' && control === 'call-hears'
+        ? [
+            {
+              label: `Let callers of ${device.name} hear everything but themself`,
+              commands: [
+                { type: 'setControl', deviceId: id, control, value: 'everything but themself' },
+              ],
+            },
+          ]
+        : [],
     ),
   );
 
-const verdictAfter = (measured: Measured, line: CoverageLine, commands: readonly SimpleCommand[]): CoverageLine['verdict'] | null => {
+const verdictAfter = (
+  measured: Measured,
+  line: CoverageLine,
+  commands: readonly SimpleCommand[],
+): CoverageLine['verdict'] | null => {
   try {
-    const after = measure(apply(measured.rig, { type: 'batch', label: 'Try', commands: [...commands] }));
+    const after = measure(
+      apply(measured.rig, { type: 'batch', label: 'Try', commands: [...commands] }),
+    );
     return coverage(after).find(({ id }) => id === line.id)?.verdict ?? null;
   } catch (error) {
     if (error instanceof Refusal) return null;
@@ -162,12 +362,28 @@ export const remedies = (measured: Measured, line: CoverageLine): Fix[] => {
     const kind = `${attempt.commands.length} ${attempt.commands[0]?.type ?? ''} ${attempt.label.split(' to ')[0] ?? ''}`;
     if (kinds.has(kind)) continue;
     const verdict = verdictAfter(measured, line, attempt.commands);
-    if (verdict !== 'met' && !(line.verdict === 'missing' && verdict === 'partly' && line.need === 'heard')) continue;
+    if (
+      verdict !== 'met' &&
+      !(line.verdict === 'missing' && verdict === 'partly' && line.need === 'heard')
+    )
+      continue;
     kinds.add(kind);
-    const added = new Set(attempt.commands.flatMap((command) => (command.type === 'addDevice' ? [command.deviceId] : [])));
-    const commands = line.need !== 'heard' ? attempt.commands
-      : line.verdict === 'partly' ? withGains(measured.rig, attempt.commands, new Set(voiceSources(measured, line.subject.id).map(({ id }) => id)), added)
-      : withGains(measured.rig, attempt.commands, added, null);
+    const added = new Set(
+      attempt.commands.flatMap((command) =>
+        command.type === 'addDevice' ? [command.deviceId] : [],
+      ),
+    );
+    const commands =
+      line.need !== 'heard'
+        ? attempt.commands
+        : line.verdict === 'partly'
+          ? withGains(
+              measured.rig,
+              attempt.commands,
+              new Set(voiceSources(measured, line.subject.id).map(({ id }) => id)),
+              added,
+            )
+          : withGains(measured.rig, attempt.commands, added, null);
     const command: Command = { type: 'batch', label: attempt.label, commands: [...commands] };
     fixes.push({ label: attempt.label, command });
     if (fixes.length === 2) break;

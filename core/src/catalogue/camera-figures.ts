@@ -4,7 +4,11 @@ import { amount, toggle } from './parts';
 
 /** Sensors by their usual names: active width and height at 16:9, mm. @source handbook 3-picture for the first two; typical */
 export const SENSORS = {
-  'full frame': [35.6, 20.03], 'reduced frame': [23.5, 13.22], 'one inch': [12.8, 7.2], 'small': [5.6, 3.15], 'phone': [9.6, 5.4],
+  'full frame': [35.6, 20.03],
+  'reduced frame': [23.5, 13.22],
+  'one inch': [12.8, 7.2],
+  small: [5.6, 3.15],
+  phone: [9.6, 5.4],
 } as const;
 
 interface CameraDraft {
@@ -22,23 +26,43 @@ interface CameraDraft {
 }
 
 /** The figures of a camera and the controls they need. */
-export const cameraFigures = ({ sensor, focal, fNumber, crops = {}, recordLimitMin, heatMin, sleepMin, batteryMin, focusNoiseDba }: CameraDraft): { camera: CameraFigures; controls: Record<string, Control> } => {
+export const cameraFigures = ({
+  sensor,
+  focal,
+  fNumber,
+  crops = {},
+  recordLimitMin,
+  heatMin,
+  sleepMin,
+  batteryMin,
+  focusNoiseDba,
+}: CameraDraft): { camera: CameraFigures; controls: Record<string, Control> } => {
   const [sensorWidthMm, sensorHeightMm] = SENSORS[sensor];
   const [shortest, longest, initial] = focal;
   return {
     camera: {
-      sensorWidthMm, sensorHeightMm, crops: { ...crops }, focalControl: 'focal-length', fNumberControl: 'f-number', shutterControl: 'shutter', isoControl: 'iso',
+      sensorWidthMm,
+      sensorHeightMm,
+      crops: { ...crops },
+      focalControl: 'focal-length',
+      fNumberControl: 'f-number',
+      shutterControl: 'shutter',
+      isoControl: 'iso',
       ...(recordLimitMin === undefined ? {} : { recordLimitMin }),
       ...(heatMin === undefined ? {} : { heatMin: { ...heatMin } }),
       ...(sleepMin === undefined ? {} : { sleep: { afterMin: sleepMin, control: 'sleep-timer' } }),
-      ...(batteryMin === undefined ? {} : { battery: { lastsMin: batteryMin, mainsControl: 'mains' } }),
-      ...(focusNoiseDba === undefined ? {} : { focusNoise: { dbaSpl: focusNoiseDba, control: 'autofocus' } }),
+      ...(batteryMin === undefined
+        ? {}
+        : { battery: { lastsMin: batteryMin, mainsControl: 'mains' } }),
+      ...(focusNoiseDba === undefined
+        ? {}
+        : { focusNoise: { dbaSpl: focusNoiseDba, control: 'autofocus' } }),
     },
     controls: {
       'focal-length': amount('Focal length', 'mm', shortest, longest, initial, 0.1),
       'f-number': amount('Aperture, f/', '', fNumber, 22, Math.max(fNumber, 2.8), 0.1),
-      'shutter': amount('Shutter, 1/', 's', 24, 2000, 50, 1),
-      'iso': amount('Sensitivity, ISO', '', 50, 25_600, 800, 50),
+      shutter: amount('Shutter, 1/', 's', 24, 2000, 50, 1),
+      iso: amount('Sensitivity, ISO', '', 50, 25_600, 800, 50),
       ...(sleepMin === undefined ? {} : { 'sleep-timer': toggle('Sleep timer') }),
       ...(batteryMin === undefined ? {} : { mains: toggle('On a mains adapter', true) }),
       ...(focusNoiseDba === undefined ? {} : { autofocus: toggle('Autofocus', true) }),

@@ -3,22 +3,66 @@ import { apply, blankRig, figureAt, KINDS, mate, STEPS, type Model } from '../ri
 import { CABLES, CATALOGUE, classById, reachM, STOCK_LENGTHS_M } from './index';
 
 const named = CATALOGUE.map((model) => [model.classId ?? model.name, model] as const);
-const alone = (model: Model) => apply(blankRig('Alone'), { type: 'addDevice', deviceId: 'it', name: model.name, model, settings: {}, personId: null, placeId: null });
+const alone = (model: Model) =>
+  apply(blankRig('Alone'), {
+    type: 'addDevice',
+    deviceId: 'it',
+    name: model.name,
+    model,
+    settings: {},
+    personId: null,
+    placeId: null,
+  });
 
 describe('the catalogue', () => {
   const count = (kind: Model['kind']) => CATALOGUE.filter((model) => model.kind === kind).length;
-  it.each([['camera', 4], ['webcam', 1], ['phone', 1], ['microphone', 7], ['booster', 1], ['preamp', 1], ['channel-processor', 1], ['interface', 3], ['mixer', 2], ['headphone-amplifier', 1], ['headphones', 1], ['capture', 3], ['splitter', 2], ['selector', 1], ['converter', 2], ['switcher', 3], ['computer', 1], ['hub', 1], ['encoder', 1], ['recorder', 1], ['display', 1], ['prompter', 1], ['call', 1], ['direct-box', 1], ['stage-box', 1]] as const)(
-    'has %s classes, at least %s', (kind, least) => expect(count(kind)).toBeGreaterThanOrEqual(least),
+  it.each([
+    ['camera', 4],
+    ['webcam', 1],
+    ['phone', 1],
+    ['microphone', 7],
+    ['booster', 1],
+    ['preamp', 1],
+    ['channel-processor', 1],
+    ['interface', 3],
+    ['mixer', 2],
+    ['headphone-amplifier', 1],
+    ['headphones', 1],
+    ['capture', 3],
+    ['splitter', 2],
+    ['selector', 1],
+    ['converter', 2],
+    ['switcher', 3],
+    ['computer', 1],
+    ['hub', 1],
+    ['encoder', 1],
+    ['recorder', 1],
+    ['display', 1],
+    ['prompter', 1],
+    ['call', 1],
+    ['direct-box', 1],
+    ['stage-box', 1],
+  ] as const)('has %s classes, at least %s', (kind, least) =>
+    expect(count(kind)).toBeGreaterThanOrEqual(least),
   );
-  it('has a class of every kind the document knows', () => expect(KINDS.filter((kind) => count(kind) === 0)).toEqual([]));
-  it('prices every class, and nothing it does not have', () => expect(CATALOGUE.filter(({ typicalPrice }) => typicalPrice === null).map(({ classId }) => classId)).toEqual([]));
-  it('says which class is missing', () => expect(() => classById('nothing')).toThrow('the catalogue has no class "nothing"'));
+  it('has a class of every kind the document knows', () =>
+    expect(KINDS.filter((kind) => count(kind) === 0)).toEqual([]));
+  it('prices every class, and nothing it does not have', () =>
+    expect(
+      CATALOGUE.filter(({ typicalPrice }) => typicalPrice === null).map(({ classId }) => classId),
+    ).toEqual([]));
+  it('says which class is missing', () =>
+    expect(() => classById('nothing')).toThrow('the catalogue has no class "nothing"'));
 });
 
 describe.each(named)('%s', (_id, model) => {
   it('stands alone without stop or warning: not connected, and a microphone asks who speaks', () => {
     const { findings } = analyse(alone(model));
-    expect(findings.filter(({ code }) => code !== 'signal.unconnected' && code !== 'sound.unknown-figure')).toEqual([]);
+    expect(
+      findings.filter(
+        ({ code }) => code !== 'signal.unconnected' && code !== 'sound.unknown-figure',
+      ),
+    ).toEqual([]);
     expect(findings.map(({ level }) => level).filter((level) => level !== 'note')).toEqual([]);
   });
   it('says in a sentence what it is', () => {
@@ -26,7 +70,11 @@ describe.each(named)('%s', (_id, model) => {
     expect(STEPS).toContain(model.step);
   });
   it('has at least one port that something else of the catalogue fits', () => {
-    const fits = Object.values(model.ports).some((port) => CATALOGUE.some((other) => other !== model && Object.values(other.ports).some((far) => mate(port, far).can)));
+    const fits = Object.values(model.ports).some((port) =>
+      CATALOGUE.some(
+        (other) => other !== model && Object.values(other.ports).some((far) => mate(port, far).can),
+      ),
+    );
     expect(fits).toBe(true);
   });
   it('spreads only figures it has, and each typical figure lies inside its spread', () => {
@@ -40,8 +88,26 @@ describe.each(named)('%s', (_id, model) => {
 });
 
 describe('cables', () => {
-  it.each([['hdmi', 3.564, 15], ['hdmi', 7.128, 7.5], ['hdmi', 14.256, 3], ['hdmi', 20, 0], ['hdmi-optical', 14.256, 30], ['sdi-coax', 1.485, 150], ['sdi-coax', 2.97, 100], ['sdi-coax', 5.94, 80], ['sdi-coax', 11.88, 60], ['usb-2', 0, 5], ['usb-5g', 0, 3], ['usb-10g', 0, 1], ['balanced', 0, 100], ['unbalanced', 0, 6], ['optical-audio', 0, 10], ['ethernet', 0, 100]] as const)(
-    '%s at %s Gb/s goes %s m', (id, gbps, metres) => expect(reachM(CABLES[id], gbps)).toBe(metres),
+  it.each([
+    ['hdmi', 3.564, 15],
+    ['hdmi', 7.128, 7.5],
+    ['hdmi', 14.256, 3],
+    ['hdmi', 20, 0],
+    ['hdmi-optical', 14.256, 30],
+    ['sdi-coax', 1.485, 150],
+    ['sdi-coax', 2.97, 100],
+    ['sdi-coax', 5.94, 80],
+    ['sdi-coax', 11.88, 60],
+    ['usb-2', 0, 5],
+    ['usb-5g', 0, 3],
+    ['usb-10g', 0, 1],
+    ['balanced', 0, 100],
+    ['unbalanced', 0, 6],
+    ['optical-audio', 0, 10],
+    ['ethernet', 0, 100],
+  ] as const)('%s at %s Gb/s goes %s m', (id, gbps, metres) =>
+    expect(reachM(CABLES[id], gbps)).toBe(metres),
   );
-  it('are sold in rising lengths', () => expect([...STOCK_LENGTHS_M]).toEqual([...STOCK_LENGTHS_M].sort((a, b) => a - b)));
+  it('are sold in rising lengths', () =>
+    expect([...STOCK_LENGTHS_M]).toEqual([...STOCK_LENGTHS_M].sort((a, b) => a - b)));
 });

@@ -10,11 +10,25 @@ export { WANTED_FORMATS } from './parts';
 
 /** Every device class, in the order of the chain. Figures are typical; a user copies a class and types the data sheet over it. */
 export const CATALOGUE: readonly Model[] = [
-  ...cameras, ...picturePaths, ...switchers, ...captures, ...microphones, ...lifts, ...shapers, ...interfaces, ...mixers, ...soundSundries, ...networkSound,
-  ...computers, ...hubs, ...outlets,
+  ...cameras,
+  ...picturePaths,
+  ...switchers,
+  ...captures,
+  ...microphones,
+  ...lifts,
+  ...shapers,
+  ...interfaces,
+  ...mixers,
+  ...soundSundries,
+  ...networkSound,
+  ...computers,
+  ...hubs,
+  ...outlets,
 ];
 
-const byId: Readonly<Record<string, Model>> = Object.fromEntries(CATALOGUE.map((model) => [model.classId ?? model.name, model]));
+const byId: Readonly<Record<string, Model>> = Object.fromEntries(
+  CATALOGUE.map((model) => [model.classId ?? model.name, model]),
+);
 
 /** A device class by id. @throws RangeError for an id the catalogue does not have */
 export const classById = (id: string): Model => {
@@ -25,9 +39,21 @@ export const classById = (id: string): Model => {
 
 /** Words people search by that are not in the class's own text. */
 const KIND_WORDS: Readonly<Partial<Record<Kind, string>>> = {
-  microphone: 'mic voice', wireless: 'mic radio', interface: 'audio preamp usb', capture: 'grabber hdmi usb', switcher: 'vision mixer', mixer: 'desk console',
-  computer: 'pc', stream: 'live broadcast', recording: 'file', call: 'caller remote guest', display: 'screen', phone: 'mobile', booster: 'gain lift',
+  microphone: 'mic voice',
+  wireless: 'mic radio',
+  interface: 'audio preamp usb',
+  capture: 'grabber hdmi usb',
+  switcher: 'vision mixer',
+  mixer: 'desk console',
+  computer: 'pc',
+  stream: 'live broadcast',
+  recording: 'file',
+  call: 'caller remote guest',
+  display: 'screen',
+  phone: 'mobile',
+  booster: 'gain lift',
 };
 
 /** Words a class is found by besides its name and what is said about it. */
-export const searchWords = (model: Model): string => `${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''}`.trim();
+export const searchWords = (model: Model): string =>
+  `${model.kind.replace('-', ' ')} ${KIND_WORDS[model.kind] ?? ''}`.trim();

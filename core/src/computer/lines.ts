@@ -40,11 +40,23 @@ interface Seed {
 /** One drive's load. Its flows are named only when somebody looks. */
 class Load implements DriveLoad {
   readonly mbps: number;
-  constructor(readonly node: DeviceNode, readonly storage: Storage, private readonly seeds: readonly Seed[]) {
+  constructor(
+    readonly node: DeviceNode,
+    readonly storage: Storage,
+    private readonly seeds: readonly Seed[],
+  ) {
     this.mbps = seeds.reduce((sum, { mbps }) => sum + mbps, 0);
   }
   get flows(): readonly Flow[] {
-    return this.seeds.map(({ end, source, mbps }) => ({ label: end.device === this.node ? end.port.name : source ? `${end.device.device.name}: ${source.device.device.name}` : end.device.device.name, mbps }));
+    return this.seeds.map(({ end, source, mbps }) => ({
+      label:
+        end.device === this.node
+          ? end.port.name
+          : source
+            ? `${end.device.device.name}: ${source.device.device.name}`
+            : end.device.device.name,
+      mbps,
+    }));
   }
   get writeMBps(): number {
     return writeMBps(this.mbps);
@@ -53,7 +65,9 @@ class Load implements DriveLoad {
     return gbPerHour(this.mbps);
   }
   get hours(): number | null {
-    return this.storage.capacityGb === null || this.mbps === 0 ? null : hoursThatFit(this.storage.capacityGb, this.mbps);
+    return this.storage.capacityGb === null || this.mbps === 0
+      ? null
+      : hoursThatFit(this.storage.capacityGb, this.mbps);
   }
 }
 
@@ -77,17 +91,28 @@ const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly See
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
-      if (signal === 'picture' && measured.picture[last.index]?.format) put(end.device, { end: input, source: null, mbps: numberSetting(end.device.device, storage.bitrateControl) ?? 0 });
+      if (signal === 'picture' && measured.picture[last.index]?.format)
+        put(end.device, {
+          end: input,
+          source: null,
+          mbps: numberSetting(end.device.device, storage.bitrateControl) ?? 0,
+        });
       continue;
     }
     if (kind !== 'recording' || last.via.by !== 'link') continue;
     let deliverable = deliverables.get(end.device);
-    if (deliverable === undefined) deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
+    if (deliverable === undefined)
+      deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
     if (!deliverable) continue;
     const writer = last.via.link.from.device;
     if (deliverable.what === 'voice tracks') {
       if (signal === 'sound') put(writer, { end, source, mbps: SOUND_CHANNEL_MBPS });
-    } else if (signal === 'picture' && deliverable.bitrateMbps !== null) put(writer, { end, source: deliverable.what === 'camera recordings' ? pictureInto(thread) : null, mbps: deliverable.bitrateMbps });
+    } else if (signal === 'picture' && deliverable.bitrateMbps !== null)
+      put(writer, {
+        end,
+        source: deliverable.what === 'camera recordings' ? pictureInto(thread) : null,
+        mbps: deliverable.bitrateMbps,
+      });
   }
   return found;
 };
@@ -98,7 +123,9 @@ export const driveLoads = perAnalysis((measured): readonly DriveLoad[] => makeLo
 const makeLoads = (measured: Measured): readonly DriveLoad[] => {
   const seeds = seedsByDevice(measured);
   const loads: DriveLoad[] = [];
-  for (const node of measured.graph.devices.values()) if (node.device.model.storage) loads.push(new Load(node, node.device.model.storage, seeds.get(node) ?? []));
+  for (const node of measured.graph.devices.values())
+    if (node.device.model.storage)
+      loads.push(new Load(node, node.device.model.storage, seeds.get(node) ?? []));
   return loads;
 };
 
@@ -123,7 +150,11 @@ const makeUplink = (measured: Measured): Uplink => {
     const { kind } = end.device.device.model;
     if ((kind !== 'stream' && kind !== 'call') || flows.has(end.device)) continue;
     if (kind === 'call') flows.set(end.device, { label: end.device.device.name, mbps: CALL_MBPS });
-    else if (signal === 'picture') flows.set(end.device, { label: end.device.device.name, mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0 });
+    else if (signal === 'picture')
+      flows.set(end.device, {
+        label: end.device.device.name,
+        mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0,
+      });
   }
   const list = [...flows.values()];
   return { flows: list, mbps: total(list), lineMbps: measured.rig.brief?.uplinkMbps ?? null };

@@ -8,7 +8,13 @@ import { parseFormat, pixelsPerSecond, type Format } from '../units';
 const UNIT_PIXELS_PER_SECOND = 1920 * 1080 * 30;
 /** What handling a picture costs beside its pixels. Indicative: a measured budget wins. @source handbook 3-picture, into the computer */
 const COST = { capture: 1, decode: 1.5, mix: 1, hardwareEncode: 0.5 } as const;
-const SOFTWARE_ENCODE: Readonly<Record<Deliverable['codec'], number>> = { 'AVC': 4, 'HEVC': 8, 'AV1': 12, 'intra-frame': 1.5, 'PCM': 0 };
+const SOFTWARE_ENCODE: Readonly<Record<Deliverable['codec'], number>> = {
+  AVC: 4,
+  HEVC: 8,
+  AV1: 12,
+  'intra-frame': 1.5,
+  PCM: 0,
+};
 
 export interface WorkItem {
   readonly what: 'capture' | 'call' | 'programme' | 'encode in hardware' | 'encode in software';
@@ -28,16 +34,28 @@ export interface Workload {
 }
 
 /** The brief's deliverable of a kind, or what is usual where it asks for none. */
-export const deliverableOf = (measured: Measured, what: Deliverable['what']): Omit<Deliverable, 'order'> =>
-  Object.values(measured.rig.brief?.deliverables ?? {}).find((deliverable) => deliverable.what === what) ?? USUAL_DELIVERABLES[what];
+export const deliverableOf = (
+  measured: Measured,
+  what: Deliverable['what'],
+): Omit<Deliverable, 'order'> =>
+  Object.values(measured.rig.brief?.deliverables ?? {}).find(
+    (deliverable) => deliverable.what === what,
+  ) ?? USUAL_DELIVERABLES[what];
 
 /** The deliverable that a destination's file or stream is for. */
-export const deliverableFor = (measured: Measured, { device }: DeviceNode): Omit<Deliverable, 'order'> | null => {
+export const deliverableFor = (
+  measured: Measured,
+  { device }: DeviceNode,
+): Omit<Deliverable, 'order'> | null => {
   if (device.model.kind === 'stream') return deliverableOf(measured, 'stream');
   if (device.model.kind !== 'recording') return null;
   const ends = Object.values(device.model.ports).map(({ ends: end }) => end);
-  if (ends.some((end) => end?.picture && end.sound)) return deliverableOf(measured, 'programme recording');
-  return deliverableOf(measured, ends.some((end) => end?.picture) ? 'camera recordings' : 'voice tracks');
+  if (ends.some((end) => end?.picture && end.sound))
+    return deliverableOf(measured, 'programme recording');
+  return deliverableOf(
+    measured,
+    ends.some((end) => end?.picture) ? 'camera recordings' : 'voice tracks',
+  );
 };
 
 const units = (format: Format): number => pixelsPerSecond(format) / UNIT_PIXELS_PER_SECOND;
@@ -91,12 +109,19 @@ const encodes = (measured: Measured): ByDevice<number, Encode> => {
     const format = node.device.model.work && measured.picture[last.index]?.format;
     if (!format) continue;
     let deliverable = deliverables.get(end.device);
-    if (deliverable === undefined) deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
+    if (deliverable === undefined)
+      deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
     if (!deliverable) continue;
     // A file per picture is an encode per picture; a programme is one, however many pictures are in it.
     const { what, codec, format: asked } = deliverable;
     const picture = what === 'camera recordings' ? pictureInto(thread) : null;
-    found.put(node, end.index * (ports + 1) + (picture ? picture.index + 1 : 0), () => ({ label: picture ? `${picture.device.device.name} to ${end.device.device.name}` : end.device.device.name, codec, units: units(asked !== null && !picture ? parseFormat(asked) : format) }));
+    found.put(node, end.index * (ports + 1) + (picture ? picture.index + 1 : 0), () => ({
+      label: picture
+        ? `${picture.device.device.name} to ${end.device.device.name}`
+        : end.device.device.name,
+      codec,
+      units: units(asked !== null && !picture ? parseFormat(asked) : format),
+    }));
   }
   return found;
 };
@@ -112,8 +137,16 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
     const format = figures?.format;
     if (!format) continue;
     if (stage.via.by === 'route') {
-      const isProgramme = stage.at.port.family === 'software' && stage.via.route.route.picture?.does === 'house format' && stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
-      if (isProgramme) found.put(node, node, () => ({ what: 'programme', label: 'The programme put together', units: units(format) * COST.mix }));
+      const isProgramme =
+        stage.at.port.family === 'software' &&
+        stage.via.route.route.picture?.does === 'house format' &&
+        stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
+      if (isProgramme)
+        found.put(node, node, () => ({
+          what: 'programme',
+          label: 'The programme put together',
+          units: units(format) * COST.mix,
+        }));
       continue;
     }
     const maker = makerOf(stage);
@@ -121,7 +154,11 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
     if (stage.at.port.family !== 'usb' && !isCall) continue;
     const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
     const { name } = maker.device.device;
-    found.put(node, maker.device, () => ({ what: isCall ? 'call' : 'capture', label: name, units: units(format) * cost }));
+    found.put(node, maker.device, () => ({
+      what: isCall ? 'call' : 'capture',
+      label: name,
+      units: units(format) * cost,
+    }));
   }
   return found;
 };
@@ -138,8 +175,20 @@ const makeWorkloads = (measured: Measured): readonly Workload[] => {
     const items: WorkItem[] = [
       ...allCaptures.of(node),
       ...own.map(({ label, codec, units: size }, index): WorkItem =>
-        index < work.hardwareEncodes ? { what: 'encode in hardware', label, units: size * COST.hardwareEncode } : { what: 'encode in software', label, units: size * SOFTWARE_ENCODE[codec] }),
+        index < work.hardwareEncodes
+          ? { what: 'encode in hardware', label, units: size * COST.hardwareEncode }
+          : { what: 'encode in software', label, units: size * SOFTWARE_ENCODE[codec] },
+      ),
     ];
-    return [{ node, items, units: items.reduce((sum, item) => sum + item.units, 0), budget: work.budget, encodes: own.length, hardwareEncodes: work.hardwareEncodes }];
+    return [
+      {
+        node,
+        items,
+        units: items.reduce((sum, item) => sum + item.units, 0),
+        budget: work.budget,
+        encodes: own.length,
+        hardwareEncodes: work.hardwareEncodes,
+      },
+    ];
   });
 };

@@ -9,7 +9,11 @@ export { boosterVerdict, noiseShares, type NoiseShare } from './sound';
 
 /** Which figure is to be explained: one at a stage of a thread, or one of a link. */
 export type FigureRef =
-  | { readonly figure: 'level' | 'headroom' | 'signal to noise' | 'gain needed' | 'delay' | 'link load' | 'stream'; readonly stage: number }
+  | {
+      readonly figure:
+        'level' | 'headroom' | 'signal to noise' | 'gain needed' | 'delay' | 'link load' | 'stream';
+      readonly stage: number;
+    }
   | { readonly figure: 'reach' | 'usb load'; readonly linkId: string };
 
 const explainDelay = (measured: Measured, stage: Stage): Sum[] => {
@@ -19,13 +23,28 @@ const explainDelay = (measured: Measured, stage: Stage): Sum[] => {
     const after = measured.delay[at.index];
     if (!before || !after) return [];
     const known = after.unknown === before.unknown;
-    return [{ name: at.at.device.device.name, value: known ? after.knownMs - before.knownMs : 'unknown', unit: 'ms' }];
+    return [
+      {
+        name: at.at.device.device.name,
+        value: known ? after.knownMs - before.knownMs : 'unknown',
+        unit: 'ms',
+      },
+    ];
   });
   const total = measured.delay[stage.index];
-  return [{
-    label: 'Delay so far', formula: 'sum of the devices', inputs: steps, result: total?.knownMs ?? null, unit: 'ms', source: 'handbook 4-time-storage; typical figures',
-    ...(total?.unknown ? { note: `${total.unknown} on the way not known; the real delay is longer.` } : {}),
-  }];
+  return [
+    {
+      label: 'Delay so far',
+      formula: 'sum of the devices',
+      inputs: steps,
+      result: total?.knownMs ?? null,
+      unit: 'ms',
+      source: 'handbook 4-time-storage; typical figures',
+      ...(total?.unknown
+        ? { note: `${total.unknown} on the way not known; the real delay is longer.` }
+        : {}),
+    },
+  ];
 };
 
 /**
@@ -37,11 +56,18 @@ export const explain = (measured: Measured, ref: FigureRef): Sum[] => {
     const edge = measured.graph.links.get(ref.linkId);
     if (!edge) return [];
     if (ref.figure === 'reach') {
-      const gbps = Math.max(0, ...measured.traced.stages.filter(({ via }) => via.by === 'link' && via.link === edge).map(({ index }) => measured.picture[index]?.payloadGbps ?? 0));
+      const gbps = Math.max(
+        0,
+        ...measured.traced.stages
+          .filter(({ via }) => via.by === 'link' && via.link === edge)
+          .map(({ index }) => measured.picture[index]?.payloadGbps ?? 0),
+      );
       return explainReach(measured, edge, gbps);
     }
     const branch = measured.usb.links.get(ref.linkId);
-    return branch ? explainBranch(`Through ${edge.to.device.device.name}, ${edge.to.port.name}`, branch) : [];
+    return branch
+      ? explainBranch(`Through ${edge.to.device.device.name}, ${edge.to.port.name}`, branch)
+      : [];
   }
   const stage = measured.traced.stages[ref.stage];
   if (!stage) return [];

@@ -1,16 +1,43 @@
 import type { Stage } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
-import { entry, inOrder, numberSetting, type CameraFigures, type Device, type Shot, type ShotPlan } from '../rig';
+import {
+  entry,
+  inOrder,
+  numberSetting,
+  type CameraFigures,
+  type Device,
+  type Shot,
+  type ShotPlan,
+} from '../rig';
 import { parseFormat, type Format } from '../units';
 import {
-  backgroundBlurPercent, circleOfConfusionMm, croppedMm, depthOfField, distanceForM, eyeLineDeg, fieldM, focalForMm, fullFrameFocalMm, lightNeededLux, panRangeDeg, stopsOver, travelToLoseM,
+  backgroundBlurPercent,
+  circleOfConfusionMm,
+  croppedMm,
+  depthOfField,
+  distanceForM,
+  eyeLineDeg,
+  fieldM,
+  focalForMm,
+  fullFrameFocalMm,
+  lightNeededLux,
+  panRangeDeg,
+  stopsOver,
+  travelToLoseM,
 } from './optics';
 
 export * from './optics';
 
 /** Framed height of each shot, m. A two-shot goes by width and a whole thing by what it is. @source handbook 3-picture, framing */
-export const SHOT_HEIGHT_M: Readonly<Partial<Record<Shot, number>>> = { 'face': 0.4, 'head and shoulders': 0.65, 'waist': 1, 'knee': 1.4, 'full': 2.1, 'close': 0.6 };
+export const SHOT_HEIGHT_M: Readonly<Partial<Record<Shot, number>>> = {
+  face: 0.4,
+  'head and shoulders': 0.65,
+  waist: 1,
+  knee: 1.4,
+  full: 2.1,
+  close: 0.6,
+};
 /** How far a frame may be from what is wanted before it is another shot, as a share. */
 export const FRAME_TOLERANCE = 0.15;
 /** What two seats need beside their distance, m */
@@ -64,7 +91,9 @@ export interface Framing {
 }
 
 /** Where pictures begin, one stage an output; kept as long as the analysis is. */
-export const pictureSources = perAnalysis((measured): readonly Stage[] => measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture'));
+export const pictureSources = perAnalysis((measured): readonly Stage[] =>
+  measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture'),
+);
 
 /** The stage where a device's picture begins: of several outputs, the one with a plug in it. */
 export const pictureSource = (measured: Measured, deviceId: string): Stage | undefined => {
@@ -82,16 +111,23 @@ export const deliveredHeightPx = (measured: Measured): number | null => {
 };
 
 const wantedOf = ({ wanted, seatSpacingM }: ShotPlan): Wanted | null => {
-  if (wanted === 'two-shot') return seatSpacingM === null ? null : { of: 'width', m: seatSpacingM + TWO_SHOT_MARGIN_M };
+  if (wanted === 'two-shot')
+    return seatSpacingM === null ? null : { of: 'width', m: seatSpacingM + TWO_SHOT_MARGIN_M };
   const m = SHOT_HEIGHT_M[wanted];
   return m === undefined ? null : { of: 'height', m };
 };
 
-const asksOf = (shot: ShotPlan, camera: CameraFigures | null, sensorMm: number | null): string[] => [
+const asksOf = (
+  shot: ShotPlan,
+  camera: CameraFigures | null,
+  sensorMm: number | null,
+): string[] => [
   ...(camera ? [] : ['what sensor and lens the camera has']),
   ...(camera && sensorMm === null ? ['the size of the sensor'] : []),
   ...(shot.distanceM === null ? ['how far the lens is from the subject'] : []),
-  ...(shot.wanted === 'two-shot' && shot.seatSpacingM === null ? ['how far apart the seats are'] : []),
+  ...(shot.wanted === 'two-shot' && shot.seatSpacingM === null
+    ? ['how far apart the seats are']
+    : []),
 ];
 
 /** Every figure of one shot. @param measured the rig it stands in */
@@ -112,24 +148,51 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
   const sensorMm = wanted?.of === 'width' ? sensorWidthMm : sensorHeightMm;
   const hasOptics = sensorWidthMm !== null && sensorHeightMm !== null && focalMm !== null;
   const widthM = hasOptics && distanceM !== null ? fieldM(distanceM, sensorWidthMm, focalMm) : null;
-  const heightM = hasOptics && distanceM !== null ? fieldM(distanceM, sensorHeightMm, focalMm) : null;
+  const heightM =
+    hasOptics && distanceM !== null ? fieldM(distanceM, sensorHeightMm, focalMm) : null;
   const framed = wanted?.of === 'width' ? widthM : heightM;
   const delivered = deliveredHeightPx(measured);
   const needed = exposureLux(device, camera);
   return {
-    shotId, shot, device, camera, format, crop, sensorWidthMm, sensorHeightMm, focalMm, fNumber, widthM, heightM, wanted,
+    shotId,
+    shot,
+    device,
+    camera,
+    format,
+    crop,
+    sensorWidthMm,
+    sensorHeightMm,
+    focalMm,
+    fNumber,
+    widthM,
+    heightM,
+    wanted,
     fullFrameFocalMm: hasOptics ? fullFrameFocalMm(focalMm, sensorWidthMm) : null,
     misfit: wanted && framed !== null ? framed / wanted.m - 1 : null,
-    distanceForWantedM: wanted && hasOptics && sensorMm !== null ? distanceForM(focalMm, wanted.m, sensorMm) : null,
-    focalForWantedMm: wanted && sensorMm !== null && distanceM !== null ? focalForMm(distanceM, wanted.m, sensorMm) : null,
-    sharp: hasOptics && fNumber !== null && distanceM !== null ? depthOfField(focalMm, fNumber, circleOfConfusionMm(sensorWidthMm), distanceM) : null,
-    blurPercent: hasOptics && fNumber !== null && distanceM !== null && backgroundM !== null ? backgroundBlurPercent(focalMm, fNumber, distanceM, distanceM + backgroundM, sensorWidthMm) : null,
+    distanceForWantedM:
+      wanted && hasOptics && sensorMm !== null ? distanceForM(focalMm, wanted.m, sensorMm) : null,
+    focalForWantedMm:
+      wanted && sensorMm !== null && distanceM !== null
+        ? focalForMm(distanceM, wanted.m, sensorMm)
+        : null,
+    sharp:
+      hasOptics && fNumber !== null && distanceM !== null
+        ? depthOfField(focalMm, fNumber, circleOfConfusionMm(sensorWidthMm), distanceM)
+        : null,
+    blurPercent:
+      hasOptics && fNumber !== null && distanceM !== null && backgroundM !== null
+        ? backgroundBlurPercent(focalMm, fNumber, distanceM, distanceM + backgroundM, sensorWidthMm)
+        : null,
     eyeLineDeg: eyeLine ? eyeLineDeg(eyeLine.offsetM, eyeLine.distanceM) : null,
-    headroomShare: heightM === null || (shot.personId === null && shot.wanted !== 'two-shot') ? null : Math.max(0, 1 / 3 - CROWN_TO_EYES_M / heightM),
+    headroomShare:
+      heightM === null || (shot.personId === null && shot.wanted !== 'two-shot')
+        ? null
+        : Math.max(0, 1 / 3 - CROWN_TO_EYES_M / heightM),
     deliveredHeightPx: delivered,
     punchInMost: format && delivered !== null ? format.height / delivered : null,
     lightNeededLux: needed,
-    stopsOver: needed !== null && lightLux !== null && lightLux > 0 ? stopsOver(lightLux, needed) : null,
+    stopsOver:
+      needed !== null && lightLux !== null && lightLux > 0 ? stopsOver(lightLux, needed) : null,
     panRangeDeg: travelM !== null && distanceM !== null ? panRangeDeg(travelM, distanceM) : null,
     travelToLoseM: travelM !== null && widthM !== null ? travelToLoseM(widthM) : null,
     asks: asksOf(shot, camera, sensorWidthMm),
@@ -138,15 +201,24 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
 
 /** Crop of the mode in which a camera sends a format; formats are compared as documents write them. */
 export const cropAt = (camera: CameraFigures, format: Format): number => {
-  for (const [text, crop] of Object.entries(camera.crops)) if (parseFormat(text) === format) return crop;
+  for (const [text, crop] of Object.entries(camera.crops))
+    if (parseFormat(text) === format) return crop;
   return 1;
 };
 
 const exposureLux = (device: Device, camera: CameraFigures | null): number | null => {
   if (!camera) return null;
-  const [fNumber, shutter, iso] = [camera.fNumberControl, camera.shutterControl, camera.isoControl].map((control) => numberSetting(device, control));
-  return fNumber === undefined || shutter === undefined || iso === undefined ? null : lightNeededLux(fNumber, shutter, iso);
+  const [fNumber, shutter, iso] = [
+    camera.fNumberControl,
+    camera.shutterControl,
+    camera.isoControl,
+  ].map((control) => numberSetting(device, control));
+  return fNumber === undefined || shutter === undefined || iso === undefined
+    ? null
+    : lightNeededLux(fNumber, shutter, iso);
 };
 
 /** Every shot of the rig, in the order they were planned. */
-export const framings = perAnalysis((measured): readonly Framing[] => inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []));
+export const framings = perAnalysis((measured): readonly Framing[] =>
+  inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []),
+);

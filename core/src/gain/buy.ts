@@ -3,7 +3,15 @@ import { costOf } from '../brief/money';
 import { figure } from '../explain/sum';
 import { stagesOf, type Stage } from '../graph';
 import { measure, type Measured } from '../measure';
-import { apply, entry, numberSetting, Refusal, type Command, type Model, type SimpleCommand } from '../rig';
+import {
+  apply,
+  entry,
+  numberSetting,
+  Refusal,
+  type Command,
+  type Model,
+  type SimpleCommand,
+} from '../rig';
 import { bleedDb, FARTHER_M, fartherFrom, microphonesInRoom } from '../room';
 import { sourceOf, splice } from '../rules/places';
 import { voices } from './ladder';
@@ -47,56 +55,113 @@ interface Attempt {
 }
 
 const gainWords = (before: number, after: number): string =>
-  before <= 0 ? 'No gain was missing' : after <= 0 ? `Brings the ${figure(before)} dB of gain that are missing` : after >= before - 0.05 ? 'Brings no gain' : `Leaves ${figure(after)} dB of gain missing`;
+  before <= 0
+    ? 'No gain was missing'
+    : after <= 0
+      ? `Brings the ${figure(before)} dB of gain that are missing`
+      : after >= before - 0.05
+        ? 'Brings no gain'
+        : `Leaves ${figure(after)} dB of gain missing`;
 const noiseWords = (wins: number): string =>
-  Math.abs(wins) < HEARD_DB ? `changes the noise by only ${figure(Math.abs(wins))} dB` : wins > 0 ? `lowers the noise by ${figure(wins)} dB` : `raises the noise by ${figure(-wins)} dB`;
+  Math.abs(wins) < HEARD_DB
+    ? `changes the noise by only ${figure(Math.abs(wins))} dB`
+    : wins > 0
+      ? `lowers the noise by ${figure(wins)} dB`
+      : `raises the noise by ${figure(-wins)} dB`;
 
 /** What it does for the voice over the room, where that is heard. */
 const roomWords = (before: number | null, after: number | null): string => {
   const wins = before === null || after === null ? 0 : after - before;
-  return Math.abs(wins) < HEARD_DB ? '' : ` The voice stands ${figure(Math.abs(wins))} dB ${wins > 0 ? 'farther' : 'less'} over the room.`;
+  return Math.abs(wins) < HEARD_DB
+    ? ''
+    : ` The voice stands ${figure(Math.abs(wins))} dB ${wins > 0 ? 'farther' : 'less'} over the room.`;
 };
 
 /** Phantom power at the input a microphone hangs on, on or off as it needs. */
 const phantomFor = (source: Stage, needs: boolean): SimpleCommand[] => {
   const { port, device } = source.at.links[0]?.to ?? source.at;
-  return port.family === 'analogue' && port.phantomSupply ? [{ type: 'setControl', deviceId: device.id, control: port.phantomSupply.control, value: needs }] : [];
+  return port.family === 'analogue' && port.phantomSupply
+    ? [
+        {
+          type: 'setControl',
+          deviceId: device.id,
+          control: port.phantomSupply.control,
+          value: needs,
+        },
+      ]
+    : [];
 };
 
 /** Another model in a device's place, to be bought. */
-const bought = (deviceId: string, model: Model): SimpleCommand[] => [{ type: 'replaceModel', deviceId, model }, { type: 'setOwnership', deviceId, ownership: 'to buy', price: null }];
+const bought = (deviceId: string, model: Model): SimpleCommand[] => [
+  { type: 'replaceModel', deviceId, model },
+  { type: 'setOwnership', deviceId, ownership: 'to buy', price: null },
+];
 
-const needsPhantom = (model: Model): boolean => Object.values(model.ports).some((port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0);
+const needsPhantom = (model: Model): boolean =>
+  Object.values(model.ports).some(
+    (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
+  );
 
 const closer = (source: Stage, missingDb: number): Attempt[] => {
   const emits = source.at.port.emits?.sound;
   const { device, id } = source.at.device;
-  const distanceM = emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
+  const distanceM =
+    emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
   if (emits?.type !== 'microphone' || distanceM === undefined || distanceM <= NEAREST_M) return [];
-  const value = Math.max(NEAREST_M, Math.floor(100 * distanceM * 10 ** (-Math.max(missingDb, 3) / 20)) / 100);
-  return [{ label: `Move ${device.name} to ${figure(value * 100, 0)} cm`, commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }] }];
+  const value = Math.max(
+    NEAREST_M,
+    Math.floor(100 * distanceM * 10 ** (-Math.max(missingDb, 3) / 20)) / 100,
+  );
+  return [
+    {
+      label: `Move ${device.name} to ${figure(value * 100, 0)} cm`,
+      commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }],
+    },
+  ];
 };
 
 /** Microphones with the same plug, which the voice could have instead. */
 const otherMicrophones = (source: Stage): Attempt[] => {
   const { device, id } = source.at.device;
-  return CATALOGUE.filter(({ kind, classId, ports }) => kind === 'microphone' && classId !== device.model.classId && ports[source.at.id]?.connector === source.at.port.connector && ports[source.at.id]?.family === 'analogue').map((model) => ({
-    label: `${model.name} instead of ${device.name}`, commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
+  return CATALOGUE.filter(
+    ({ kind, classId, ports }) =>
+      kind === 'microphone' &&
+      classId !== device.model.classId &&
+      ports[source.at.id]?.connector === source.at.port.connector &&
+      ports[source.at.id]?.family === 'analogue',
+  ).map((model) => ({
+    label: `${model.name} instead of ${device.name}`,
+    commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
   }));
 };
 
 /** Something between the microphone and its input. */
 const between = (measured: Measured, source: Stage, classId: string, label: string): Attempt[] => {
   const [edge] = source.at.links;
-  if (!edge || source.at.port.family !== 'analogue' || source.at.port.phantomNeedMa !== undefined) return [];
+  if (!edge || source.at.port.family !== 'analogue' || source.at.port.phantomNeedMa !== undefined)
+    return [];
   const { commands } = splice(measured.rig, edge, classId, { in: 'in', out: 'out' });
-  return [{ label: `${label} after ${source.at.device.device.name}`, commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])] }];
+  return [
+    {
+      label: `${label} after ${source.at.device.device.name}`,
+      commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])],
+    },
+  ];
 };
 
 /** Interfaces and mixers that could stand in the place of the one that makes it digital. */
 const otherInterfaces = (stage: Stage): Attempt[] => {
   const { device, id } = stage.at.device;
-  return CATALOGUE.filter(({ kind, classId }) => kind === device.model.kind && classId !== device.model.classId && ['interface', 'mixer', 'recorder'].includes(kind)).map((model) => ({ label: `${model.name} instead of ${device.name}`, commands: bought(id, model) }));
+  return CATALOGUE.filter(
+    ({ kind, classId }) =>
+      kind === device.model.kind &&
+      classId !== device.model.classId &&
+      ['interface', 'mixer', 'recorder'].includes(kind),
+  ).map((model) => ({
+    label: `${model.name} instead of ${device.name}`,
+    commands: bought(id, model),
+  }));
 };
 
 /** What could be done to the room: half its echo, and the loudest noise taken away or moved off. */
@@ -106,11 +171,35 @@ const quieterRoom = (measured: Measured, source: Stage): Attempt[] => {
   const [loudest] = [...(microphone?.noises ?? [])].sort((a, b) => b.spl - a.spl);
   const noise = loudest && entry(noises, loudest.id);
   return [
-    ...(room.rt60S === null || room.volumeM3 === null ? [] : [{ label: 'Treat the room until its echo is half as long', commands: [{ type: 'setRoom' as const, room: { rt60S: Number((room.rt60S / 2).toFixed(2)) } }], price: null }]),
+    ...(room.rt60S === null || room.volumeM3 === null
+      ? []
+      : [
+          {
+            label: 'Treat the room until its echo is half as long',
+            commands: [
+              { type: 'setRoom' as const, room: { rt60S: Number((room.rt60S / 2).toFixed(2)) } },
+            ],
+            price: null,
+          },
+        ]),
     ...(loudest && noise?.at && microphone?.spot
       ? [
-          { label: `Move ${noise.name} ${FARTHER_M} m farther away`, commands: [{ type: 'changeNoise' as const, noiseId: loudest.id, noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) } }] },
-          { label: `Switch ${noise.name} off during the show`, commands: [{ type: 'changeNoise' as const, noiseId: loudest.id, noise: { runs: false } }] },
+          {
+            label: `Move ${noise.name} ${FARTHER_M} m farther away`,
+            commands: [
+              {
+                type: 'changeNoise' as const,
+                noiseId: loudest.id,
+                noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) },
+              },
+            ],
+          },
+          {
+            label: `Switch ${noise.name} off during the show`,
+            commands: [
+              { type: 'changeNoise' as const, noiseId: loudest.id, noise: { runs: false } },
+            ],
+          },
         ]
       : []),
   ];
@@ -127,21 +216,35 @@ interface Standing {
 
 /** How a voice stands once its gains are set as well as they can be. */
 const standing = (measured: Measured, sourceId: string, converterId: string): Standing | null => {
-  const stage = voices(measured).find((item) => sourceOf(item).at.device.id === sourceId && item.at.device.id === converterId);
+  const stage = voices(measured).find(
+    (item) => sourceOf(item).at.device.id === sourceId && item.at.device.id === converterId,
+  );
   const answer = stage && setForVoice(measured, stage);
   if (!answer?.can) return null;
   const { after, commands } = answer.proposal;
   // Within half a step of the level nothing is missing.
   const microphone = microphonesInRoom(measured).find(({ node }) => node.device.id === sourceId);
   const bleeds = microphone?.bleed.flatMap((other) => bleedDb(microphone, other) ?? []) ?? [];
-  return { missingDb: after.missDb > 0 ? after.missDb + CLOSE_DB : 0, snrDb: after.snrDb, shortDb: after.shortDb, overRoomDb: microphone?.overRoomDb ?? null, bleedDb: bleeds.length ? Math.max(...bleeds) : null, commands };
+  return {
+    missingDb: after.missDb > 0 ? after.missDb + CLOSE_DB : 0,
+    snrDb: after.snrDb,
+    shortDb: after.shortDb,
+    overRoomDb: microphone?.overRoomDb ?? null,
+    bleedDb: bleeds.length ? Math.max(...bleeds) : null,
+    commands,
+  };
 };
 
-const compareCosts = (a: number | null, b: number | null): number => (a === b ? 0 : (a ?? Infinity) - (b ?? Infinity));
+const compareCosts = (a: number | null, b: number | null): number =>
+  a === b ? 0 : (a ?? Infinity) - (b ?? Infinity);
 
 /** Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the one with less on the desk, the quieter. */
 const compareRemedies = (a: Remedy, b: Remedy): number =>
-  Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) || Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) || compareCosts(a.price, b.price) || a.clutter - b.clutter || b.snrAfterDb - a.snrAfterDb;
+  Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) ||
+  Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) ||
+  compareCosts(a.price, b.price) ||
+  a.clutter - b.clutter ||
+  b.snrAfterDb - a.snrAfterDb;
 
 /**
  * What could be done or bought for a voice, each tried in the engine with its gains set, the best first.
@@ -155,25 +258,50 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
   if (!before) return [];
   const isDirect = stagesOf(stage).length === 3;
   const attempts: Attempt[] = [
-    ...closer(source, before.missingDb), ...between(measured, source, 'booster-inline', 'A booster'), ...between(measured, source, 'preamp-one', 'A preamp of its own'), ...between(measured, source, 'channel-processor', 'A channel processor'),
-    ...quieterRoom(measured, source), ...otherMicrophones(source), ...(isDirect ? otherInterfaces(stage) : []),
+    ...closer(source, before.missingDb),
+    ...between(measured, source, 'booster-inline', 'A booster'),
+    ...between(measured, source, 'preamp-one', 'A preamp of its own'),
+    ...between(measured, source, 'channel-processor', 'A channel processor'),
+    ...quieterRoom(measured, source),
+    ...otherMicrophones(source),
+    ...(isDirect ? otherInterfaces(stage) : []),
   ];
-  return attempts.flatMap(({ label, commands, price }): Remedy[] => {
-    try {
-      const changed = measure(apply(measured.rig, { type: 'batch', label, commands: [...commands] }));
-      const after = standing(changed, sourceId, converterId);
-      if (!after) return [];
-      const command: Command = { type: 'batch', label, commands: [...commands, ...after.commands] };
-      const wins = after.snrDb - before.snrDb;
-      const overRoom = roomWords(before.overRoomDb, after.overRoomDb);
-      return [{
-        label, command, price: price === undefined ? costOf(measured.rig, command) : price, clutter: changed.graph.devices.size - measured.graph.devices.size, missingBeforeDb: before.missingDb, missingAfterDb: after.missingDb, snrBeforeDb: before.snrDb, snrAfterDb: after.snrDb,
-        overRoomBeforeDb: before.overRoomDb, overRoomAfterDb: after.overRoomDb, bleedAfterDb: after.bleedDb, shortAfterDb: after.shortDb,
-        says: `${gainWords(before.missingDb, after.missingDb)} and ${noiseWords(wins)}.${overRoom}${before.missingDb - after.missingDb < HEARD_DB && wins < HEARD_DB && !overRoom ? ' Nothing that is heard gets better.' : ''}`,
-      }];
-    } catch (error) {
-      if (error instanceof Refusal) return [];
-      throw error;
-    }
-  }).sort(compareRemedies);
+  return attempts
+    .flatMap(({ label, commands, price }): Remedy[] => {
+      try {
+        const changed = measure(
+          apply(measured.rig, { type: 'batch', label, commands: [...commands] }),
+        );
+        const after = standing(changed, sourceId, converterId);
+        if (!after) return [];
+        const command: Command = {
+          type: 'batch',
+          label,
+          commands: [...commands, ...after.commands],
+        };
+        const wins = after.snrDb - before.snrDb;
+        const overRoom = roomWords(before.overRoomDb, after.overRoomDb);
+        return [
+          {
+            label,
+            command,
+            price: price === undefined ? costOf(measured.rig, command) : price,
+            clutter: changed.graph.devices.size - measured.graph.devices.size,
+            missingBeforeDb: before.missingDb,
+            missingAfterDb: after.missingDb,
+            snrBeforeDb: before.snrDb,
+            snrAfterDb: after.snrDb,
+            overRoomBeforeDb: before.overRoomDb,
+            overRoomAfterDb: after.overRoomDb,
+            bleedAfterDb: after.bleedDb,
+            shortAfterDb: after.shortDb,
+            says: `${gainWords(before.missingDb, after.missingDb)} and ${noiseWords(wins)}.${overRoom}${before.missingDb - after.missingDb < HEARD_DB && wins < HEARD_DB && !overRoom ? ' Nothing that is heard gets better.' : ''}`,
+          },
+        ];
+      } catch (error) {
+        if (error instanceof Refusal) return [];
+        throw error;
+      }
+    })
+    .sort(compareRemedies);
 };

@@ -37,20 +37,30 @@ const rung = (measured: Measured, stage: Stage): Rung | null => {
   if (!figures) return null;
   const { device } = stage.at.device;
   return {
-    stage, label: stage.parent === null ? device.name : `${device.name}, ${stage.at.port.name}`, unit: figures.unit, levelDb: figures.levelDb, peakDb: peakDb(figures),
-    noiseDb: figures.noise?.statedDb ?? null, ceilingDb: figures.ceilingDb, headroomDb: headroomDb(figures), snrDb: snrDb(figures),
+    stage,
+    label: stage.parent === null ? device.name : `${device.name}, ${stage.at.port.name}`,
+    unit: figures.unit,
+    levelDb: figures.levelDb,
+    peakDb: peakDb(figures),
+    noiseDb: figures.noise?.statedDb ?? null,
+    ceilingDb: figures.ceilingDb,
+    headroomDb: headroomDb(figures),
+    snrDb: snrDb(figures),
   };
 };
 
 /** The rungs of a thread from its source to a stage, in the order the signal meets them. */
-export const ladderOf = (measured: Measured, last: Stage): readonly Rung[] => stagesOf(last).flatMap((stage) => rung(measured, stage) ?? []);
+export const ladderOf = (measured: Measured, last: Stage): readonly Rung[] =>
+  stagesOf(last).flatMap((stage) => rung(measured, stage) ?? []);
 
 /** Settings of a gain control on its own steps. */
 const gainSettings = (device: Device, controlId: string): readonly number[] => {
   const control = device.model.controls[controlId];
   if (control?.type !== 'gain') return [];
   const count = Math.floor((control.maxDb - control.minDb) / control.stepDb + 1e-9);
-  const settings = Array.from({ length: count + 1 }, (_, step) => Number((control.minDb + step * control.stepDb).toFixed(4)));
+  const settings = Array.from({ length: count + 1 }, (_, step) =>
+    Number((control.minDb + step * control.stepDb).toFixed(4)),
+  );
   return settings.at(-1) === control.maxDb ? settings : [...settings, control.maxDb];
 };
 
@@ -60,11 +70,36 @@ export const knobsOf = (last: Stage): readonly Knob[] =>
     if (stage.via.by !== 'route' || !stage.via.route.route.sound) return [];
     const { sound } = stage.via.route.route;
     const { id: deviceId, device } = stage.at.device;
-    const name = (control: string) => `${device.name}, ${device.model.controls[control]?.label ?? control}`;
+    const name = (control: string) =>
+      `${device.name}, ${device.model.controls[control]?.label ?? control}`;
     const gain = gainOf(device, sound);
     return [
-      ...(sound.pad ? [{ stage, deviceId, control: sound.pad.control, label: name(sound.pad.control), kind: 'pad' as const, valueDb: padOf(device, sound), settingsDb: [sound.pad.db, 0] }] : []),
-      ...(gain.control === null ? [] : [{ stage, deviceId, control: gain.control, label: name(gain.control), kind: 'gain' as const, valueDb: gain.gainDb, settingsDb: gainSettings(device, gain.control) }]),
+      ...(sound.pad
+        ? [
+            {
+              stage,
+              deviceId,
+              control: sound.pad.control,
+              label: name(sound.pad.control),
+              kind: 'pad' as const,
+              valueDb: padOf(device, sound),
+              settingsDb: [sound.pad.db, 0],
+            },
+          ]
+        : []),
+      ...(gain.control === null
+        ? []
+        : [
+            {
+              stage,
+              deviceId,
+              control: gain.control,
+              label: name(gain.control),
+              kind: 'gain' as const,
+              valueDb: gain.gainDb,
+              settingsDb: gainSettings(device, gain.control),
+            },
+          ]),
     ];
   });
 
@@ -75,4 +110,8 @@ const wasDigital = (stage: Stage): boolean => {
 };
 
 /** Voices where they first become digital: the places a gain is judged at, one for each source and converter. */
-export const voices = perAnalysis((measured): readonly Stage[] => conversions(measured).filter((stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage)));
+export const voices = perAnalysis((measured): readonly Stage[] =>
+  conversions(measured).filter(
+    (stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage),
+  ),
+);

@@ -32,8 +32,12 @@ const SAME_SNR_DB = 0.005;
 
 /** Order of settings: headroom, level, the last tenth, noise, and then as few knobs and turns as possible. @returns below 0 where `a` is better */
 export const compareWorth = (a: Worth, b: Worth): number =>
-  a.shortDb - b.shortDb || a.missDb - b.missDb || a.lastTenths - b.lastTenths ||
-  (Math.abs(a.snrDb - b.snrDb) > SAME_SNR_DB ? b.snrDb - a.snrDb : 0) || a.touched - b.touched || a.turnedDb - b.turnedDb;
+  a.shortDb - b.shortDb ||
+  a.missDb - b.missDb ||
+  a.lastTenths - b.lastTenths ||
+  (Math.abs(a.snrDb - b.snrDb) > SAME_SNR_DB ? b.snrDb - a.snrDb : 0) ||
+  a.touched - b.touched ||
+  a.turnedDb - b.turnedDb;
 
 /** A settings search for one voice: what to set, what it gives, and how that is known to be the best. */
 export interface GainProposal {
@@ -53,14 +57,23 @@ export interface GainProposal {
   readonly keepHeadroom: number;
   readonly meetLevel: number;
 }
-export type GainAnswer = { readonly can: true; readonly proposal: GainProposal } | { readonly can: false; readonly why: string };
+export type GainAnswer =
+  | { readonly can: true; readonly proposal: GainProposal }
+  | { readonly can: false; readonly why: string };
 
 /** A path whose settings can be changed without touching the rig: the same stages, with devices of its own. */
 class Bench {
-  private readonly devices = new Map<string, Device & { settings: Record<string, number | boolean | string> }>();
+  private readonly devices = new Map<
+    string,
+    Device & { settings: Record<string, number | boolean | string> }
+  >();
   private readonly nodes = new Map<PortNode, PortNode>();
   private readonly path: readonly Stage[];
-  constructor(last: Stage, private readonly first: SoundFigures, private readonly rules: HouseRules) {
+  constructor(
+    last: Stage,
+    private readonly first: SoundFigures,
+    private readonly rules: HouseRules,
+  ) {
     let parent: Stage | null = null;
     const path: Stage[] = [];
     for (const stage of stagesOf(last)) {
@@ -78,7 +91,9 @@ class Bench {
     const own = this.devices.get(id) ?? { ...device, settings: { ...device.settings } };
     this.devices.set(id, own);
     // Everything of the port but its device: a copy field by field would lose what its class computes.
-    const copy = Object.create(node, { device: { value: { id, device: own, ports: node.device.ports } } }) as PortNode;
+    const copy = Object.create(node, {
+      device: { value: { id, device: own, ports: node.device.ports } },
+    }) as PortNode;
     this.nodes.set(node, copy);
     return copy;
   }
@@ -100,9 +115,17 @@ class Bench {
         tightest = index;
       }
     }
-    return { levelDb: figures?.levelDb ?? NaN, snrDb: (figures && snrDb(figures)) ?? NaN, headroomDb: least, tightest };
+    return {
+      levelDb: figures?.levelDb ?? NaN,
+      snrDb: (figures && snrDb(figures)) ?? NaN,
+      headroomDb: least,
+      tightest,
+    };
   }
-  worth(knobs: readonly Knob[], settings: readonly number[]): Worth & { readonly tightest: number } {
+  worth(
+    knobs: readonly Knob[],
+    settings: readonly number[],
+  ): Worth & { readonly tightest: number } {
     const { levelDb, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
     let lastTenths = 0;
     let touched = 0;
@@ -111,12 +134,19 @@ class Bench {
       const value = settings[index] ?? valueDb;
       const [least = 0] = settingsDb;
       const most = settingsDb.at(-1) ?? 0;
-      if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9) lastTenths++;
+      if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9)
+        lastTenths++;
       if (value !== valueDb) touched++;
       turnedDb += Math.abs(value - valueDb);
     });
     return {
-      shortDb: tidy(Math.max(0, this.rules.headroomDb - headroom)), missDb: tidy(Math.max(0, Math.abs(levelDb - levelTarget(this.rules).averageDbfs) - CLOSE_DB)), lastTenths, snrDb: ratio, touched, turnedDb, tightest,
+      shortDb: tidy(Math.max(0, this.rules.headroomDb - headroom)),
+      missDb: tidy(Math.max(0, Math.abs(levelDb - levelTarget(this.rules).averageDbfs) - CLOSE_DB)),
+      lastTenths,
+      snrDb: ratio,
+      touched,
+      turnedDb,
+      tightest,
     };
   }
 }
@@ -124,7 +154,8 @@ class Bench {
 /** Differences in the tenth digit are arithmetic, not sound. */
 const tidy = (db: number): number => Math.round(db * 1e9) / 1e9;
 
-const settingsCount = (knobs: readonly Knob[]): number => knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
+const settingsCount = (knobs: readonly Knob[]): number =>
+  knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
 
 /** The best settings so far, and what they are worth. */
 interface Found {
@@ -133,7 +164,10 @@ interface Found {
 }
 
 /** Walks every combination of settings of the knobs, the last knob fastest. */
-const eachSetting = (knobs: readonly Knob[], visit: (settings: readonly number[], turned: number) => void): void => {
+const eachSetting = (
+  knobs: readonly Knob[],
+  visit: (settings: readonly number[], turned: number) => void,
+): void => {
   const at = knobs.map(() => 0);
   const settings = knobs.map(({ settingsDb }) => settingsDb[0] ?? 0);
   let turned = 0;
@@ -152,7 +186,12 @@ const eachSetting = (knobs: readonly Knob[], visit: (settings: readonly number[]
   }
 };
 
-const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCommand => ({ type: 'setControl', deviceId, control, value: kind === 'pad' ? valueDb < 0 : valueDb });
+const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCommand => ({
+  type: 'setControl',
+  deviceId,
+  control,
+  value: kind === 'pad' ? valueDb < 0 : valueDb,
+});
 
 /**
  * The settings of one voice that meet the house level, keep the headroom at every stage and give the best signal-to-noise ratio, found by trying every
@@ -160,19 +199,27 @@ const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCo
  * @param stage the conversion, as `voices` gives it @param held knobs that may not be turned, by `device.control`
  * @returns why it cannot be told, where a figure is missing or there is nothing to turn
  */
-export const setForVoice = (measured: Measured, stage: Stage, held: ReadonlySet<string> = new Set()): GainAnswer => {
+export const setForVoice = (
+  measured: Measured,
+  stage: Stage,
+  held: ReadonlySet<string> = new Set(),
+): GainAnswer => {
   const source = sourceOf(stage);
   const first = measured.sound[source.index];
   const name = source.at.device.device.name;
   const unknown = measured.sound[stage.index]?.unknown;
-  if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null) return { can: false, why: `Cannot tell for ${name}: needs ${unknown ?? 'its level'}.` };
+  if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null)
+    return { can: false, why: `Cannot tell for ${name}: needs ${unknown ?? 'its level'}.` };
   const all = knobsOf(stage).filter(({ deviceId, control }) => !held.has(`${deviceId}.${control}`));
   if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
   // Where there are too many combinations, the knobs nearest the microphone decide, since gain is best early.
   let knobs = all;
   while (settingsCount(knobs) > MOST_SETTINGS) knobs = knobs.slice(0, -1);
   const bench = new Bench(stage, first, measured.rig.houseRules);
-  const before = bench.worth(knobs, knobs.map(({ valueDb }) => valueDb));
+  const before = bench.worth(
+    knobs,
+    knobs.map(({ valueDb }) => valueDb),
+  );
   const best: Found[] = [];
   let tried = 0;
   let keepHeadroom = 0;
@@ -188,19 +235,38 @@ export const setForVoice = (measured: Measured, stage: Stage, held: ReadonlySet<
       keepHeadroom++;
       if (worth.missDb === 0) meetLevel++;
     }
-    if (!best[0] || compareWorth(worth, best[0].worth) < 0) best[0] = { worth, settings: [...settings] };
+    if (!best[0] || compareWorth(worth, best[0].worth) < 0)
+      best[0] = { worth, settings: [...settings] };
   });
   const [found] = best;
   if (!found) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
-  const commands = knobs.flatMap((knob, index) => (found.settings[index] === knob.valueDb ? [] : [commandOf(knob, found.settings[index] ?? knob.valueDb)]));
+  const commands = knobs.flatMap((knob, index) =>
+    found.settings[index] === knob.valueDb
+      ? []
+      : [commandOf(knob, found.settings[index] ?? knob.valueDb)],
+  );
   return {
     can: true,
-    proposal: { stage, knobs, left: all.slice(knobs.length), settingsDb: found.settings, commands, before, after: found.worth, limiting: stagesOf(stage)[found.worth.tightest] ?? stage, tried, keepHeadroom, meetLevel },
+    proposal: {
+      stage,
+      knobs,
+      left: all.slice(knobs.length),
+      settingsDb: found.settings,
+      commands,
+      before,
+      after: found.worth,
+      limiting: stagesOf(stage)[found.worth.tightest] ?? stage,
+      tried,
+      keepHeadroom,
+      meetLevel,
+    },
   };
 };
 
 /** Settings for every voice of the rig, one after the other; a knob that several voices share is set for the first of them and held for the rest. */
-export const setForAll = (measured: Measured): { readonly commands: readonly SimpleCommand[]; readonly answers: readonly GainAnswer[] } => {
+export const setForAll = (
+  measured: Measured,
+): { readonly commands: readonly SimpleCommand[]; readonly answers: readonly GainAnswer[] } => {
   const held = new Set<string>();
   const commands: SimpleCommand[] = [];
   const answers: GainAnswer[] = [];
@@ -215,7 +281,13 @@ export const setForAll = (measured: Measured): { readonly commands: readonly Sim
     for (const { deviceId, control } of answer.proposal.knobs) held.add(`${deviceId}.${control}`);
     if (answer.proposal.commands.length === 0) return;
     commands.push(...answer.proposal.commands);
-    now = measure(apply(now.rig, { type: 'batch', label: 'Set the gains', commands: [...answer.proposal.commands] }));
+    now = measure(
+      apply(now.rig, {
+        type: 'batch',
+        label: 'Set the gains',
+        commands: [...answer.proposal.commands],
+      }),
+    );
   });
   return { commands, answers };
 };

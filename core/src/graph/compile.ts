@@ -59,20 +59,36 @@ const CHANGES_NOTHING = new Set(['passesPhantom', 'keepsApart']);
 class CompiledRoute implements RouteOfModel {
   readonly via = { by: 'route', route: this } as const;
   readonly isUnity: boolean;
-  constructor(readonly id: string, readonly route: Route) {
-    this.isUnity = route.sound !== undefined && Object.keys(route.sound).every((key) => CHANGES_NOTHING.has(key));
+  constructor(
+    readonly id: string,
+    readonly route: Route,
+  ) {
+    this.isUnity =
+      route.sound !== undefined &&
+      Object.keys(route.sound).every((key) => CHANGES_NOTHING.has(key));
   }
 }
 
 class CompiledLink implements LinkEdge {
   readonly via = { by: 'link', link: this } as const;
-  constructor(readonly id: string, readonly link: Link, readonly from: PortNode, readonly to: PortNode) {}
+  constructor(
+    readonly id: string,
+    readonly link: Link,
+    readonly from: PortNode,
+    readonly to: PortNode,
+  ) {}
 }
 
 /** Most ports of a rig hold no plug, so a port gets a list of its own with its first link. */
 class CompiledPort implements PortNode {
   private plugs: LinkEdge[] | null = null;
-  constructor(readonly index: number, readonly device: DeviceNode, readonly id: string, readonly port: Port, readonly routes: readonly RouteOfModel[]) {}
+  constructor(
+    readonly index: number,
+    readonly device: DeviceNode,
+    readonly id: string,
+    readonly port: Port,
+    readonly routes: readonly RouteOfModel[],
+  ) {}
   get links(): readonly LinkEdge[] {
     return this.plugs ?? NO_LINKS;
   }
@@ -153,10 +169,17 @@ interface Places {
 
 /** By the collection of links. Most edits change neither links nor models, and then nothing has to be looked up by name again. */
 const knownPlaces = new WeakMap<Rig['links'], Places>();
-const isStill = ({ ids, models }: Places, devices: readonly (readonly [string, Device])[]): boolean =>
-  ids.length === devices.length && devices.every(([id, device], index) => ids[index] === id && models[index] === device.model);
+const isStill = (
+  { ids, models }: Places,
+  devices: readonly (readonly [string, Device])[],
+): boolean =>
+  ids.length === devices.length &&
+  devices.every(([id, device], index) => ids[index] === id && models[index] === device.model);
 
-const placesOf = (links: Rig['links'], devices: readonly (readonly [string, Device])[]): Int32Array => {
+const placesOf = (
+  links: Rig['links'],
+  devices: readonly (readonly [string, Device])[],
+): Int32Array => {
   const known = knownPlaces.get(links);
   if (known && isStill(known, devices)) return known.at;
   const position = new Map(devices.map(([id], index) => [id, index]));
@@ -172,7 +195,11 @@ const placesOf = (links: Rig['links'], devices: readonly (readonly [string, Devi
     put(link.from, index * 4);
     put(link.to, index * 4 + 2);
   });
-  knownPlaces.set(links, { ids: devices.map(([id]) => id), models: devices.map(([, device]) => device.model), at });
+  knownPlaces.set(links, {
+    ids: devices.map(([id]) => id),
+    models: devices.map(([, device]) => device.model),
+    at,
+  });
   return at;
 };
 
@@ -187,7 +214,13 @@ export const compile = (rig: Rig): Graph => {
     const routes = routesByPort(device.model);
     const node = { id, device, ports: new CompiledPorts(index.at) };
     for (const [portId, port] of index.entries) {
-      const portNode = new CompiledPort(ports.length, node, portId, port, routes.get(portId) ?? NO_ROUTES);
+      const portNode = new CompiledPort(
+        ports.length,
+        node,
+        portId,
+        port,
+        routes.get(portId) ?? NO_ROUTES,
+      );
       node.ports.list.push(portNode);
       ports.push(portNode);
     }
@@ -195,7 +228,8 @@ export const compile = (rig: Rig): Graph => {
     devices.set(id, node);
   }
   const places = placesOf(rig.links, ordered);
-  const portAt = (place: number): CompiledPort | undefined => portLists[places[place] ?? -1]?.[places[place + 1] ?? -1];
+  const portAt = (place: number): CompiledPort | undefined =>
+    portLists[places[place] ?? -1]?.[places[place + 1] ?? -1];
   const links = new Map<string, LinkEdge>();
   linksInOrder(rig.links).forEach(([id, link], index) => {
     const from = portAt(index * 4);

@@ -64,7 +64,12 @@ export const endName = (node: PortNode): string => `${node.device.id}.${node.id}
 
 /** Its name is needed for one thread in a hundred, and made when it is asked for. */
 class TracedThread implements Thread {
-  constructor(readonly signal: Signal, readonly source: PortNode, readonly end: PortNode, readonly last: Stage) {}
+  constructor(
+    readonly signal: Signal,
+    readonly source: PortNode,
+    readonly end: PortNode,
+    readonly last: Stage,
+  ) {}
   get id(): string {
     return `${this.signal}:${endName(this.source)}>${endName(this.end)}${this.last.way > 1 ? `#${this.last.way}` : ''}`;
   }
@@ -72,7 +77,8 @@ class TracedThread implements Thread {
 
 /** Whether a signal has come through a bus that leaves its own source out. */
 const passedMixMinus = (last: Stage): boolean => {
-  for (let at: Stage | null = last; at; at = at.parent) if (at.via.by === 'route' && at.via.route.route.exceptSource) return true;
+  for (let at: Stage | null = last; at; at = at.parent)
+    if (at.via.by === 'route' && at.via.route.route.exceptSource) return true;
   return false;
 };
 
@@ -94,7 +100,9 @@ const exitsOf = ({ routes, device }: PortNode, signal: Signal): readonly Exit[] 
       if (out) exits.push({ out, via });
     }
   }
-  const wired = exits.filter(({ out }) => out.links.length > 0 || out.port.ends?.[signal] !== undefined);
+  const wired = exits.filter(
+    ({ out }) => out.links.length > 0 || out.port.ends?.[signal] !== undefined,
+  );
   return wired.length > 0 ? wired : exits.filter(({ via }, index) => exits[index - 1]?.via !== via);
 };
 
@@ -125,7 +133,8 @@ export const trace = (graph: Graph): Traced => {
     const stage: Stage = { index: stages.length, signal, at, parent, via, way };
     stages.push(stage);
     // A headset's own voice does not come to it without a way.
-    if (parent !== null && at.port.ends?.[signal]) threads.push(new TracedThread(signal, source, at, stage));
+    if (parent !== null && at.port.ends?.[signal])
+      threads.push(new TracedThread(signal, source, at, stage));
     isOnWay[at.index] = 1;
     // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
     if (via.by !== 'route') arrive(stage);
@@ -133,10 +142,14 @@ export const trace = (graph: Graph): Traced => {
     isOnWay[at.index] = 0;
   };
   /** Ways out of each in-port, found once however many sources come by. */
-  const exits: Record<Signal, (readonly Exit[] | undefined)[]> = { picture: new Array(graph.ports.length), sound: new Array(graph.ports.length) };
+  const exits: Record<Signal, (readonly Exit[] | undefined)[]> = {
+    picture: new Array(graph.ports.length),
+    sound: new Array(graph.ports.length),
+  };
   const arrive = (stage: Stage): void => {
     const { index } = stage.at;
-    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal))) if (isOnWay[out.index] === 0) step(out, stage, via);
+    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal)))
+      if (isOnWay[out.index] === 0) step(out, stage, via);
   };
   const leave = (stage: Stage): void => {
     const { at } = stage;

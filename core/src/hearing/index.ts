@@ -12,7 +12,8 @@ import { dbuToVolts, powerSumDb } from '../units';
  * Sound pressure in a headphone: `sensitivity + 10·log10(P)`, P = V² ÷ Z in mW.
  * @param dbu RMS level across the headphone @param ohms its impedance @param earDbPerMw dB SPL for 1 mW @unit dB SPL
  */
-export const headphoneSpl = (dbu: number, ohms: number, earDbPerMw: number): number => earDbPerMw + 10 * Math.log10((1000 * dbuToVolts(dbu) ** 2) / ohms);
+export const headphoneSpl = (dbu: number, ohms: number, earDbPerMw: number): number =>
+  earDbPerMw + 10 * Math.log10((1000 * dbuToVolts(dbu) ** 2) / ohms);
 
 /** Permissible time at a level: `8 h ÷ 2^((L − 85) ÷ 3)`. @unit h @source NIOSH 98-126 */
 export const permissibleHours = (spl: number): number => 8 / 2 ** ((spl - 85) / 3);
@@ -50,9 +51,17 @@ const heardBy = (measured: Measured, threads: readonly Thread[]): HeardSound[] =
   for (const { source, last } of threads) {
     const figures = measured.sound[last.index];
     const delay = measured.delay[last.index];
-    const sound: HeardSound = { source, last, levelDbu: figures?.unit === 'dBu' ? figures.levelDb : null, delayMs: delay?.knownMs ?? 0, delayUnknown: delay?.unknown ?? 0, snrDb: figures ? snrDb(figures) : null };
+    const sound: HeardSound = {
+      source,
+      last,
+      levelDbu: figures?.unit === 'dBu' ? figures.levelDb : null,
+      delayMs: delay?.knownMs ?? 0,
+      delayUnknown: delay?.unknown ?? 0,
+      snrDb: figures ? snrDb(figures) : null,
+    };
     const known = heard.get(source);
-    if (!known || (sound.levelDbu ?? -Infinity) > (known.levelDbu ?? -Infinity)) heard.set(source, sound);
+    if (!known || (sound.levelDbu ?? -Infinity) > (known.levelDbu ?? -Infinity))
+      heard.set(source, sound);
   }
   return [...heard.values()];
 };
@@ -69,10 +78,34 @@ const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]):
   const levels = [...byTalker.values()];
   const levelDbu = levels.length ? powerSumDb(...levels) : null;
   const { port } = node;
-  const volumeDb = port.family === 'analogue' && port.earVolumeControl !== undefined ? (numberSetting(node.device.device, port.earVolumeControl) ?? 0) : 0;
-  const spl = levelDbu !== null && port.family === 'analogue' && port.inputOhms && port.earDbPerMw !== undefined && port.earDbPerMw !== null ? headphoneSpl(levelDbu + volumeDb, port.inputOhms, port.earDbPerMw) : null;
-  const own = personId === null ? [] : threads.filter(({ source }) => source.device.device.personId === personId).flatMap(({ last }) => measured.delay[last.index]?.knownMs ?? []);
-  return { node, personId, heard, levelDbu, volumeDb, spl, hours: spl === null ? null : permissibleHours(spl), ownVoiceMs: own.length ? Math.min(...own) : null };
+  const volumeDb =
+    port.family === 'analogue' && port.earVolumeControl !== undefined
+      ? (numberSetting(node.device.device, port.earVolumeControl) ?? 0)
+      : 0;
+  const spl =
+    levelDbu !== null &&
+    port.family === 'analogue' &&
+    port.inputOhms &&
+    port.earDbPerMw !== undefined &&
+    port.earDbPerMw !== null
+      ? headphoneSpl(levelDbu + volumeDb, port.inputOhms, port.earDbPerMw)
+      : null;
+  const own =
+    personId === null
+      ? []
+      : threads
+          .filter(({ source }) => source.device.device.personId === personId)
+          .flatMap(({ last }) => measured.delay[last.index]?.knownMs ?? []);
+  return {
+    node,
+    personId,
+    heard,
+    levelDbu,
+    volumeDb,
+    spl,
+    hours: spl === null ? null : permissibleHours(spl),
+    ownVoiceMs: own.length ? Math.min(...own) : null,
+  };
 };
 
 /** Every pair of headphones of the rig, in its order. */
@@ -84,8 +117,11 @@ export const ears = perAnalysis((measured): readonly Ears[] => {
     if (threads) threads.push(thread);
     else byEnd.set(thread.end, [thread]);
   }
-  return measured.graph.ports.filter(({ device, port }) => device.device.model.kind === 'headphones' && port.ends?.sound).map((node) => earsAt(measured, node, byEnd.get(node) ?? []));
+  return measured.graph.ports
+    .filter(({ device, port }) => device.device.model.kind === 'headphones' && port.ends?.sound)
+    .map((node) => earsAt(measured, node, byEnd.get(node) ?? []));
 });
 
 /** Devices a sound passes on its way to the ears, by name. */
-export const wayToEars = ({ last }: HeardSound): string => [...new Set(stagesOf(last).map(({ at }) => at.device.device.name))].join(' → ');
+export const wayToEars = ({ last }: HeardSound): string =>
+  [...new Set(stagesOf(last).map(({ at }) => at.device.device.name))].join(' → ');

@@ -1,5 +1,17 @@
 import type { PortNode, Stage, Traced } from '../graph';
-import { AS_RECEIVED, BEST_THAT_FITS, choiceSetting, CODINGS, ENCODING_BITS_PER_PIXEL, FIRST_CONNECTED, switchSetting, type Coding, type Device, type PictureRoute, type Rig } from '../rig';
+import {
+  AS_RECEIVED,
+  BEST_THAT_FITS,
+  choiceSetting,
+  CODINGS,
+  ENCODING_BITS_PER_PIXEL,
+  FIRST_CONNECTED,
+  switchSetting,
+  type Coding,
+  type Device,
+  type PictureRoute,
+  type Rig,
+} from '../rig';
 import { formatName, isSameFormat, parseFormat, streamMBps, type Format } from '../units';
 import { negotiate, type Negotiation } from './negotiate';
 import { payloadAt, stopOnLink, type PictureStop } from './on-link';
@@ -33,45 +45,78 @@ export interface Pictures {
   readonly negotiations: ReadonlyMap<number, Negotiation>;
 }
 
-const flag = (device: Device, value: boolean | string): boolean => (typeof value === 'string' ? switchSetting(device, value) : value);
+const flag = (device: Device, value: boolean | string): boolean =>
+  typeof value === 'string' ? switchSetting(device, value) : value;
 
 /** @returns null where the control names no format of its own */
 const formatSetting = (device: Device, control: string): Format | null => {
   const value = choiceSetting(device, control);
-  return value === undefined || value === AS_RECEIVED || value === BEST_THAT_FITS || value === FIRST_CONNECTED ? null : parseFormat(value);
+  return value === undefined ||
+    value === AS_RECEIVED ||
+    value === BEST_THAT_FITS ||
+    value === FIRST_CONNECTED
+    ? null
+    : parseFormat(value);
 };
 
-const codingSetting = (device: Device, control: string | undefined): Coding | null => (control === undefined ? null : (CODINGS[choiceSetting(device, control) ?? ''] ?? null));
+const codingSetting = (device: Device, control: string | undefined): Coding | null =>
+  control === undefined ? null : (CODINGS[choiceSetting(device, control) ?? ''] ?? null);
 
 /** Bits per pixel of a device's encoding control. @returns null where the encoding is not one we know */
-const bitsPerPixel = (device: Device, control: string): { encoding: string; bits: number } | null => {
+const bitsPerPixel = (
+  device: Device,
+  control: string,
+): { encoding: string; bits: number } | null => {
   const encoding = choiceSetting(device, control);
-  const bits = encoding === undefined || !Object.hasOwn(ENCODING_BITS_PER_PIXEL, encoding) ? undefined : ENCODING_BITS_PER_PIXEL[encoding];
+  const bits =
+    encoding === undefined || !Object.hasOwn(ENCODING_BITS_PER_PIXEL, encoding)
+      ? undefined
+      : ENCODING_BITS_PER_PIXEL[encoding];
   return encoding === undefined || bits === undefined ? null : { encoding, bits };
 };
 
-const stream = (device: Device, control: string, format: Format | null): Pick<PictureFigures, 'encoding' | 'streamMBps'> => {
+const stream = (
+  device: Device,
+  control: string,
+  format: Format | null,
+): Pick<PictureFigures, 'encoding' | 'streamMBps'> => {
   const coded = bitsPerPixel(device, control);
-  return { encoding: coded?.encoding ?? null, streamMBps: coded && format ? streamMBps(format, coded.bits) : null };
+  return {
+    encoding: coded?.encoding ?? null,
+    streamMBps: coded && format ? streamMBps(format, coded.bits) : null,
+  };
 };
 
 /** Whether a source chooses for itself what it sends. */
 export const sendsBest = ({ port, device }: PortNode): boolean => {
   const picture = port.emits?.picture;
-  return picture !== undefined && [picture.formatControl, picture.codingControl].some((control) => control !== undefined && choiceSetting(device.device, control) === BEST_THAT_FITS);
+  return (
+    picture !== undefined &&
+    [picture.formatControl, picture.codingControl].some(
+      (control) =>
+        control !== undefined && choiceSetting(device.device, control) === BEST_THAT_FITS,
+    )
+  );
 };
 
 /** The same figures where nothing changes: thousands of stages share them. */
-const withoutPayload = (before: PictureFigures): PictureFigures => (before.payloadGbps === null ? before : { ...before, payloadGbps: null });
+const withoutPayload = (before: PictureFigures): PictureFigures =>
+  before.payloadGbps === null ? before : { ...before, payloadGbps: null };
 
 const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
-  if (before.format === null || stage.at.port.family !== 'picture' || stage.via.by !== 'link') return withoutPayload(before);
+  if (before.format === null || stage.at.port.family !== 'picture' || stage.via.by !== 'link')
+    return withoutPayload(before);
   const payloadGbps = payloadAt(stage.at, before.format, before.coding);
-  return { ...before, payloadGbps, stop: before.stop ?? stopOnLink(stage.via.link, before.format, payloadGbps) };
+  return {
+    ...before,
+    payloadGbps,
+    stop: before.stop ?? stopOnLink(stage.via.link, before.format, payloadGbps),
+  };
 };
 
 /** What stands still without its own supply passes nothing on. */
-const unpowered = (device: Device): boolean => device.model.supplyControl !== undefined && !switchSetting(device, device.model.supplyControl);
+const unpowered = (device: Device): boolean =>
+  device.model.supplyControl !== undefined && !switchSetting(device, device.model.supplyControl);
 
 /** One run of the pass. A figure may need that of another source (a switcher at the format of its first input), so each is found when asked for. */
 class PicturePass {
@@ -80,7 +125,10 @@ class PicturePass {
   private arrivals: Map<PortNode, Stage> | null = null;
   private readonly asking = new Set<PortNode>();
 
-  constructor(private readonly stages: readonly Stage[], private readonly chosen: Format) {
+  constructor(
+    private readonly stages: readonly Stage[],
+    private readonly chosen: Format,
+  ) {
     this.figures = new Array<PictureFigures | undefined>(stages.length);
   }
 
@@ -101,7 +149,10 @@ class PicturePass {
   private compute(stage: Stage): PictureFigures | undefined {
     if (stage.via.by === 'source') return this.atSource(stage);
     const before = stage.parent ? this.at(stage.parent) : undefined;
-    return before && (stage.via.by === 'link' ? overLink(before, stage) : this.throughRoute(before, stage));
+    return (
+      before &&
+      (stage.via.by === 'link' ? overLink(before, stage) : this.throughRoute(before, stage))
+    );
   }
 
   private atSource(stage: Stage): PictureFigures | undefined {
@@ -114,7 +165,9 @@ class PicturePass {
       format,
       coding: best?.coding ?? codingSetting(device.device, source.codingControl),
       payloadGbps: null,
-      ...(source.encodingControl ? stream(device.device, source.encodingControl, format) : { encoding: null, streamMBps: null }),
+      ...(source.encodingControl
+        ? stream(device.device, source.encodingControl, format)
+        : { encoding: null, streamMBps: null }),
       clean: flag(device.device, source.clean),
       copyProtected: flag(device.device, source.copyProtected),
       stop: null,
@@ -124,7 +177,13 @@ class PicturePass {
   /** The best that fits; where only the pixels are to be chosen, of the format that is set. */
   private negotiated(stage: Stage, formatControl: string): Negotiation | null {
     const told = formatSetting(stage.at.device.device, formatControl);
-    const negotiation = negotiate(this.stages, stage, (at) => this.houseOf(at, stage), told ?? this.chosen, told);
+    const negotiation = negotiate(
+      this.stages,
+      stage,
+      (at) => this.houseOf(at, stage),
+      told ?? this.chosen,
+      told,
+    );
     if (negotiation && stage.at.links.length > 0) this.negotiations.set(stage.index, negotiation);
     return negotiation;
   }
@@ -141,9 +200,16 @@ class PicturePass {
   }
 
   /** The stage that decides the house format of a device that follows its first input; null where it does not. */
-  private firstConnected(stage: Stage, does: Extract<PictureRoute, { does: 'house format' }>): Stage | null {
+  private firstConnected(
+    stage: Stage,
+    does: Extract<PictureRoute, { does: 'house format' }>,
+  ): Stage | null {
     const { device } = stage.at;
-    if (stage.via.by !== 'route' || choiceSetting(device.device, does.formatControl) !== FIRST_CONNECTED) return null;
+    if (
+      stage.via.by !== 'route' ||
+      choiceSetting(device.device, does.formatControl) !== FIRST_CONNECTED
+    )
+      return null;
     for (const portId of stage.via.route.route.from) {
       const port = device.ports.get(portId);
       if (port && port.links.length > 0) return this.arrivedAt(port) ?? null;
@@ -154,7 +220,9 @@ class PicturePass {
   private arrivedAt(port: PortNode): Stage | undefined {
     if (!this.arrivals) {
       this.arrivals = new Map();
-      for (const stage of this.stages) if (stage.signal === 'picture' && stage.via.by === 'link' && !this.arrivals.has(stage.at)) this.arrivals.set(stage.at, stage);
+      for (const stage of this.stages)
+        if (stage.signal === 'picture' && stage.via.by === 'link' && !this.arrivals.has(stage.at))
+          this.arrivals.set(stage.at, stage);
     }
     return this.arrivals.get(port);
   }
@@ -172,25 +240,64 @@ class PicturePass {
     if (stage.via.by !== 'route' || !stage.via.route.route.picture) return before;
     const does = stage.via.route.route.picture;
     const { device } = stage.at.device;
-    if (before.stop) return before.format === null && before.payloadGbps === null ? before : { ...before, format: null, payloadGbps: null };
-    if (unpowered(device)) return { ...before, format: null, payloadGbps: null, stop: { by: 'no supply', says: `${device.name} has no power: its own supply is not plugged in` } };
+    if (before.stop)
+      return before.format === null && before.payloadGbps === null
+        ? before
+        : { ...before, format: null, payloadGbps: null };
+    if (unpowered(device))
+      return {
+        ...before,
+        format: null,
+        payloadGbps: null,
+        stop: {
+          by: 'no supply',
+          says: `${device.name} has no power: its own supply is not plugged in`,
+        },
+      };
     if (does.does === 'pass' || before.format === null) return withoutPayload(before);
     if (does.does === 'capture') {
       const format = formatSetting(device, does.formatControl) ?? before.format;
-      return { ...before, format, coding: null, payloadGbps: null, ...stream(device, does.encodingControl, format) };
+      return {
+        ...before,
+        format,
+        coding: null,
+        payloadGbps: null,
+        ...stream(device, does.encodingControl, format),
+      };
     }
     const first = this.firstConnected(stage, does);
-    const house = (first ? this.ask(first)?.format : formatSetting(device, does.formatControl)) ?? before.format;
+    const house =
+      (first ? this.ask(first)?.format : formatSetting(device, does.formatControl)) ??
+      before.format;
     if (!does.scaler && !isSameFormat(house, before.format))
       return {
-        ...before, format: null, payloadGbps: null,
-        stop: { by: 'no scaler', says: `${device.name} runs at ${formatName(house)} and this input has no scaler for ${formatName(before.format)}` },
+        ...before,
+        format: null,
+        payloadGbps: null,
+        stop: {
+          by: 'no scaler',
+          says: `${device.name} runs at ${formatName(house)} and this input has no scaler for ${formatName(before.format)}`,
+        },
       };
-    if (before.format === house && before.streamMBps === null && before.encoding === null && before.coding === null) return withoutPayload(before);
+    if (
+      before.format === house &&
+      before.streamMBps === null &&
+      before.encoding === null &&
+      before.coding === null
+    )
+      return withoutPayload(before);
     // Inside a program the picture is no longer a stream on a cable, and a switcher writes its own pixels.
-    return { ...before, format: house, coding: null, payloadGbps: null, streamMBps: null, encoding: null };
+    return {
+      ...before,
+      format: house,
+      coding: null,
+      payloadGbps: null,
+      streamMBps: null,
+      encoding: null,
+    };
   }
 }
 
 /** The picture pass: what every picture thread carries at every stage, sources that choose for themselves included. */
-export const picturePass = (rig: Rig, { stages }: Traced): Pictures => new PicturePass(stages, parseFormat(rig.houseRules.chosenFormat)).run();
+export const picturePass = (rig: Rig, { stages }: Traced): Pictures =>
+  new PicturePass(stages, parseFormat(rig.houseRules.chosenFormat)).run();

@@ -5,7 +5,17 @@ import { perAnalysis } from '../per-analysis';
 import { entry, numberSetting, switchSetting, type Device, type SoundRoute } from '../rig';
 import { microphonesInRoom } from '../room';
 import { sourceOf } from '../rules/places';
-import { addNoise, compressedDb, curveOf, gainOf, ownNoise, padOf, shiftNoise, type SoundFigures, type StaticCurve } from '../sound';
+import {
+  addNoise,
+  compressedDb,
+  curveOf,
+  gainOf,
+  ownNoise,
+  padOf,
+  shiftNoise,
+  type SoundFigures,
+  type StaticCurve,
+} from '../sound';
 import { powerSumDb } from '../units';
 
 /** Compressors and gates that voices pass, with the voice and what lies under it where they act. @source handbook 2-sound, the chain */
@@ -52,23 +62,47 @@ export type Processor = Compressor | Gate;
 const besideVoiceDb = (measured: Measured, voice: Stage): number | null => {
   const microphone = microphonesInRoom(measured).find(({ node }) => node === sourceOf(voice).at);
   if (!microphone || microphone.ownSpl === null) return null;
-  const parts = [...(microphone.noiseSpl === null ? [] : [microphone.noiseSpl]), ...microphone.bleed.map(({ spl }) => spl).sort((a, b) => b - a).slice(0, 1)];
+  const parts = [
+    ...(microphone.noiseSpl === null ? [] : [microphone.noiseSpl]),
+    ...microphone.bleed
+      .map(({ spl }) => spl)
+      .sort((a, b) => b - a)
+      .slice(0, 1),
+  ];
   return parts.length ? powerSumDb(...parts) - microphone.ownSpl : null;
 };
 
-const voiceInto = (measured: Measured, voice: Stage, stage: Stage, sound: SoundRoute): VoiceIn | null => {
+const voiceInto = (
+  measured: Measured,
+  voice: Stage,
+  stage: Stage,
+  sound: SoundRoute,
+): VoiceIn | null => {
   const before = stage.parent && measured.sound[stage.parent.index];
   if (!before || before.levelDb === null) return null;
   const { device } = stage.at.device;
   const padDb = padOf(device, sound);
   const byDb = padDb + gainOf(device, sound).gainDb;
-  const noise = before.noise && shiftNoise(addNoise(shiftNoise(before.noise, padDb), ownNoise(device, sound)), byDb - padDb);
+  const noise =
+    before.noise &&
+    shiftNoise(addNoise(shiftNoise(before.noise, padDb), ownNoise(device, sound)), byDb - padDb);
   const averageDb = before.levelDb + byDb;
   const { personId } = sourceOf(voice).at.device.device;
-  const spreadDb = (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
+  const spreadDb =
+    (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
   const beside = besideVoiceDb(measured, voice);
-  const parts = [...(noise ? [noise.statedDb] : []), ...(beside === null ? [] : [averageDb + beside])];
-  return { unit: before.unit, averageDb, peakDb: averageDb + before.crestDb, quietestDb: averageDb - spreadDb, loudestDb: averageDb + spreadDb, underneathDb: parts.length ? powerSumDb(...parts) : null };
+  const parts = [
+    ...(noise ? [noise.statedDb] : []),
+    ...(beside === null ? [] : [averageDb + beside]),
+  ];
+  return {
+    unit: before.unit,
+    averageDb,
+    peakDb: averageDb + before.crestDb,
+    quietestDb: averageDb - spreadDb,
+    loudestDb: averageDb + spreadDb,
+    underneathDb: parts.length ? powerSumDb(...parts) : null,
+  };
 };
 
 const amountOf = (device: Device, control: string): number => numberSetting(device, control) ?? 0;
@@ -82,18 +116,45 @@ const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor
   const placed = { stage, voice, deviceId, name: device.name, voiceIn };
   const { gate, compressor } = sound;
   return [
-    ...(gate ? [{ ...placed, does: 'gate' as const, inSwitch: gate.inSwitch, isIn: switchSetting(device, gate.inSwitch), thresholdControl: gate.thresholdControl, thresholdDb: amountOf(device, gate.thresholdControl), rangeDb: amountOf(device, gate.rangeControl) }] : []),
+    ...(gate
+      ? [
+          {
+            ...placed,
+            does: 'gate' as const,
+            inSwitch: gate.inSwitch,
+            isIn: switchSetting(device, gate.inSwitch),
+            thresholdControl: gate.thresholdControl,
+            thresholdDb: amountOf(device, gate.thresholdControl),
+            rangeDb: amountOf(device, gate.rangeControl),
+          },
+        ]
+      : []),
     ...(compressor
-      ? [{
-          ...placed, does: 'compress' as const, inSwitch: compressor.inSwitch, isIn: curveOf(device, sound) !== null, thresholdControl: compressor.thresholdControl, thresholdDb: amountOf(device, compressor.thresholdControl),
-          curve: { thresholdDb: amountOf(device, compressor.thresholdControl), ratio: amountOf(device, compressor.ratioControl), makeUpDb: amountOf(device, compressor.makeUpControl) },
-        }]
+      ? [
+          {
+            ...placed,
+            does: 'compress' as const,
+            inSwitch: compressor.inSwitch,
+            isIn: curveOf(device, sound) !== null,
+            thresholdControl: compressor.thresholdControl,
+            thresholdDb: amountOf(device, compressor.thresholdControl),
+            curve: {
+              thresholdDb: amountOf(device, compressor.thresholdControl),
+              ratio: amountOf(device, compressor.ratioControl),
+              makeUpDb: amountOf(device, compressor.makeUpControl),
+            },
+          },
+        ]
       : []),
   ];
 };
 
 /** Every compressor and gate on the way of a voice, in the order it meets them, whether switched in or not. */
-export const processors = perAnalysis((measured): readonly Processor[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage))));
+export const processors = perAnalysis((measured): readonly Processor[] =>
+  voices(measured).flatMap((voice) =>
+    stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage)),
+  ),
+);
 
 /** An equaliser or de-esser on the way of a voice, and what its peaks may gain by it. */
 export interface Shaping {
@@ -115,26 +176,63 @@ const shapingAt = (voice: Stage, stage: Stage): Shaping[] => {
   const { deEsser, equaliser } = sound ?? {};
   const placed = { stage, voice, deviceId, name: device.name };
   return [
-    ...(deEsser ? [{ ...placed, does: 'de-ess' as const, inSwitch: deEsser.inSwitch, isIn: switchSetting(device, deEsser.inSwitch), controls: [deEsser.rangeControl], liftDb: 0 }] : []),
-    ...(equaliser ? [equaliser].map(({ inSwitch, bands }) => {
-      const isIn = switchSetting(device, inSwitch);
-      return { ...placed, does: 'equalise' as const, inSwitch, isIn, controls: bands.map(({ control }) => control), liftDb: isIn ? Math.max(0, ...bands.map(({ control }) => amountOf(device, control))) : 0 };
-    }) : []),
+    ...(deEsser
+      ? [
+          {
+            ...placed,
+            does: 'de-ess' as const,
+            inSwitch: deEsser.inSwitch,
+            isIn: switchSetting(device, deEsser.inSwitch),
+            controls: [deEsser.rangeControl],
+            liftDb: 0,
+          },
+        ]
+      : []),
+    ...(equaliser
+      ? [equaliser].map(({ inSwitch, bands }) => {
+          const isIn = switchSetting(device, inSwitch);
+          return {
+            ...placed,
+            does: 'equalise' as const,
+            inSwitch,
+            isIn,
+            controls: bands.map(({ control }) => control),
+            liftDb: isIn
+              ? Math.max(0, ...bands.map(({ control }) => amountOf(device, control)))
+              : 0,
+          };
+        })
+      : []),
   ];
 };
 
 /** Every equaliser and de-esser on the way of a voice, in the order it meets them. */
-export const shapings = perAnalysis((measured): readonly Shaping[] => voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => shapingAt(voice, stage))));
+export const shapings = perAnalysis((measured): readonly Shaping[] =>
+  voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => shapingAt(voice, stage))),
+);
 
 /** What leaves a compressor of a voice's average and of its peaks. @unit that of the processor */
-export const pressedTo = ({ curve, voiceIn }: Compressor): { readonly averageDb: number; readonly peakDb: number } => ({ averageDb: compressedDb(voiceIn.averageDb, curve), peakDb: compressedDb(voiceIn.peakDb, curve) });
+export const pressedTo = ({
+  curve,
+  voiceIn,
+}: Compressor): { readonly averageDb: number; readonly peakDb: number } => ({
+  averageDb: compressedDb(voiceIn.averageDb, curve),
+  peakDb: compressedDb(voiceIn.peakDb, curve),
+});
 
 /** How several compressors press where all of them act: the product of their ratios. @returns 1 for none */
-export const ratioTogether = (ratios: readonly number[]): number => ratios.reduce((product, ratio) => product * ratio, 1);
+export const ratioTogether = (ratios: readonly number[]): number =>
+  ratios.reduce((product, ratio) => product * ratio, 1);
 
 /** The static curve as points, from well under the voice to its peaks. @returns levels in and out, the unit of the processor */
-export const curvePoints = ({ curve, voiceIn }: Compressor): readonly { readonly inDb: number; readonly outDb: number }[] => {
+export const curvePoints = ({
+  curve,
+  voiceIn,
+}: Compressor): readonly { readonly inDb: number; readonly outDb: number }[] => {
   const from = Math.floor(Math.min(curve.thresholdDb, voiceIn.quietestDb) / 6 - 1) * 6;
   const to = Math.ceil(Math.max(curve.thresholdDb, voiceIn.peakDb) / 6 + 1) * 6;
-  return Array.from({ length: Math.round((to - from) / 2) + 1 }, (_, step) => ({ inDb: from + step * 2, outDb: compressedDb(from + step * 2, curve) }));
+  return Array.from({ length: Math.round((to - from) / 2) + 1 }, (_, step) => ({
+    inDb: from + step * 2,
+    outDb: compressedDb(from + step * 2, curve),
+  }));
 };

@@ -36,24 +36,38 @@ export interface ProgrammeLoudness {
  * two channels add 3 dB, the meter's full scale takes them away again, and its weighting is near 0 for speech; pauses are gated out.
  * @param levelsDbfs RMS of each voice while it speaks @unit LUFS @source ITU-R BS.1770, EBU R 128
  */
-export const loudnessOf = (levelsDbfs: readonly number[]): number => 10 * Math.log10(levelsDbfs.reduce((sum, db) => sum + 10 ** (db / 10), 0) / levelsDbfs.length);
+export const loudnessOf = (levelsDbfs: readonly number[]): number =>
+  10 * Math.log10(levelsDbfs.reduce((sum, db) => sum + 10 ** (db / 10), 0) / levelsDbfs.length);
 
 /** Every stream and programme file that the brief gives a loudness to, and that has voices whose level is known. */
 export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] => {
   if (measured.rig.brief === null) return [];
-  const byEnd = new Map<DeviceNode, { readonly voices: Map<string, VoiceInProgramme>; readonly open: Set<PortNode> }>();
+  const byEnd = new Map<
+    DeviceNode,
+    { readonly voices: Map<string, VoiceInProgramme>; readonly open: Set<PortNode> }
+  >();
   for (const { signal, source, last, end } of measured.traced.threads) {
-    if (signal !== 'sound' || (end.device.device.model.kind !== 'stream' && end.device.device.model.kind !== 'recording')) continue;
+    if (
+      signal !== 'sound' ||
+      (end.device.device.model.kind !== 'stream' && end.device.device.model.kind !== 'recording')
+    )
+      continue;
     const figures = measured.sound[last.index];
     const peak = figures && peakDb(figures);
-    if (figures?.unit !== 'dBFS' || figures.levelDb === null || peak === null || peak === undefined) continue;
+    if (figures?.unit !== 'dBFS' || figures.levelDb === null || peak === null || peak === undefined)
+      continue;
     const voice = { source, last, levelDbfs: figures.levelDb, peakDbfs: peak };
     let kept = byEnd.get(end.device);
     if (!kept) byEnd.set(end.device, (kept = { voices: new Map(), open: new Set() }));
     kept.open.add(source);
     // Music and slides come and go; the voices carry the show. Somebody with two microphones is heard by the louder one.
     const who = source.device.device.personId;
-    if (who !== null && entry(measured.rig.people, who)?.isHeard && voice.levelDbfs > (kept.voices.get(who)?.levelDbfs ?? -Infinity)) kept.voices.set(who, voice);
+    if (
+      who !== null &&
+      entry(measured.rig.people, who)?.isHeard &&
+      voice.levelDbfs > (kept.voices.get(who)?.levelDbfs ?? -Infinity)
+    )
+      kept.voices.set(who, voice);
   }
   return [...byEnd].flatMap(([end, { voices, open }]) => {
     const deliverable = deliverableFor(measured, end);
@@ -62,6 +76,17 @@ export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] =
     if (all.length === 0) return [];
     const lufs = loudnessOf(all.map(({ levelDbfs }) => levelDbfs));
     const byDb = deliverable.loudnessLufs - lufs;
-    return [{ end, deliverable, voices: all, open, lufs, targetLufs: deliverable.loudnessLufs, byDb, peakAfterDbtp: Math.max(...all.map(({ peakDbfs }) => peakDbfs)) + byDb }];
+    return [
+      {
+        end,
+        deliverable,
+        voices: all,
+        open,
+        lufs,
+        targetLufs: deliverable.loudnessLufs,
+        byDb,
+        peakAfterDbtp: Math.max(...all.map(({ peakDbfs }) => peakDbfs)) + byDb,
+      },
+    ];
   });
 });

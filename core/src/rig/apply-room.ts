@@ -5,7 +5,10 @@ import { refusals } from './refusal';
 import { entry, type Rig } from './rig';
 
 /** Commands that change the room and what makes noise in it. */
-export type RoomCommand = Extract<SimpleCommand, { type: 'setRoom' | 'addNoise' | 'changeNoise' | 'removeNoise' }>;
+export type RoomCommand = Extract<
+  SimpleCommand,
+  { type: 'setRoom' | 'addNoise' | 'changeNoise' | 'removeNoise' }
+>;
 
 /** Changes the room and its noises. @throws Refusal for a noise that is not there, or already is */
 export const applyRoom = (rig: Draft<Rig>, command: RoomCommand): void => {
@@ -18,7 +21,10 @@ export const applyRoom = (rig: Draft<Rig>, command: RoomCommand): void => {
       rig.noises[command.noiseId] = { ...command.noise, order: nextOrder(rig.noises) };
       return;
     case 'changeNoise':
-      Object.assign(mustHave(entry(rig.noises, command.noiseId), refusals.noNoise(command.noiseId)), command.noise);
+      Object.assign(
+        mustHave(entry(rig.noises, command.noiseId), refusals.noNoise(command.noiseId)),
+        command.noise,
+      );
       return;
     case 'removeNoise':
       mustHave(entry(rig.noises, command.noiseId), refusals.noNoise(command.noiseId));

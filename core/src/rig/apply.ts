@@ -4,7 +4,12 @@ import { USUAL_BRIEF } from './brief';
 import { isDeepEqual } from './deepEqual';
 import type { Change, Command, SimpleCommand } from './commands';
 import { checkRig } from './check';
-import { applyProgramme, forgetDevice, forgetSubject, type ProgrammeCommand } from './apply-programme';
+import {
+  applyProgramme,
+  forgetDevice,
+  forgetSubject,
+  type ProgrammeCommand,
+} from './apply-programme';
 import { applyRoom } from './apply-room';
 import { setFigure } from './figures';
 import { replaceModel } from './replace-model';
@@ -19,7 +24,8 @@ enablePatches();
 
 type DraftRig = Draft<Rig>;
 
-const deviceIn = (rig: DraftRig, id: string) => mustHave(entry(rig.devices, id), refusals.noDevice(id));
+const deviceIn = (rig: DraftRig, id: string) =>
+  mustHave(entry(rig.devices, id), refusals.noDevice(id));
 
 const checkOwners = (rig: DraftRig, personId: string | null, placeId: string | null): void => {
   if (personId !== null && !entry(rig.people, personId)) throw refusals.noPerson(personId);
@@ -37,18 +43,30 @@ const connect = (rig: DraftRig, command: Extract<SimpleCommand, { type: 'connect
   if (Object.keys(rig.links).length >= MAX_LINKS) throw refusals.tooMany('connections', MAX_LINKS);
   const fromDevice = deviceIn(rig, command.from.deviceId);
   const toDevice = deviceIn(rig, command.to.deviceId);
-  const from = mustHave(portAt(rig, command.from), refusals.noPort(fromDevice.name, command.from.portId));
+  const from = mustHave(
+    portAt(rig, command.from),
+    refusals.noPort(fromDevice.name, command.from.portId),
+  );
   const to = mustHave(portAt(rig, command.to), refusals.noPort(toDevice.name, command.to.portId));
   if (command.from.deviceId === command.to.deviceId) throw refusals.itself(fromDevice.name);
   const fromName = `${fromDevice.name}, ${from.name}`;
   const toName = `${toDevice.name}, ${to.name}`;
   const mating = mate(from, to);
   if (!mating.can) throw refusals.cannotJoin(fromName, toName, mating.why);
-  if (!mating.cables.includes(command.cable.kind)) throw refusals.cableMisfit(CABLES[command.cable.kind].name);
-  if (!takesMany(from) && isHeld(rig.links, command.from)) throw refusals.portHeld(fromDevice.name, from.name);
-  if (!takesMany(to) && isHeld(rig.links, command.to)) throw refusals.portHeld(toDevice.name, to.name);
-  const [sending, receiving] = mating.flipped ? [command.to, command.from] : [command.from, command.to];
-  plug(rig.links, command.linkId, { from: { ...sending }, to: { ...receiving }, cable: { ...command.cable } });
+  if (!mating.cables.includes(command.cable.kind))
+    throw refusals.cableMisfit(CABLES[command.cable.kind].name);
+  if (!takesMany(from) && isHeld(rig.links, command.from))
+    throw refusals.portHeld(fromDevice.name, from.name);
+  if (!takesMany(to) && isHeld(rig.links, command.to))
+    throw refusals.portHeld(toDevice.name, to.name);
+  const [sending, receiving] = mating.flipped
+    ? [command.to, command.from]
+    : [command.from, command.to];
+  plug(rig.links, command.linkId, {
+    from: { ...sending },
+    to: { ...receiving },
+    cable: { ...command.cable },
+  });
 };
 
 const removeDevice = (rig: DraftRig, deviceId: string): void => {
@@ -77,30 +95,50 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       const { sights } = briefIn(rig);
       if (entry(sights, command.sightId)) throw refusals.idTaken(command.sightId);
       checkPeople(rig, command.sight.people);
-      sights[command.sightId] = { ...command.sight, people: [...command.sight.people], order: nextOrder(sights) };
+      sights[command.sightId] = {
+        ...command.sight,
+        people: [...command.sight.people],
+        order: nextOrder(sights),
+      };
       return;
     }
     case 'changeSight':
       checkPeople(rig, command.sight.people ?? []);
-      Object.assign(mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId)), command.sight);
+      Object.assign(
+        mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId)),
+        command.sight,
+      );
       return;
     case 'removeSight':
       mustHave(entry(briefIn(rig).sights, command.sightId), refusals.noSight(command.sightId));
-      for (const device of Object.values(rig.devices)) if (device.sightId === command.sightId) device.sightId = null;
+      for (const device of Object.values(rig.devices))
+        if (device.sightId === command.sightId) device.sightId = null;
       forgetSubject(rig, { sightId: command.sightId });
       delete briefIn(rig).sights[command.sightId];
       return;
     case 'addDeliverable': {
       const { deliverables } = briefIn(rig);
       if (entry(deliverables, command.deliverableId)) throw refusals.idTaken(command.deliverableId);
-      deliverables[command.deliverableId] = { ...command.deliverable, order: nextOrder(deliverables) };
+      deliverables[command.deliverableId] = {
+        ...command.deliverable,
+        order: nextOrder(deliverables),
+      };
       return;
     }
     case 'changeDeliverable':
-      Object.assign(mustHave(entry(briefIn(rig).deliverables, command.deliverableId), refusals.noDeliverable(command.deliverableId)), command.deliverable);
+      Object.assign(
+        mustHave(
+          entry(briefIn(rig).deliverables, command.deliverableId),
+          refusals.noDeliverable(command.deliverableId),
+        ),
+        command.deliverable,
+      );
       return;
     case 'removeDeliverable':
-      mustHave(entry(briefIn(rig).deliverables, command.deliverableId), refusals.noDeliverable(command.deliverableId));
+      mustHave(
+        entry(briefIn(rig).deliverables, command.deliverableId),
+        refusals.noDeliverable(command.deliverableId),
+      );
       delete briefIn(rig).deliverables[command.deliverableId];
       return;
     case 'addPerson':
@@ -108,12 +146,18 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       rig.people[command.personId] = { ...command.person, order: nextOrder(rig.people) };
       return;
     case 'changePerson':
-      Object.assign(mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId)), command.person);
+      Object.assign(
+        mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId)),
+        command.person,
+      );
       return;
     case 'removePerson':
       mustHave(entry(rig.people, command.personId), refusals.noPerson(command.personId));
-      for (const device of Object.values(rig.devices)) if (device.personId === command.personId) device.personId = null;
-      for (const sight of Object.values(rig.brief?.sights ?? {})) if (sight.people.includes(command.personId)) sight.people = sight.people.filter((id) => id !== command.personId);
+      for (const device of Object.values(rig.devices))
+        if (device.personId === command.personId) device.personId = null;
+      for (const sight of Object.values(rig.brief?.sights ?? {}))
+        if (sight.people.includes(command.personId))
+          sight.people = sight.people.filter((id) => id !== command.personId);
       forgetSubject(rig, { personId: command.personId });
       delete rig.people[command.personId];
       return;
@@ -122,23 +166,38 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       rig.places[command.placeId] = { ...command.place, order: nextOrder(rig.places) };
       return;
     case 'renamePlace':
-      mustHave(entry(rig.places, command.placeId), refusals.noPlace(command.placeId)).name = command.name;
+      mustHave(entry(rig.places, command.placeId), refusals.noPlace(command.placeId)).name =
+        command.name;
       return;
     case 'removePlace':
       mustHave(entry(rig.places, command.placeId), refusals.noPlace(command.placeId));
-      for (const device of Object.values(rig.devices)) if (device.placeId === command.placeId) device.placeId = null;
+      for (const device of Object.values(rig.devices))
+        if (device.placeId === command.placeId) device.placeId = null;
       delete rig.places[command.placeId];
       return;
     case 'addDevice': {
       if (entry(rig.devices, command.deviceId)) throw refusals.idTaken(command.deviceId);
-      if (Object.keys(rig.devices).length >= MAX_DEVICES) throw refusals.tooMany('devices', MAX_DEVICES);
+      if (Object.keys(rig.devices).length >= MAX_DEVICES)
+        throw refusals.tooMany('devices', MAX_DEVICES);
       checkOwners(rig, command.personId, command.placeId);
       for (const [control, value] of Object.entries(command.settings)) {
         const problem = settingProblem(command.model, control, value);
         if (problem) throw refusals.badSetting(command.name, problem);
       }
       const { name, model, settings, personId, placeId } = command;
-      rig.devices[command.deviceId] = { name, model, settings: { ...settings }, personId, placeId, sightId: null, price: null, ownership: 'to buy', at: null, aim: null, order: nextOrder(rig.devices) };
+      rig.devices[command.deviceId] = {
+        name,
+        model,
+        settings: { ...settings },
+        personId,
+        placeId,
+        sightId: null,
+        price: null,
+        ownership: 'to buy',
+        at: null,
+        aim: null,
+        order: nextOrder(rig.devices),
+      };
       return;
     }
     case 'removeDevice':
@@ -155,14 +214,18 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       return;
     }
     case 'showSight':
-      if (command.sightId !== null && !entry(briefIn(rig).sights, command.sightId)) throw refusals.noSight(command.sightId);
+      if (command.sightId !== null && !entry(briefIn(rig).sights, command.sightId))
+        throw refusals.noSight(command.sightId);
       deviceIn(rig, command.deviceId).sightId = command.sightId;
       return;
     case 'placeDevice':
       Object.assign(deviceIn(rig, command.deviceId), { at: command.at, aim: command.aim });
       return;
     case 'setOwnership':
-      Object.assign(deviceIn(rig, command.deviceId), { ownership: command.ownership, price: command.price });
+      Object.assign(deviceIn(rig, command.deviceId), {
+        ownership: command.ownership,
+        price: command.price,
+      });
       return;
     case 'setControl': {
       const device = deviceIn(rig, command.deviceId);
@@ -188,7 +251,8 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
       const from = portAt(rig, link.from);
       const to = portAt(rig, link.to);
       const mating = from && to && mate(from, to);
-      if (!mating?.can || !mating.cables.includes(command.cable.kind)) throw refusals.cableMisfit(CABLES[command.cable.kind].name);
+      if (!mating?.can || !mating.cables.includes(command.cable.kind))
+        throw refusals.cableMisfit(CABLES[command.cable.kind].name);
       link.cable = { ...command.cable };
       return;
     }
@@ -207,7 +271,8 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
 
 /** A JSON object to be walked by path; what stands there is checked by the schema afterwards. */
 type Branch = Record<string, unknown>;
-const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isBranch = (value: unknown): value is Branch =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Puts changes into copies of the branches they touch; what they do not touch is shared with the document. */
 class Reverting {
@@ -219,12 +284,19 @@ class Reverting {
     const key = path[depth] ?? '';
     const present = isBranch(branch) && Object.hasOwn(branch, key) ? branch[key] : undefined;
     const isLast = depth === path.length - 1;
-    if (!isBranch(branch) || (isLast && !isDeepEqual(present, change.before))) throw refusals.changedSince(path.join('.'));
+    if (!isBranch(branch) || (isLast && !isDeepEqual(present, change.before)))
+      throw refusals.changedSince(path.join('.'));
     const copy = this.own.has(branch) ? branch : { ...branch };
     this.own.add(copy);
     const value = isLast ? after : this.put(present, change, depth + 1);
     if (value === undefined) delete copy[key];
-    else Object.defineProperty(copy, key, { value, writable: true, enumerable: true, configurable: true });
+    else
+      Object.defineProperty(copy, key, {
+        value,
+        writable: true,
+        enumerable: true,
+        configurable: true,
+      });
     return copy;
   }
 }
@@ -258,7 +330,9 @@ const pairUp = (patches: readonly Patch[], inverse: readonly Patch[]): Change[] 
     const change = at(patch);
     if (patch.op !== 'remove') change.before = patch.value;
   }
-  return [...byPath.values()].filter((change) => !isDeepEqual(change.before, change.after)) as Change[];
+  return [...byPath.values()].filter(
+    (change) => !isDeepEqual(change.before, change.after),
+  ) as Change[];
 };
 
 export interface Applied {
@@ -274,9 +348,11 @@ export interface Applied {
  * @throws Refusal when the command would make the rig inconsistent; then nothing has happened
  */
 export const applyTracked = (rig: Rig, command: Command): Applied => {
-  if (command.type === 'revert') return { rig: revertChanges(rig, command.changes), changes: command.changes };
+  if (command.type === 'revert')
+    return { rig: revertChanges(rig, command.changes), changes: command.changes };
   const [next, patches, inverse] = produceWithPatches(rig, (draft) => {
-    for (const part of command.type === 'batch' ? command.commands : [command]) applySimple(draft, part);
+    for (const part of command.type === 'batch' ? command.commands : [command])
+      applySimple(draft, part);
   });
   const changes = pairUp(patches, inverse);
   return changes.length === 0 ? { rig, changes } : { rig: next, changes };

@@ -40,13 +40,19 @@ export const pathText = (path: readonly PropertyKey[]): string => {
 };
 
 /** What a schema found, as problems with their paths. @param at the path of the value it looked at */
-const issueProblems = (issues: readonly z.core.$ZodIssue[], at: readonly PropertyKey[]): ImportProblem[] =>
+const issueProblems = (
+  issues: readonly z.core.$ZodIssue[],
+  at: readonly PropertyKey[],
+): ImportProblem[] =>
   issues.slice(0, MAX_PROBLEMS).flatMap((issue) => {
     const path = [...at, ...issue.path];
     if (issue.code === 'unrecognized_keys')
       return issue.keys.slice(0, MAX_PROBLEMS).map((key) => noSuchField([...path, key]));
     if (issue.code === 'invalid_key' || issue.code === 'invalid_element')
-      return issue.issues.map((inner) => ({ path: pathText([...path, ...inner.path]), says: inner.message }));
+      return issue.issues.map((inner) => ({
+        path: pathText([...path, ...inner.path]),
+        says: inner.message,
+      }));
     return [{ path: pathText(path), says: issue.message }];
   });
 
@@ -162,7 +168,10 @@ export const checkRig = (document: unknown): Imported => {
   for (const [name, schema] of Object.entries(rigSchema.shape)) {
     if (reader.isFull) break;
     const value = Object.hasOwn(document, name) ? document[name] : undefined;
-    read[name] = schema instanceof z.ZodRecord ? reader.collection(schema, value, name) : reader.item(schema, value, [name]);
+    read[name] =
+      schema instanceof z.ZodRecord
+        ? reader.collection(schema, value, name)
+        : reader.item(schema, value, [name]);
   }
   for (const name in document) {
     if (reader.isFull) break;

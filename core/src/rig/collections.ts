@@ -7,7 +7,8 @@ type Ordered = Record<string, { order: number }>;
  * A collection as it stood before the present command, for reading. Inside a command the collection is a draft, and
  * looking through it makes a draft of every item: thousands of them where only one id is looked for.
  */
-export const before = <T extends object>(collection: T): T => (isDraft(collection) ? (original(collection) ?? collection) : collection);
+export const before = <T extends object>(collection: T): T =>
+  isDraft(collection) ? (original(collection) ?? collection) : collection;
 
 /** The last order given in a collection while one command is applied; a draft lives no longer than that. */
 const lastGiven = new WeakMap<object, number>();

@@ -5,5 +5,8 @@ export const isDeepEqual = (a: unknown, b: unknown): boolean => {
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const keysA = Object.keys(a);
   if (keysA.length !== Object.keys(b).length) return false;
-  return keysA.every((key) => Object.hasOwn(b, key) && isDeepEqual(a[key as keyof typeof a], b[key as keyof typeof b]));
+  return keysA.every(
+    (key) =>
+      Object.hasOwn(b, key) && isDeepEqual(a[key as keyof typeof a], b[key as keyof typeof b]),
+  );
 };

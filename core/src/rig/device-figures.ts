@@ -6,7 +6,9 @@ import { idSchema } from './ids';
 
 const positive = z.number().positive().max(1e9);
 const decibels = z.number().min(-300).max(300);
-const formatText = z.string().regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60');
+const formatText = z
+  .string()
+  .regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60');
 /** Which control decides something, by its id in `controls`. */
 const controlRef = idSchema;
 const minutes = z.number().positive().max(100_000);

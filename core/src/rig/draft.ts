@@ -44,9 +44,21 @@ export class RigDraft {
     return this.do({ type: 'addPlace', placeId, place: { name } });
   }
 
-  device(deviceId: string, classId: string, { name, person = undefined, place = undefined, sight, settings = {} }: DraftDevice = {}): this {
+  device(
+    deviceId: string,
+    classId: string,
+    { name, person = undefined, place = undefined, sight, settings = {} }: DraftDevice = {},
+  ): this {
     const model = classById(classId);
-    this.do({ type: 'addDevice', deviceId, name: name ?? model.name, model, settings: { ...settings }, personId: person ?? null, placeId: place ?? null });
+    this.do({
+      type: 'addDevice',
+      deviceId,
+      name: name ?? model.name,
+      model,
+      settings: { ...settings },
+      personId: person ?? null,
+      placeId: place ?? null,
+    });
     return sight === undefined ? this : this.do({ type: 'showSight', deviceId, sightId: sight });
   }
 
@@ -57,18 +69,45 @@ export class RigDraft {
     const mating = portA && portB ? mate(portA, portB) : undefined;
     const first = mating?.can ? mating.cables[0] : undefined;
     const linkId = `${a.deviceId}-${a.portId}-to-${b.deviceId}`.slice(0, 48).replace(/-+$/, '');
-    return this.do({ type: 'connect', linkId, from: a, to: b, cable: { kind: kind ?? first ?? 'balanced', lengthM: first === 'inside' ? 0 : lengthM } });
+    return this.do({
+      type: 'connect',
+      linkId,
+      from: a,
+      to: b,
+      cable: { kind: kind ?? first ?? 'balanced', lengthM: first === 'inside' ? 0 : lengthM },
+    });
   }
 
   /** Plans a camera's shot. @param distanceM lens to subject */
   shot(deviceId: string, more: Partial<Omit<ShotPlan, 'deviceId' | 'order'>>): this {
-    return this.do({ type: 'addShot', shotId: deviceId, shot: { ...USUAL_SHOT, deviceId, ...more } });
+    return this.do({
+      type: 'addShot',
+      shotId: deviceId,
+      shot: { ...USUAL_SHOT, deviceId, ...more },
+    });
   }
 
   /** A scene of layers from the back to the front, and the button that calls it up. */
-  scene(sceneId: string, name: string, layers: readonly (readonly [deviceId: string, box: Box])[], heard: readonly string[] | null = null): this {
-    this.do({ type: 'addScene', sceneId, scene: { name, layers: layers.map(([deviceId, box]) => ({ deviceId, box })), heard: heard === null ? null : [...heard] } });
-    return this.do({ type: 'addButton', buttonId: `to-${sceneId}`, button: { label: name, does: { type: 'scene', sceneId }, guard: 'none' } });
+  scene(
+    sceneId: string,
+    name: string,
+    layers: readonly (readonly [deviceId: string, box: Box])[],
+    heard: readonly string[] | null = null,
+  ): this {
+    this.do({
+      type: 'addScene',
+      sceneId,
+      scene: {
+        name,
+        layers: layers.map(([deviceId, box]) => ({ deviceId, box })),
+        heard: heard === null ? null : [...heard],
+      },
+    });
+    return this.do({
+      type: 'addButton',
+      buttonId: `to-${sceneId}`,
+      button: { label: name, does: { type: 'scene', sceneId }, guard: 'none' },
+    });
   }
 
   build(): Rig {

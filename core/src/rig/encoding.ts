@@ -2,7 +2,11 @@
 export const AS_RECEIVED = 'as received';
 
 /** Bits per pixel on USB by the value of an encoding control. 1.6 is typical of frame-by-frame compression at about 10:1. */
-export const ENCODING_BITS_PER_PIXEL: Readonly<Record<string, number>> = { 'raw 16': 16, 'raw 12': 12, compressed: 1.6 };
+export const ENCODING_BITS_PER_PIXEL: Readonly<Record<string, number>> = {
+  'raw 16': 16,
+  'raw 12': 12,
+  compressed: 1.6,
+};
 
 /** Value of a source's format control: the best format that everything it is plugged into takes. */
 export const BEST_THAT_FITS = 'best that fits';

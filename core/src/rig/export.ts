@@ -30,7 +30,9 @@ const deviceOrder = (rig: Rig, end: End): number => entry(rig.devices, end.devic
 export const patchOrder = (rig: Rig): [string, Rig['links'][string]][] =>
   Object.entries(rig.links).sort(
     ([idA, a], [idB, b]) =>
-      deviceOrder(rig, a.from) - deviceOrder(rig, b.from) || a.from.portId.localeCompare(b.from.portId, 'en', { numeric: true }) || (idA < idB ? -1 : 1),
+      deviceOrder(rig, a.from) - deviceOrder(rig, b.from) ||
+      a.from.portId.localeCompare(b.from.portId, 'en', { numeric: true }) ||
+      (idA < idB ? -1 : 1),
   );
 
 /** The patch sheet: one line a cable. Cells that a spreadsheet would run as a formula are quoted as text. */
@@ -38,7 +40,7 @@ export const patchSheetCsv = (rig: Rig): string => {
   const rows = patchOrder(rig)
     .filter(([, link]) => link.cable.kind !== 'inside')
     .map(([, link], index) => ({
-      'Cable': index + 1,
+      Cable: index + 1,
       'From device': entry(rig.devices, link.from.deviceId)?.name ?? link.from.deviceId,
       'From port': portAt(rig, link.from)?.name ?? link.from.portId,
       'To device': entry(rig.devices, link.to.deviceId)?.name ?? link.to.deviceId,
@@ -46,7 +48,15 @@ export const patchSheetCsv = (rig: Rig): string => {
       'Cable kind': CABLES[link.cable.kind].name,
       'Length m': link.cable.lengthM,
     }));
-  const columns = ['Cable', 'From device', 'From port', 'To device', 'To port', 'Cable kind', 'Length m'];
+  const columns = [
+    'Cable',
+    'From device',
+    'From port',
+    'To device',
+    'To port',
+    'Cable kind',
+    'Length m',
+  ];
   return `${Papa.unparse({ fields: columns, data: rows.map((row) => Object.values(row)) }, { escapeFormulae: true })}\r\n`;
 };
 
@@ -64,7 +74,9 @@ const dotLine = (what: string, attributes: Readonly<Record<string, string>>): st
 
 /** The rig as a graph in the DOT language: devices as nodes, links as edges named by their ports. */
 export const rigToDot = (rig: Rig): string => {
-  const nodes = inOrder(rig.devices).map(([id, device]) => dotLine(dotText(id), { label: device.name, shape: 'box' }));
+  const nodes = inOrder(rig.devices).map(([id, device]) =>
+    dotLine(dotText(id), { label: device.name, shape: 'box' }),
+  );
   const edges = patchOrder(rig).map(([id, { from, to, cable }]) =>
     dotLine(`${dotText(from.deviceId)} -> ${dotText(to.deviceId)}`, {
       id,

@@ -21,7 +21,10 @@ export interface UndoState<Entry extends LogEntry = LogEntry> {
  * Reads from the log what an author can undo and redo. A new edit empties the redo list; only own edits are taken back.
  * @param entries the whole log, oldest first
  */
-export const undoState = <Entry extends LogEntry>(entries: readonly Entry[], author: string): UndoState<Entry> => {
+export const undoState = <Entry extends LogEntry>(
+  entries: readonly Entry[],
+  author: string,
+): UndoState<Entry> => {
   const undo: Entry[] = [];
   let redo: Entry[] = [];
   for (const item of entries) {
@@ -42,7 +45,10 @@ export const undoState = <Entry extends LogEntry>(entries: readonly Entry[], aut
 };
 
 /** The command that takes an entry back, or does it again. */
-export const revertOf = (item: LogEntry, does: 'undo' | 'redo'): Extract<Command, { type: 'revert' }> => ({
+export const revertOf = (
+  item: LogEntry,
+  does: 'undo' | 'redo',
+): Extract<Command, { type: 'revert' }> => ({
   type: 'revert',
   does,
   entryId: item.id,

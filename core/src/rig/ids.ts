@@ -19,9 +19,18 @@ export const nameSchema = z
  * The first free id of the form `stem`, `stem-2`, `stem-3` …: deterministic, so that the same fix proposes the same command twice.
  * @param taken ids in use
  */
-export const freeId = (stem: string, taken: ReadonlySet<string> | Readonly<Record<string, unknown>>): string => {
+export const freeId = (
+  stem: string,
+  taken: ReadonlySet<string> | Readonly<Record<string, unknown>>,
+): string => {
   const has = (id: string) => (taken instanceof Set ? taken.has(id) : Object.hasOwn(taken, id));
-  const base = stem.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40).replace(/-+$/, '') || 'item';
+  const base =
+    stem
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 40)
+      .replace(/-+$/, '') || 'item';
   const safe = ID_PATTERN.test(base) ? base : `${base}-1`;
   if (!has(safe)) return safe;
   for (let n = 2; ; n++) if (!has(`${safe}-${n}`)) return `${safe}-${n}`;

@@ -7,13 +7,16 @@ import { analyse } from '../analyse';
 import { apply } from './apply';
 import { RigDraft } from './draft';
 
-const file = (name: string): string => readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`), 'utf8');
+const file = (name: string): string =>
+  readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`), 'utf8');
 const nightTide = file('night-tide');
 /** Files as version 2 of the document wrote them. */
-const oldFile = (name: string, version = 2): string => readFileSync(path.join(__dirname, 'old-files', `${name}.version-${version}.rig.json`), 'utf8');
+const oldFile = (name: string, version = 2): string =>
+  readFileSync(path.join(__dirname, 'old-files', `${name}.version-${version}.rig.json`), 'utf8');
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = (text: string): Imported => importRig(bytes(text));
-const problems = (imported: Imported): string[] => (imported.ok ? [] : imported.problems.map(({ path: at, says }) => `${at}: ${says}`));
+const problems = (imported: Imported): string[] =>
+  imported.ok ? [] : imported.problems.map(({ path: at, says }) => `${at}: ${says}`);
 
 describe('importing a rig', () => {
   it('gives back exactly what was exported', () => {
@@ -23,7 +26,11 @@ describe('importing a rig', () => {
     }
   });
   it('brings version 1 up to the present one: places become records', () => {
-    const old = JSON.parse(oldFile('night-tide')) as { version: number; places?: unknown; devices: Record<string, Record<string, unknown>> };
+    const old = JSON.parse(oldFile('night-tide')) as {
+      version: number;
+      places?: unknown;
+      devices: Record<string, Record<string, unknown>>;
+    };
     old.version = 1;
     delete old.places;
     for (const device of Object.values(old.devices)) {
@@ -32,75 +39,205 @@ describe('importing a rig', () => {
     }
     const imported = read(JSON.stringify(old));
     expect(problems(imported)).toEqual([]);
-    expect(imported.ok && imported.rig.places).toEqual({ 'kitchen-table': { name: 'Kitchen table', order: 0 } });
+    expect(imported.ok && imported.rig.places).toEqual({
+      'kitchen-table': { name: 'Kitchen table', order: 0 },
+    });
     expect(imported.ok && imported.rig.devices['host-mic']?.placeId).toBe('kitchen-table');
   });
-  it.each(['night-tide', 'second-firing'])('brings %s of version 2 up: no brief, owned devices, and the same figures as before', (name) => {
-    const imported = read(oldFile(name));
-    expect(problems(imported)).toEqual([]);
-    if (!imported.ok) return;
-    expect(imported.rig.brief).toBeNull();
-    expect(Object.values(imported.rig.devices).map(({ ownership }) => ownership)).toEqual(Object.keys(imported.rig.devices).map(() => 'owned'));
-    expect(imported.rig.houseRules).toMatchObject({ switching: 'hardware switcher', spareInputs: 'one in four', recordingsOfVoice: 2, recordingLevel: 'average -18' });
-    expect(analyse(imported.rig).findings.filter(({ area }) => area === 'brief')).toEqual([]);
-    const again = read(rigToJson(imported.rig));
-    expect(again.ok && rigToJson(again.rig)).toBe(rigToJson(imported.rig));
-  });
-  it.each(['night-tide', 'second-firing'])('brings %s of version 3 up: no shots, scenes or panel, a line that nobody has measured, and the same stops as before', (name) => {
-    const imported = read(oldFile(name, 3));
-    expect(problems(imported)).toEqual([]);
-    if (!imported.ok) return;
-    expect(imported.rig).toMatchObject({ shots: {}, scenes: {}, panel: { columns: 4, buttons: {} }, brief: { uplinkMbps: null }, houseRules: { chosenFormat: '1920x1080p60', uplinkShare: 0.7 } });
-    const stops = analyse(imported.rig).findings.filter(({ level }) => level === 'stop').map(({ code }) => code);
-    expect(stops).toEqual(name === 'night-tide' ? ['computer.reach'] : ['sound.phantom-missing', 'sound.mix-minus', 'picture.overlays', 'computer.branch-full', 'brief.cannot-hear', 'brief.cannot-hear']);
-  });
-  it.each(['night-tide', 'second-firing', 'harbour-hall'])('brings %s of version 4 up: no room, nobody with a place, and nothing said of either', (name) => {
-    const imported = read(oldFile(name, 4));
-    expect(problems(imported)).toEqual([]);
-    if (!imported.ok) return;
-    expect(imported.rig).toMatchObject({ room: { volumeM3: null, rt60S: null, noiseDba: null }, noises: {}, houseRules: { voiceOverRoomDb: 30 } });
-    expect(Object.values(imported.rig.people).every(({ at }) => at === null) && Object.values(imported.rig.devices).every(({ at, aim }) => at === null && aim === null)).toBe(true);
-    const ofTheRoom = ['sound.room-noise', 'sound.placed-noise', 'sound.bleed', 'sound.reverberant', 'sound.howl', 'sound.place-unknown'];
-    expect(analyse(imported.rig).findings.filter(({ code }) => ofTheRoom.includes(code))).toEqual([]);
-  });
+  it.each(['night-tide', 'second-firing'])(
+    'brings %s of version 2 up: no brief, owned devices, and the same figures as before',
+    (name) => {
+      const imported = read(oldFile(name));
+      expect(problems(imported)).toEqual([]);
+      if (!imported.ok) return;
+      expect(imported.rig.brief).toBeNull();
+      expect(Object.values(imported.rig.devices).map(({ ownership }) => ownership)).toEqual(
+        Object.keys(imported.rig.devices).map(() => 'owned'),
+      );
+      expect(imported.rig.houseRules).toMatchObject({
+        switching: 'hardware switcher',
+        spareInputs: 'one in four',
+        recordingsOfVoice: 2,
+        recordingLevel: 'average -18',
+      });
+      expect(analyse(imported.rig).findings.filter(({ area }) => area === 'brief')).toEqual([]);
+      const again = read(rigToJson(imported.rig));
+      expect(again.ok && rigToJson(again.rig)).toBe(rigToJson(imported.rig));
+    },
+  );
+  it.each(['night-tide', 'second-firing'])(
+    'brings %s of version 3 up: no shots, scenes or panel, a line that nobody has measured, and the same stops as before',
+    (name) => {
+      const imported = read(oldFile(name, 3));
+      expect(problems(imported)).toEqual([]);
+      if (!imported.ok) return;
+      expect(imported.rig).toMatchObject({
+        shots: {},
+        scenes: {},
+        panel: { columns: 4, buttons: {} },
+        brief: { uplinkMbps: null },
+        houseRules: { chosenFormat: '1920x1080p60', uplinkShare: 0.7 },
+      });
+      const stops = analyse(imported.rig)
+        .findings.filter(({ level }) => level === 'stop')
+        .map(({ code }) => code);
+      expect(stops).toEqual(
+        name === 'night-tide'
+          ? ['computer.reach']
+          : [
+              'sound.phantom-missing',
+              'sound.mix-minus',
+              'picture.overlays',
+              'computer.branch-full',
+              'brief.cannot-hear',
+              'brief.cannot-hear',
+            ],
+      );
+    },
+  );
+  it.each(['night-tide', 'second-firing', 'harbour-hall'])(
+    'brings %s of version 4 up: no room, nobody with a place, and nothing said of either',
+    (name) => {
+      const imported = read(oldFile(name, 4));
+      expect(problems(imported)).toEqual([]);
+      if (!imported.ok) return;
+      expect(imported.rig).toMatchObject({
+        room: { volumeM3: null, rt60S: null, noiseDba: null },
+        noises: {},
+        houseRules: { voiceOverRoomDb: 30 },
+      });
+      expect(
+        Object.values(imported.rig.people).every(({ at }) => at === null) &&
+          Object.values(imported.rig.devices).every(({ at, aim }) => at === null && aim === null),
+      ).toBe(true);
+      const ofTheRoom = [
+        'sound.room-noise',
+        'sound.placed-noise',
+        'sound.bleed',
+        'sound.reverberant',
+        'sound.howl',
+        'sound.place-unknown',
+      ];
+      expect(analyse(imported.rig).findings.filter(({ code }) => ofTheRoom.includes(code))).toEqual(
+        [],
+      );
+    },
+  );
   it('judges Night Tide of version 2 as it always did', () => {
     const imported = read(oldFile('night-tide'));
-    expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual(['7.5 m is beyond reach', '5.84 dB short of gain', '5.34 dB short of gain']);
+    expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual([
+      '7.5 m is beyond reach',
+      '5.84 dB short of gain',
+      '5.34 dB short of gain',
+    ]);
   });
   it.each<[string, string, RegExp]>([
     ['an empty file', '', /^file: expected a rig; this file is empty/],
     ['a file that is not JSON', '{"version": 2,}', /^file: line 1, column \d+: this is not JSON/],
     ['a list', '[]', /^the document: /],
-    ['a newer version', nightTide.replace('"version": 5', '"version": 9'), /^version: this file is of version 9/],
-    ['a shot of a camera that is not there', file('second-firing').replace('"deviceId": "kiln-camera",\n      "distanceM"', '"deviceId": "nobody",\n      "distanceM"'), /^shots\.kiln-camera\.deviceId: there is no device "nobody"/],
-    ['a version that never was', nightTide.replace('"version": 5', '"version": 0'), /^version: expected a version from 1 to 5/],
-    ['a resistance of the wrong kind', nightTide.replace('"inputOhms": 3000', '"inputOhms": "3000"'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: /],
-    ['a negative resistance', nightTide.replace('"inputOhms": 3000', '"inputOhms": -1'), /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: .*(>|above|Too small)/],
-    ['a field nobody knows', nightTide.replace('"notes":', '"colour": "red", "notes":'), /^colour: there is no such field/],
-    ['a gain out of range', nightTide.replace('"gain-1": 54', '"gain-1": 99'), /^devices\.interface\.settings\.gain-1: Gain 1 goes from 0 to 54 dB; 99 is outside/],
-    ['a cable to a device that is not there', nightTide.replace('"deviceId": "tracks"', '"deviceId": "nowhere"'), /^links\.[a-z0-9-]+\.to\.deviceId: there is no device "nowhere"/],
-    ['the same id twice', nightTide.replace('"host-mic": {', '"host-mic": {}, "host-mic": {'), /^devices\.host-mic: this key or id stands here twice/],
-    ['a prototype key', nightTide.replace('"notes":', '"__proto__": {"x": 1}, "notes":'), /^__proto__: this key is not allowed/],
-    ['a constructor as an id', nightTide.replace('"host-mic": {', '"constructor": {'), /^devices\.constructor: this key is not allowed/],
-    ['nesting without end', '['.repeat(100_000), /^file: line 1, column 41: nested deeper than 40 levels/],
-  ])('refuses %s and says where', (_what, text, says) => expect(problems(read(text))[0]).toMatch(says));
+    [
+      'a newer version',
+      nightTide.replace('"version": 5', '"version": 9'),
+      /^version: this file is of version 9/,
+    ],
+    [
+      'a shot of a camera that is not there',
+      file('second-firing').replace(
+        '"deviceId": "kiln-camera",\n      "distanceM"',
+        '"deviceId": "nobody",\n      "distanceM"',
+      ),
+      /^shots\.kiln-camera\.deviceId: there is no device "nobody"/,
+    ],
+    [
+      'a version that never was',
+      nightTide.replace('"version": 5', '"version": 0'),
+      /^version: expected a version from 1 to 5/,
+    ],
+    [
+      'a resistance of the wrong kind',
+      nightTide.replace('"inputOhms": 3000', '"inputOhms": "3000"'),
+      /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: /,
+    ],
+    [
+      'a negative resistance',
+      nightTide.replace('"inputOhms": 3000', '"inputOhms": -1'),
+      /^devices\.interface\.model\.ports\.[a-z0-9-]+\.inputOhms: .*(>|above|Too small)/,
+    ],
+    [
+      'a field nobody knows',
+      nightTide.replace('"notes":', '"colour": "red", "notes":'),
+      /^colour: there is no such field/,
+    ],
+    [
+      'a gain out of range',
+      nightTide.replace('"gain-1": 54', '"gain-1": 99'),
+      /^devices\.interface\.settings\.gain-1: Gain 1 goes from 0 to 54 dB; 99 is outside/,
+    ],
+    [
+      'a cable to a device that is not there',
+      nightTide.replace('"deviceId": "tracks"', '"deviceId": "nowhere"'),
+      /^links\.[a-z0-9-]+\.to\.deviceId: there is no device "nowhere"/,
+    ],
+    [
+      'the same id twice',
+      nightTide.replace('"host-mic": {', '"host-mic": {}, "host-mic": {'),
+      /^devices\.host-mic: this key or id stands here twice/,
+    ],
+    [
+      'a prototype key',
+      nightTide.replace('"notes":', '"__proto__": {"x": 1}, "notes":'),
+      /^__proto__: this key is not allowed/,
+    ],
+    [
+      'a constructor as an id',
+      nightTide.replace('"host-mic": {', '"constructor": {'),
+      /^devices\.constructor: this key is not allowed/,
+    ],
+    [
+      'nesting without end',
+      '['.repeat(100_000),
+      /^file: line 1, column 41: nested deeper than 40 levels/,
+    ],
+  ])('refuses %s and says where', (_what, text, says) =>
+    expect(problems(read(text))[0]).toMatch(says),
+  );
   it('refuses bytes that are not UTF-8, and UTF-16', () => {
-    expect(problems(importRig(new Uint8Array([0x7b, 0xff, 0x7d])))).toEqual(['file: expected UTF-8 text; some bytes are not']);
-    expect(problems(importRig(new Uint8Array([0xff, 0xfe, 0x7b, 0x00])))).toEqual(['file: expected UTF-8 text; this is UTF-16']);
+    expect(problems(importRig(new Uint8Array([0x7b, 0xff, 0x7d])))).toEqual([
+      'file: expected UTF-8 text; some bytes are not',
+    ]);
+    expect(problems(importRig(new Uint8Array([0xff, 0xfe, 0x7b, 0x00])))).toEqual([
+      'file: expected UTF-8 text; this is UTF-16',
+    ]);
   });
-  it('refuses a file over 40 MB', () => expect(problems(importRig(new Uint8Array(40 * 1024 * 1024 + 1)))[0]).toMatch(/^file: expected at most 40 MB/));
+  it('refuses a file over 40 MB', () =>
+    expect(problems(importRig(new Uint8Array(40 * 1024 * 1024 + 1)))[0]).toMatch(
+      /^file: expected at most 40 MB/,
+    ));
   it('names the plug that is one too many', () => {
     const document = JSON.parse(nightTide) as { links: Record<string, unknown> };
     document.links['twice'] = document.links['host-mic-out-to-interface'];
-    expect(problems(read(JSON.stringify(document)))[0]).toMatch(/^links\.[a-z-]+\.from: this port already holds link/);
+    expect(problems(read(JSON.stringify(document)))[0]).toMatch(
+      /^links\.[a-z-]+\.from: this port already holds link/,
+    );
   });
 });
 
 /** Every path in a document with the value there. */
 const pathsOf = (value: unknown, at: (string | number)[] = []): (string | number)[][] =>
-  typeof value !== 'object' || value === null ? [at] : [at, ...Object.entries(value).flatMap(([key, item]) => pathsOf(item, [...at, Array.isArray(value) ? Number(key) : key]))];
+  typeof value !== 'object' || value === null
+    ? [at]
+    : [
+        at,
+        ...Object.entries(value).flatMap(([key, item]) =>
+          pathsOf(item, [...at, Array.isArray(value) ? Number(key) : key]),
+        ),
+      ];
 
-const edit = (document: unknown, at: readonly (string | number)[], change: (parent: Record<string, unknown>, key: string) => void): void => {
+const edit = (
+  document: unknown,
+  at: readonly (string | number)[],
+  change: (parent: Record<string, unknown>, key: string) => void,
+): void => {
   let parent = document as Record<string, unknown>;
   for (const key of at.slice(0, -1)) parent = parent[String(key)] as Record<string, unknown>;
   change(parent, String(at.at(-1)));
@@ -108,36 +245,63 @@ const edit = (document: unknown, at: readonly (string | number)[], change: (pare
 
 describe('2,000 broken files and more', () => {
   const paths = pathsOf(JSON.parse(nightTide)).filter((at) => at.length > 0);
-  const junk = fc.oneof(fc.constant(null), fc.constant([]), fc.constant({}), fc.string(), fc.double(), fc.boolean(), fc.constant('__proto__'), fc.constant(1e308), fc.object({ maxDepth: 2 }));
-  const broken = fc.record({ at: fc.constantFrom(...paths), how: fc.constantFrom('replace', 'remove', 'add', 'rename'), value: junk, key: fc.constantFrom('constructor', 'toString', 'zz', 'Not An Id', '', 'hasOwnProperty') });
+  const junk = fc.oneof(
+    fc.constant(null),
+    fc.constant([]),
+    fc.constant({}),
+    fc.string(),
+    fc.double(),
+    fc.boolean(),
+    fc.constant('__proto__'),
+    fc.constant(1e308),
+    fc.object({ maxDepth: 2 }),
+  );
+  const broken = fc.record({
+    at: fc.constantFrom(...paths),
+    how: fc.constantFrom('replace', 'remove', 'add', 'rename'),
+    value: junk,
+    key: fc.constantFrom('constructor', 'toString', 'zz', 'Not An Id', '', 'hasOwnProperty'),
+  });
   it('refuses each with a path or reads it as a sound rig, never throws, and changes nothing', () => {
     let refused = 0;
     const before = rigToJson(new RigDraft('Before').build());
     const shelf = new RigDraft('Before').build();
-    fc.assert(fc.property(broken, ({ at, how, value, key }) => {
-      const document: unknown = JSON.parse(nightTide);
-      edit(document, at, (parent, last) => {
-        if (how === 'replace') parent[last] = value;
-        else if (how === 'remove') delete parent[last];
-        else if (how === 'add') parent[key] = value;
+    fc.assert(
+      fc.property(broken, ({ at, how, value, key }) => {
+        const document: unknown = JSON.parse(nightTide);
+        edit(document, at, (parent, last) => {
+          if (how === 'replace') parent[last] = value;
+          else if (how === 'remove') delete parent[last];
+          else if (how === 'add') parent[key] = value;
+          else {
+            parent[key] = parent[last];
+            delete parent[last];
+          }
+        });
+        const imported = read(JSON.stringify(document));
+        if (imported.ok) expect(read(rigToJson(imported.rig)).ok).toBe(true);
         else {
-          parent[key] = parent[last];
-          delete parent[last];
+          refused++;
+          expect(imported.problems.length).toBeGreaterThan(0);
+          for (const problem of imported.problems)
+            expect(problem.path.length * problem.says.length).toBeGreaterThan(0);
         }
-      });
-      const imported = read(JSON.stringify(document));
-      if (imported.ok) expect(read(rigToJson(imported.rig)).ok).toBe(true);
-      else {
-        refused++;
-        expect(imported.problems.length).toBeGreaterThan(0);
-        for (const problem of imported.problems) expect(problem.path.length * problem.says.length).toBeGreaterThan(0);
-      }
-    }), { numRuns: 1600 });
-    fc.assert(fc.property(fc.nat(nightTide.length - 1), fc.nat(200), fc.string({ maxLength: 8 }), (from, length, text) => {
-      const imported = read(nightTide.slice(0, from) + text + nightTide.slice(from + length));
-      if (!imported.ok) refused++;
-      else expect(read(rigToJson(imported.rig)).ok).toBe(true);
-    }), { numRuns: 1400 });
+      }),
+      { numRuns: 1600 },
+    );
+    fc.assert(
+      fc.property(
+        fc.nat(nightTide.length - 1),
+        fc.nat(200),
+        fc.string({ maxLength: 8 }),
+        (from, length, text) => {
+          const imported = read(nightTide.slice(0, from) + text + nightTide.slice(from + length));
+          if (!imported.ok) refused++;
+          else expect(read(rigToJson(imported.rig)).ok).toBe(true);
+        },
+      ),
+      { numRuns: 1400 },
+    );
     expect(refused).toBeGreaterThan(2000);
     expect(Object.prototype).not.toHaveProperty('x');
     expect(rigToJson(shelf)).toBe(before);
@@ -146,13 +310,31 @@ describe('2,000 broken files and more', () => {
 
 describe('exporting a rig', () => {
   it('writes the patch sheet with formulas made harmless', () => {
-    const rig = apply(new RigDraft('Sheet').device('mic', 'mic-dynamic-stage').device('interface', 'interface-2', { name: 'Interface' }).link('mic.out', 'interface.mic-1', 3).build(), { type: 'renameDevice', deviceId: 'mic', name: '=HYPERLINK("x")' });
-    expect(patchSheetCsv(rig)).toBe('Cable,From device,From port,To device,To port,Cable kind,Length m\r\n1,"\'=HYPERLINK(""x"")",Output,Interface,Input 1,Balanced audio cable,3\r\n');
+    const rig = apply(
+      new RigDraft('Sheet')
+        .device('mic', 'mic-dynamic-stage')
+        .device('interface', 'interface-2', { name: 'Interface' })
+        .link('mic.out', 'interface.mic-1', 3)
+        .build(),
+      { type: 'renameDevice', deviceId: 'mic', name: '=HYPERLINK("x")' },
+    );
+    expect(patchSheetCsv(rig)).toBe(
+      'Cable,From device,From port,To device,To port,Cable kind,Length m\r\n1,"\'=HYPERLINK(""x"")",Output,Interface,Input 1,Balanced audio cable,3\r\n',
+    );
   });
   it('writes the graph with names that need quoting', () => {
-    const rig = new RigDraft('Graph').device('mic', 'mic-dynamic-stage', { name: 'The "good" one' }).device('interface', 'interface-2').link('mic.out', 'interface.mic-1', 3).build();
+    const rig = new RigDraft('Graph')
+      .device('mic', 'mic-dynamic-stage', { name: 'The "good" one' })
+      .device('interface', 'interface-2')
+      .link('mic.out', 'interface.mic-1', 3)
+      .build();
     expect(rigToDot(rig)).toContain('label="The \\"good\\" one"');
     expect(rigToDot(rig)).toContain('"mic" -> "interface"');
   });
-  it('publishes a JSON Schema of the same document', () => expect(rigJsonSchema()).toMatchObject({ type: 'object', additionalProperties: false, properties: { version: { const: 5 } } }));
+  it('publishes a JSON Schema of the same document', () =>
+    expect(rigJsonSchema()).toMatchObject({
+      type: 'object',
+      additionalProperties: false,
+      properties: { version: { const: 5 } },
+    }));
 });

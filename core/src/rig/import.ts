@@ -1,5 +1,12 @@
 import { printParseErrorCode, visit, type ParseErrorCode } from 'jsonc-parser';
-import { checkRig, MAX_PROBLEMS, pathText, refused, type Imported, type ImportProblem } from './check';
+import {
+  checkRig,
+  MAX_PROBLEMS,
+  pathText,
+  refused,
+  type Imported,
+  type ImportProblem,
+} from './check';
 import { scanJson, type ScanProblem } from './scan';
 import { upgrade } from './upgrade';
 
@@ -60,7 +67,11 @@ const MAX_EXPLAINED = 1024 * 1024;
 const syntaxProblem = (text: string, message: string): ImportProblem => {
   if (text.length > MAX_EXPLAINED) {
     const [, offset] = /position (\d+)/.exec(message) ?? [];
-    return file(offset === undefined ? 'this is not JSON' : `${lineOf(text, Number(offset))}: this is not JSON`);
+    return file(
+      offset === undefined
+        ? 'this is not JSON'
+        : `${lineOf(text, Number(offset))}: this is not JSON`,
+    );
   }
   try {
     visit(
@@ -74,13 +85,17 @@ const syntaxProblem = (text: string, message: string): ImportProblem => {
     );
   } catch (error) {
     if (!(error instanceof FirstError)) throw error;
-    return file(`${lineOf(text, error.offset)}: this is not JSON (${printParseErrorCode(error.code)})`);
+    return file(
+      `${lineOf(text, error.offset)}: this is not JSON (${printParseErrorCode(error.code)})`,
+    );
   }
   return file('this is not JSON');
 };
 
 /** A JSON text as a value, or what is wrong with it: nesting, width, keys that stand twice, then syntax. */
-export const readJson = (text: string): { readonly value: unknown } | { readonly problems: ImportProblem[] } => {
+export const readJson = (
+  text: string,
+): { readonly value: unknown } | { readonly problems: ImportProblem[] } => {
   const problems = scanJson(text, MAX_PROBLEMS);
   if (problems.length > 0) return { problems: problems.map((problem) => scanned(text, problem)) };
   try {
@@ -96,7 +111,9 @@ export const readJson = (text: string): { readonly value: unknown } | { readonly
  */
 export const readRig = (document: unknown): Imported => {
   const upgraded = upgrade(document);
-  return 'why' in upgraded ? refused({ path: 'version', says: upgraded.why }) : checkRig(upgraded.document);
+  return 'why' in upgraded
+    ? refused({ path: 'version', says: upgraded.why })
+    : checkRig(upgraded.document);
 };
 
 /**

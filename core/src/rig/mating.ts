@@ -4,7 +4,9 @@ import type { CableRun, End, Rig } from './rig';
 import { entry } from './rig';
 
 /** Either the way round two ports are joined and the cables that fit, or the reason they cannot be. */
-export type Mating = { readonly can: true; readonly flipped: boolean; readonly cables: readonly CableId[] } | { readonly can: false; readonly why: string };
+export type Mating =
+  | { readonly can: true; readonly flipped: boolean; readonly cables: readonly CableId[] }
+  | { readonly can: false; readonly why: string };
 
 const refuse = (why: string): Mating => ({ can: false, why });
 
@@ -12,25 +14,42 @@ const refuse = (why: string): Mating => ({ can: false, why });
 const cablesFor = (a: Port, b: Port): CableId[] =>
   CABLE_IDS.filter((id) => {
     const kind = cable(id);
-    if (kind.family !== a.family || !kind.connectors.includes(a.connector) || !kind.connectors.includes(b.connector)) return false;
-    if (id === 'balanced') return a.family === 'analogue' && b.family === 'analogue' && a.balanced && b.balanced;
+    if (
+      kind.family !== a.family ||
+      !kind.connectors.includes(a.connector) ||
+      !kind.connectors.includes(b.connector)
+    )
+      return false;
+    if (id === 'balanced')
+      return a.family === 'analogue' && b.family === 'analogue' && a.balanced && b.balanced;
     return true;
   });
 
 const FAMILY_NAMES: Readonly<Record<Port['family'], string>> = {
-  analogue: 'analogue sound', 'digital sound': 'digital sound', picture: 'picture', usb: 'USB', network: 'network', software: 'software',
+  analogue: 'analogue sound',
+  'digital sound': 'digital sound',
+  picture: 'picture',
+  usb: 'USB',
+  network: 'network',
+  software: 'software',
 };
 
 const mateOneWay = (from: Port, to: Port): Mating => {
   if (from.family === 'analogue' && to.family === 'analogue') {
     const ears = to.nominal === 'headphone' || to.nominal === 'loudspeaker';
-    if (ears && (from.nominal === 'microphone' || from.nominal === 'instrument')) return refuse('a microphone cannot drive headphones or a loudspeaker');
-    if (to.connector !== 'speaker' && from.nominal === 'loudspeaker') return refuse('a loudspeaker output would destroy this input');
+    if (ears && (from.nominal === 'microphone' || from.nominal === 'instrument'))
+      return refuse('a microphone cannot drive headphones or a loudspeaker');
+    if (to.connector !== 'speaker' && from.nominal === 'loudspeaker')
+      return refuse('a loudspeaker output would destroy this input');
   }
   if (from.family === 'picture' && to.family === 'picture' && from.standard !== to.standard)
-    return refuse(`${from.standard.toUpperCase()} and ${to.standard.toUpperCase()} need a converter between them`);
+    return refuse(
+      `${from.standard.toUpperCase()} and ${to.standard.toUpperCase()} need a converter between them`,
+    );
   const cables = cablesFor(from, to);
-  return cables.length ? { can: true, flipped: false, cables } : refuse('no cable has plugs for both');
+  return cables.length
+    ? { can: true, flipped: false, cables }
+    : refuse('no cable has plugs for both');
 };
 
 /**
@@ -38,11 +57,19 @@ const mateOneWay = (from: Port, to: Port): Mating => {
  * @returns `flipped` when the second port is the sending one; a USB link always runs from device to host
  */
 export const mate = (a: Port, b: Port): Mating => {
-  if (a.family !== b.family) return refuse(`one is ${FAMILY_NAMES[a.family]}, the other ${FAMILY_NAMES[b.family]}`);
+  if (a.family !== b.family)
+    return refuse(`one is ${FAMILY_NAMES[a.family]}, the other ${FAMILY_NAMES[b.family]}`);
   if (a.family === 'usb' && b.family === 'usb') {
-    if (a.role === b.role) return refuse(a.role === 'host' ? 'both are USB sockets of a host' : 'both want to be plugged into a host');
+    if (a.role === b.role)
+      return refuse(
+        a.role === 'host'
+          ? 'both are USB sockets of a host'
+          : 'both want to be plugged into a host',
+      );
     const cables = cablesFor(a, b);
-    return cables.length ? { can: true, flipped: a.role === 'host', cables } : refuse('no cable has plugs for both');
+    return cables.length
+      ? { can: true, flipped: a.role === 'host', cables }
+      : refuse('no cable has plugs for both');
   }
   if (a.direction === 'in' && b.direction === 'in') return refuse('both are inputs');
   if (a.direction === 'out' && b.direction === 'out') return refuse('both are outputs');
@@ -59,7 +86,8 @@ export const portAt = (rig: Rig, end: End): Port | undefined => {
 /** Whether a port takes more than one link. Only a program's ports do: a socket holds one plug. */
 export const takesMany = (port: Port): boolean => port.family === 'software';
 
-export const sameEnd = (a: End, b: End): boolean => a.deviceId === b.deviceId && a.portId === b.portId;
+export const sameEnd = (a: End, b: End): boolean =>
+  a.deviceId === b.deviceId && a.portId === b.portId;
 
 /** The link that holds a port, if any. @returns its id */
 export const linkAt = (rig: Rig, end: End): string | undefined =>
@@ -79,5 +107,7 @@ export const suggestedCable = (a: Port, b: Port): CableRun | null => {
   if (first === 'inside') return { kind: first, lengthM: 0 };
   if (a.family !== 'usb' || b.family !== 'usb') return { kind: first, lengthM: USUAL_LENGTH_M };
   const gbps = Math.min(a.gbps, b.gbps);
-  return gbps >= 10 ? { kind: 'usb-10g', lengthM: 0.5 } : { kind: gbps >= 5 ? 'usb-5g' : 'usb-2', lengthM: USUAL_LENGTH_M };
+  return gbps >= 10
+    ? { kind: 'usb-10g', lengthM: 0.5 }
+    : { kind: gbps >= 5 ? 'usb-5g' : 'usb-2', lengthM: USUAL_LENGTH_M };
 };

@@ -15,30 +15,91 @@ const decibels = z.number().min(-300).max(300);
 
 /** What a device is, for search and for the step of the chain it stands in. */
 export const KINDS = [
-  'camera', 'webcam', 'phone', 'microphone', 'instrument', 'direct-box', 'booster', 'preamp', 'channel-processor', 'mixer', 'stage-box',
-  'interface', 'headphone-amplifier', 'headphones', 'loudspeaker', 'capture', 'splitter', 'selector', 'converter', 'switcher', 'computer',
-  'hub', 'encoder', 'recorder', 'display', 'prompter', 'call', 'stream', 'recording', 'player', 'wireless',
+  'camera',
+  'webcam',
+  'phone',
+  'microphone',
+  'instrument',
+  'direct-box',
+  'booster',
+  'preamp',
+  'channel-processor',
+  'mixer',
+  'stage-box',
+  'interface',
+  'headphone-amplifier',
+  'headphones',
+  'loudspeaker',
+  'capture',
+  'splitter',
+  'selector',
+  'converter',
+  'switcher',
+  'computer',
+  'hub',
+  'encoder',
+  'recorder',
+  'display',
+  'prompter',
+  'call',
+  'stream',
+  'recording',
+  'player',
+  'wireless',
 ] as const;
 export const kindSchema = z.enum(KINDS);
 export type Kind = z.infer<typeof kindSchema>;
 
 /** Steps of the chain, left to right on the loom. */
-export const STEPS = ['source', 'lift', 'shape', 'combine', 'take in', 'make', 'deliver', 'hear and see'] as const;
+export const STEPS = [
+  'source',
+  'lift',
+  'shape',
+  'combine',
+  'take in',
+  'make',
+  'deliver',
+  'hear and see',
+] as const;
 export const stepSchema = z.enum(STEPS);
 export type Step = z.infer<typeof stepSchema>;
 
 export const CONNECTORS = [
-  'xlr', 'jack', 'combo', 'mini-jack', 'phono', 'speaker', 'hdmi', 'mini-hdmi', 'micro-hdmi', 'bnc', 'usb-a', 'usb-b', 'usb-c', 'rj45',
-  'optical', 'radio', 'software',
+  'xlr',
+  'jack',
+  'combo',
+  'mini-jack',
+  'phono',
+  'speaker',
+  'hdmi',
+  'mini-hdmi',
+  'micro-hdmi',
+  'bnc',
+  'usb-a',
+  'usb-b',
+  'usb-c',
+  'rj45',
+  'optical',
+  'radio',
+  'software',
 ] as const;
 export const connectorSchema = z.enum(CONNECTORS);
 export type Connector = z.infer<typeof connectorSchema>;
 
 /** Nominal level an analogue port is made for. Professional line is +4 dBu, consumer line −10 dBV. */
-export const nominalSchema = z.enum(['microphone', 'instrument', 'line', 'consumer line', 'headphone', 'loudspeaker']);
+export const nominalSchema = z.enum([
+  'microphone',
+  'instrument',
+  'line',
+  'consumer line',
+  'headphone',
+  'loudspeaker',
+]);
 export type Nominal = z.infer<typeof nominalSchema>;
 
-const formatText = z.string().regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60 or 1920x1080p60000/1001');
+const formatText = z
+  .string()
+  .regex(FORMAT_PATTERN, 'expected a picture format such as 1920x1080p60 or 1920x1080p60000/1001');
 
 /** Which control decides something, by its id in `controls`. */
 const controlRef = idSchema;
@@ -62,9 +123,16 @@ const portBase = {
   direction: z.enum(['in', 'out', 'both']),
   connector: connectorSchema,
   /** What begins here. */
-  emits: z.strictObject({ picture: pictureSourceSchema.optional(), sound: soundSourceSchema.optional() }).optional(),
+  emits: z
+    .strictObject({ picture: pictureSourceSchema.optional(), sound: soundSourceSchema.optional() })
+    .optional(),
   /** What ends here, and whether a rig without it is useless. */
-  ends: z.strictObject({ picture: z.enum(['needed', 'welcome']).optional(), sound: z.enum(['needed', 'welcome']).optional() }).optional(),
+  ends: z
+    .strictObject({
+      picture: z.enum(['needed', 'welcome']).optional(),
+      sound: z.enum(['needed', 'welcome']).optional(),
+    })
+    .optional(),
 };
 
 export const analoguePortSchema = z.strictObject({
@@ -142,7 +210,12 @@ export const networkPortSchema = z.strictObject({
 export const softwarePortSchema = z.strictObject({ ...portBase, family: z.literal('software') });
 
 export const portSchema = z.discriminatedUnion('family', [
-  analoguePortSchema, digitalPortSchema, picturePortSchema, usbPortSchema, networkPortSchema, softwarePortSchema,
+  analoguePortSchema,
+  digitalPortSchema,
+  picturePortSchema,
+  usbPortSchema,
+  networkPortSchema,
+  softwarePortSchema,
 ]);
 export type Port = z.infer<typeof portSchema>;
 export type PortFamily = Port['family'];
@@ -153,9 +226,17 @@ export type UsbPort = z.infer<typeof usbPortSchema>;
 export const pictureRouteSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('pass') }),
   /** Everything leaves in the format of one control, which may say `first connected`; without a scaler nothing else may enter */
-  z.strictObject({ does: z.literal('house format'), formatControl: controlRef, scaler: z.boolean() }),
+  z.strictObject({
+    does: z.literal('house format'),
+    formatControl: controlRef,
+    scaler: z.boolean(),
+  }),
   /** Picture to USB: the format control may say `as received` */
-  z.strictObject({ does: z.literal('capture'), formatControl: controlRef, encodingControl: controlRef }),
+  z.strictObject({
+    does: z.literal('capture'),
+    formatControl: controlRef,
+    encodingControl: controlRef,
+  }),
 ]);
 
 export const routeSchema = z
@@ -167,37 +248,64 @@ export const routeSchema = z
     picture: pictureRouteSchema.optional(),
     /** Typical delay; null = unknown */
     delay: z
-      .union([z.strictObject({ ms: z.number().min(0).max(60_000) }), z.strictObject({ frames: z.number().min(0).max(1000) })])
+      .union([
+        z.strictObject({ ms: z.number().min(0).max(60_000) }),
+        z.strictObject({ frames: z.number().min(0).max(1000) }),
+      ])
       .nullable(),
     /** A mix-minus: what it carries never goes back to the device it came from */
     exceptSource: z.literal(true).optional(),
     /** Open only while this control has this value */
-    when: z.strictObject({ control: controlRef, is: z.union([z.boolean(), z.string().max(60)]) }).optional(),
+    when: z
+      .strictObject({ control: controlRef, is: z.union([z.boolean(), z.string().max(60)]) })
+      .optional(),
   })
-  .refine((route) => route.sound || route.picture, { message: 'expected a route to carry sound, picture or both' });
+  .refine((route) => route.sound || route.picture, {
+    message: 'expected a route to carry sound, picture or both',
+  });
 export type Route = z.infer<typeof routeSchema>;
 export type PictureRoute = z.infer<typeof pictureRouteSchema>;
 
 export const controlSchema = z.discriminatedUnion('type', [
   z
     .strictObject({
-      type: z.literal('gain'), label: nameSchema, minDb: decibels, maxDb: decibels, stepDb: z.number().positive().max(60), initial: decibels,
+      type: z.literal('gain'),
+      label: nameSchema,
+      minDb: decibels,
+      maxDb: decibels,
+      stepDb: z.number().positive().max(60),
+      initial: decibels,
     })
-    .refine((c) => c.minDb <= c.initial && c.initial <= c.maxDb, { message: 'expected minDb ≤ initial ≤ maxDb' }),
+    .refine((c) => c.minDb <= c.initial && c.initial <= c.maxDb, {
+      message: 'expected minDb ≤ initial ≤ maxDb',
+    }),
   z.strictObject({ type: z.literal('switch'), label: nameSchema, initial: z.boolean() }),
   z
     .strictObject({
-      type: z.literal('choice'), label: nameSchema,
-      options: z.array(z.strictObject({ value: z.string().min(1).max(60), label: nameSchema })).min(1).max(64),
+      type: z.literal('choice'),
+      label: nameSchema,
+      options: z
+        .array(z.strictObject({ value: z.string().min(1).max(60), label: nameSchema }))
+        .min(1)
+        .max(64),
       initial: z.string(),
     })
-    .refine((c) => c.options.some((o) => o.value === c.initial), { message: 'expected initial to be one of the options' }),
+    .refine((c) => c.options.some((o) => o.value === c.initial), {
+      message: 'expected initial to be one of the options',
+    }),
   z
     .strictObject({
-      type: z.literal('amount'), label: nameSchema, unit: z.string().max(12), min: z.number(), max: z.number(), step: z.number().positive(),
+      type: z.literal('amount'),
+      label: nameSchema,
+      unit: z.string().max(12),
+      min: z.number(),
+      max: z.number(),
+      step: z.number().positive(),
       initial: z.number(),
     })
-    .refine((c) => c.min <= c.initial && c.initial <= c.max, { message: 'expected min ≤ initial ≤ max' }),
+    .refine((c) => c.min <= c.initial && c.initial <= c.max, {
+      message: 'expected min ≤ initial ≤ max',
+    }),
 ]);
 export type Control = z.infer<typeof controlSchema>;
 export type ControlValue = number | boolean | string;
@@ -234,5 +342,6 @@ export type Model = z.infer<typeof modelFields>;
 
 /** A model whose routes and controls also fit together. */
 export const modelSchema = modelFields.superRefine((model, context) => {
-  for (const { path, message } of modelProblems(model)) context.addIssue({ code: 'custom', path, message });
+  for (const { path, message } of modelProblems(model))
+    context.addIssue({ code: 'custom', path, message });
 });

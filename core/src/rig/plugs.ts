@@ -25,9 +25,12 @@ const byDevice = (links: Links): Map<string, Set<string>> => {
 };
 
 /** Ids of the links that have an end in a device. */
-export const linksOf = (links: Links, deviceId: string): string[] => [...(byDevice(links).get(deviceId) ?? [])];
+export const linksOf = (links: Links, deviceId: string): string[] => [
+  ...(byDevice(links).get(deviceId) ?? []),
+];
 
-const isAt = (end: End, at: End): boolean => end.deviceId === at.deviceId && end.portId === at.portId;
+const isAt = (end: End, at: End): boolean =>
+  end.deviceId === at.deviceId && end.portId === at.portId;
 
 /** Whether a port has a plug in it. */
 export const isHeld = (links: Links, end: End): boolean =>

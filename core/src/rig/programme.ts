@@ -72,14 +72,32 @@ export type Does = z.infer<typeof doesSchema>;
 export const GUARDS = ['none', 'hold', 'press twice', 'under a cover'] as const;
 export type Guard = (typeof GUARDS)[number];
 
-export const buttonSchema = z.strictObject({ label: nameSchema, does: doesSchema, guard: z.enum(GUARDS), order });
+export const buttonSchema = z.strictObject({
+  label: nameSchema,
+  does: doesSchema,
+  guard: z.enum(GUARDS),
+  order,
+});
 export type PanelButton = z.infer<typeof buttonSchema>;
 
 /** The panel or pedal in front of whoever switches. */
-export const panelSchema = z.strictObject({ columns: z.number().int().min(1).max(12), buttons: z.record(idSchema, buttonSchema) });
+export const panelSchema = z.strictObject({
+  columns: z.number().int().min(1).max(12),
+  buttons: z.record(idSchema, buttonSchema),
+});
 export type Panel = z.infer<typeof panelSchema>;
 
 /** A shot of which only the camera is known. */
 export const USUAL_SHOT = {
-  personId: null, sightId: null, wanted: 'head and shoulders', distanceM: null, furthestM: null, backgroundM: null, lightLux: null, eyeLine: null, punchIn: 1, seatSpacingM: null, travelM: null,
+  personId: null,
+  sightId: null,
+  wanted: 'head and shoulders',
+  distanceM: null,
+  furthestM: null,
+  backgroundM: null,
+  lightLux: null,
+  eyeLine: null,
+  punchIn: 1,
+  seatSpacingM: null,
+  travelM: null,
 } as const satisfies Omit<ShotPlan, 'deviceId' | 'order'>;

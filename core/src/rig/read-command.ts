@@ -4,10 +4,27 @@ import { refusals } from './refusal';
 
 /** `recordingsOfVoice` as a person would read it: `recordings of voice`. */
 const fieldName = (key: PropertyKey): string =>
-  String(key).replace(/([a-z0-9])([A-Z])/g, (_, last: string, first: string) => `${last} ${first.toLowerCase()}`);
+  String(key).replace(
+    /([a-z0-9])([A-Z])/g,
+    (_, last: string, first: string) => `${last} ${first.toLowerCase()}`,
+  );
 
 /** Parts of a command's path that name its shape and not what was typed. */
-const SHAPE = new Set<PropertyKey>(['rules', 'person', 'place', 'brief', 'sight', 'deliverable', 'shot', 'scene', 'noise', 'room', 'button', 'commands', 'cable']);
+const SHAPE = new Set<PropertyKey>([
+  'rules',
+  'person',
+  'place',
+  'brief',
+  'sight',
+  'deliverable',
+  'shot',
+  'scene',
+  'noise',
+  'room',
+  'button',
+  'commands',
+  'cable',
+]);
 
 const numberText = (value: unknown): string => String(value).replace('-', '−');
 
@@ -15,7 +32,9 @@ const numberText = (value: unknown): string => String(value).replace('-', '−')
 const inWords = (issue: z.core.$ZodIssue): string => {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.expected === 'int' ? 'expected a whole number' : `expected ${article(issue.expected)}`;
+      return issue.expected === 'int'
+        ? 'expected a whole number'
+        : `expected ${article(issue.expected)}`;
     case 'too_big':
       if (issue.origin === 'string') return `expected at most ${issue.maximum} characters`;
       if (issue.origin === 'array') return `expected at most ${issue.maximum} items`;
@@ -39,10 +58,12 @@ const article = (what: string): string => (/^[aeiou]/.test(what) ? `an ${what}` 
  * @throws Refusal that says which field and why
  */
 export const readCommand = (value: unknown): AskedCommand => {
-  const isRevert = typeof value === 'object' && value !== null && 'type' in value && value.type === 'revert';
+  const isRevert =
+    typeof value === 'object' && value !== null && 'type' in value && value.type === 'revert';
   const read = isRevert ? askedRevertSchema.safeParse(value) : commandSchema.safeParse(value);
   if (read.success) {
-    if (read.data.type === 'revert') return { type: 'revert', does: read.data.does, entryId: read.data.entryId };
+    if (read.data.type === 'revert')
+      return { type: 'revert', does: read.data.does, entryId: read.data.entryId };
     return read.data;
   }
   const [issue] = read.error.issues;

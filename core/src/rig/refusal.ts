@@ -5,31 +5,52 @@ export class Refusal extends Error {
 
 /** Every reason a command is refused, in one place: what is wrong, and what the reader can do. */
 export const refusals = {
-  noDevice: (id: string) => new Refusal(`There is no device "${id}" in this rig; it may have been removed.`),
-  noLink: (id: string) => new Refusal(`There is no connection "${id}" in this rig; it may have been removed.`),
+  noDevice: (id: string) =>
+    new Refusal(`There is no device "${id}" in this rig; it may have been removed.`),
+  noLink: (id: string) =>
+    new Refusal(`There is no connection "${id}" in this rig; it may have been removed.`),
   noPerson: (id: string) => new Refusal(`There is no person "${id}" in this rig; add them first.`),
   noPlace: (id: string) => new Refusal(`There is no place "${id}" in this rig; add it first.`),
   noBrief: () => new Refusal('This rig has no brief yet; begin one first.'),
-  noSight: (id: string) => new Refusal(`There is no sight "${id}" in the brief; it may have been removed.`),
-  noDeliverable: (id: string) => new Refusal(`There is no deliverable "${id}" in the brief; it may have been removed.`),
-  noShot: (id: string) => new Refusal(`There is no shot "${id}" in this rig; it may have been removed.`),
-  noScene: (id: string) => new Refusal(`There is no scene "${id}" in this rig; it may have been removed.`),
-  noButton: (id: string) => new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
-  noNoise: (id: string) => new Refusal(`There is no noise "${id}" in this rig; it may have been removed.`),
-  modelMisfit: (device: string, why: string) => new Refusal(`${device} cannot be replaced: ${why}.`),
+  noSight: (id: string) =>
+    new Refusal(`There is no sight "${id}" in the brief; it may have been removed.`),
+  noDeliverable: (id: string) =>
+    new Refusal(`There is no deliverable "${id}" in the brief; it may have been removed.`),
+  noShot: (id: string) =>
+    new Refusal(`There is no shot "${id}" in this rig; it may have been removed.`),
+  noScene: (id: string) =>
+    new Refusal(`There is no scene "${id}" in this rig; it may have been removed.`),
+  noButton: (id: string) =>
+    new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
+  noNoise: (id: string) =>
+    new Refusal(`There is no noise "${id}" in this rig; it may have been removed.`),
+  modelMisfit: (device: string, why: string) =>
+    new Refusal(`${device} cannot be replaced: ${why}.`),
   noPort: (device: string, port: string) => new Refusal(`${device} has no port "${port}".`),
   idTaken: (id: string) => new Refusal(`"${id}" is already in this rig; use another id.`),
   tooMany: (what: string, limit: number) => new Refusal(`A rig holds at most ${limit} ${what}.`),
-  cannotJoin: (from: string, to: string, why: string) => new Refusal(`${from} cannot be connected to ${to}: ${why}.`),
-  portHeld: (device: string, port: string) => new Refusal(`${device}, ${port} already has a cable in it; remove that first.`),
+  cannotJoin: (from: string, to: string, why: string) =>
+    new Refusal(`${from} cannot be connected to ${to}: ${why}.`),
+  portHeld: (device: string, port: string) =>
+    new Refusal(`${device}, ${port} already has a cable in it; remove that first.`),
   itself: (device: string) => new Refusal(`${device} cannot be connected to itself.`),
   cableMisfit: (cable: string) => new Refusal(`${cable} does not fit these two ports.`),
   badSetting: (device: string, why: string) => new Refusal(`${device}: ${why}.`),
-  badFigure: (device: string, path: string, why: string) => new Refusal(`${device}: ${path} cannot be set: ${why}.`),
-  changedSince: (where: string) => new Refusal(`This cannot be taken back: ${where} has been changed since.`),
-  wouldBreak: (where: string, why: string) => new Refusal(`This would leave the rig inconsistent at ${where}: ${why}.`),
-  notUnderstood: (where: string, why: string) => new Refusal(`This cannot be entered: ${where ? `${where}: ` : ''}${why}.`),
-  notInLog: () => new Refusal('This cannot be taken back or done again: the edit it belongs to is not in the log.'),
+  badFigure: (device: string, path: string, why: string) =>
+    new Refusal(`${device}: ${path} cannot be set: ${why}.`),
+  changedSince: (where: string) =>
+    new Refusal(`This cannot be taken back: ${where} has been changed since.`),
+  wouldBreak: (where: string, why: string) =>
+    new Refusal(`This would leave the rig inconsistent at ${where}: ${why}.`),
+  notUnderstood: (where: string, why: string) =>
+    new Refusal(`This cannot be entered: ${where ? `${where}: ` : ''}${why}.`),
+  notInLog: () =>
+    new Refusal(
+      'This cannot be taken back or done again: the edit it belongs to is not in the log.',
+    ),
   notYours: () => new Refusal('Only edits made in this browser can be taken back here.'),
-  alreadyReverted: (does: 'undo' | 'redo') => new Refusal(does === 'undo' ? 'This has been taken back already.' : 'This has been done again already.'),
+  alreadyReverted: (does: 'undo' | 'redo') =>
+    new Refusal(
+      does === 'undo' ? 'This has been taken back already.' : 'This has been done again already.',
+    ),
 };

@@ -73,7 +73,10 @@ export type Device = z.infer<typeof deviceSchema>;
 export const endSchema = z.strictObject({ deviceId: idSchema, portId: idSchema });
 export type End = z.infer<typeof endSchema>;
 
-export const runSchema = z.strictObject({ kind: z.enum(CABLE_IDS), lengthM: z.number().min(0).max(MAX_CABLE_M) });
+export const runSchema = z.strictObject({
+  kind: z.enum(CABLE_IDS),
+  lengthM: z.number().min(0).max(MAX_CABLE_M),
+});
 export type CableRun = z.infer<typeof runSchema>;
 
 export const linkSchema = z.strictObject({ from: endSchema, to: endSchema, cable: runSchema });
@@ -104,7 +107,16 @@ export const DEFAULT_SPEECH = { speechDbSpl: 62, crestDb: 14 } as const;
 
 /** Someone on site who sits and talks, as long as nothing else is said. */
 export const USUAL_PERSON = {
-  where: 'on site', posture: 'sits', shot: 'head and shoulders', isHeard: true, ...DEFAULT_SPEECH, spreadDb: 6, wearsGlasses: false, dislikesHeadset: false, needsHandsFree: false, at: null,
+  where: 'on site',
+  posture: 'sits',
+  shot: 'head and shoulders',
+  isHeard: true,
+  ...DEFAULT_SPEECH,
+  spreadDb: 6,
+  wearsGlasses: false,
+  dislikesHeadset: false,
+  needsHandsFree: false,
+  at: null,
 } as const satisfies Omit<Person, 'name' | 'order'>;
 
 export const blankRig = (name: string): Rig => ({
@@ -125,8 +137,12 @@ export const blankRig = (name: string): Rig => ({
 });
 
 /** Entries of a collection in the order they were added; ids settle ties, so the same rig always reads the same. */
-export const inOrder = <T extends { order: number }>(collection: Readonly<Record<string, T>>): [string, T][] =>
-  Object.entries(collection).sort(([idA, a], [idB, b]) => a.order - b.order || (idA < idB ? -1 : 1));
+export const inOrder = <T extends { order: number }>(
+  collection: Readonly<Record<string, T>>,
+): [string, T][] =>
+  Object.entries(collection).sort(
+    ([idA, a], [idB, b]) => a.order - b.order || (idA < idB ? -1 : 1),
+  );
 
 /** One entry of a collection by id, and only its own entries. */
 export const entry = <T>(collection: Readonly<Record<string, T>>, id: string): T | undefined =>

@@ -64,7 +64,10 @@ export const scanJson = (text: string, limit: number): ScanProblem[] => {
   let values = 0;
   let isKeyNext = false;
   const path = (): PropertyKey[] => open.map(({ at }) => at);
-  const tooWide = (): ScanProblem => ({ path: path().slice(0, -1), says: `this holds more than ${MAX_WIDTH} items` });
+  const tooWide = (): ScanProblem => ({
+    path: path().slice(0, -1),
+    says: `this holds more than ${MAX_WIDTH} items`,
+  });
   for (let index = 0; index < text.length && problems.length < limit; index++) {
     const code = text.charCodeAt(index);
     const inside = open.at(-1);
@@ -74,8 +77,10 @@ export const scanJson = (text: string, limit: number): ScanProblem[] => {
         if (isKeyNext && inside?.keys) {
           const key = readKey(text.slice(index, end));
           inside.at = key;
-          if (inside.keys.has(key)) problems.push({ path: path(), says: 'this key or id stands here twice' });
-          else if (FORBIDDEN_KEYS.has(key)) problems.push({ path: path(), says: 'this key is not allowed' });
+          if (inside.keys.has(key))
+            problems.push({ path: path(), says: 'this key or id stands here twice' });
+          else if (FORBIDDEN_KEYS.has(key))
+            problems.push({ path: path(), says: 'this key is not allowed' });
           inside.keys.add(key);
           if (inside.keys.size > MAX_WIDTH) return [...problems, tooWide()];
           isKeyNext = false;
@@ -86,11 +91,15 @@ export const scanJson = (text: string, limit: number): ScanProblem[] => {
       case OPEN_OBJECT:
       case OPEN_LIST:
         if (open.length === MAX_DEPTH) {
-          return [...problems, { path: [], says: `nested deeper than ${MAX_DEPTH} levels`, offset: index }];
+          return [
+            ...problems,
+            { path: [], says: `nested deeper than ${MAX_DEPTH} levels`, offset: index },
+          ];
         }
         isKeyNext = code === OPEN_OBJECT;
         open.push({ keys: isKeyNext ? new Set() : null, count: 0, at: isKeyNext ? '' : 0 });
-        if (++values > MAX_VALUES) return [...problems, { path: [], says: `this holds more than ${MAX_VALUES} values` }];
+        if (++values > MAX_VALUES)
+          return [...problems, { path: [], says: `this holds more than ${MAX_VALUES} values` }];
         break;
       case CLOSE_OBJECT:
       case CLOSE_LIST:
@@ -98,7 +107,8 @@ export const scanJson = (text: string, limit: number): ScanProblem[] => {
         isKeyNext = false;
         break;
       case COMMA:
-        if (++values > MAX_VALUES) return [...problems, { path: [], says: `this holds more than ${MAX_VALUES} values` }];
+        if (++values > MAX_VALUES)
+          return [...problems, { path: [], says: `this holds more than ${MAX_VALUES} values` }];
         if (inside && !inside.keys) {
           inside.at = ++inside.count;
           if (inside.count >= MAX_WIDTH) return [...problems, tooWide()];

@@ -6,10 +6,13 @@ import { portAt } from './mating';
 import { entry, type End, type Rig } from './rig';
 
 const deviceName = (rig: Rig, id: string): string => entry(rig.devices, id)?.name ?? `“${id}”`;
-const endName = (rig: Rig, end: End): string => `${deviceName(rig, end.deviceId)} (${portAt(rig, end)?.name ?? end.portId})`;
+const endName = (rig: Rig, end: End): string =>
+  `${deviceName(rig, end.deviceId)} (${portAt(rig, end)?.name ?? end.portId})`;
 
-const sightName = (rig: Rig, id: string): string => entry(rig.brief?.sights ?? {}, id)?.name ?? `“${id}”`;
-const deliverableName = (rig: Rig, id: string): string => entry(rig.brief?.deliverables ?? {}, id)?.name ?? `“${id}”`;
+const sightName = (rig: Rig, id: string): string =>
+  entry(rig.brief?.sights ?? {}, id)?.name ?? `“${id}”`;
+const deliverableName = (rig: Rig, id: string): string =>
+  entry(rig.brief?.deliverables ?? {}, id)?.name ?? `“${id}”`;
 
 const shotName = (rig: Rig, id: string): string => {
   const shot = entry(rig.shots, id);
@@ -17,7 +20,8 @@ const shotName = (rig: Rig, id: string): string => {
 };
 const sceneName = (rig: Rig, id: string): string => entry(rig.scenes, id)?.name ?? `“${id}”`;
 const noiseName = (rig: Rig, id: string): string => entry(rig.noises, id)?.name ?? `“${id}”`;
-const buttonName = (rig: Rig, id: string): string => entry(rig.panel.buttons, id)?.label ?? `“${id}”`;
+const buttonName = (rig: Rig, id: string): string =>
+  entry(rig.panel.buttons, id)?.label ?? `“${id}”`;
 
 const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
   const device = entry(rig.devices, deviceId);
@@ -25,14 +29,28 @@ const valueName = (rig: Rig, deviceId: string, controlId: string, value: Control
   if (typeof value === 'boolean') return value ? 'on' : 'off';
   if (control?.type === 'gain') return `${value} dB`;
   if (control?.type === 'amount') return `${value} ${control.unit}`.trim();
-  if (control?.type === 'choice') return control.options.find((option) => option.value === value)?.label ?? String(value);
+  if (control?.type === 'choice')
+    return control.options.find((option) => option.value === value)?.label ?? String(value);
   return String(value);
 };
 
-const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = { headroomDb: 'headroom', minimumSnrDb: 'least signal-to-noise ratio', voiceOverRoomDb: 'voice over the noise of the room', reachWarnShare: 'cable reach warning', recordingsOfVoice: 'recordings of each voice', chosenFormat: 'the format pictures are wanted in', uplinkShare: 'share of the uplink used' };
+const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = {
+  headroomDb: 'headroom',
+  minimumSnrDb: 'least signal-to-noise ratio',
+  voiceOverRoomDb: 'voice over the noise of the room',
+  reachWarnShare: 'cable reach warning',
+  recordingsOfVoice: 'recordings of each voice',
+  chosenFormat: 'the format pictures are wanted in',
+  uplinkShare: 'share of the uplink used',
+};
 const isQuestion = (key: string): key is HouseQuestionKey => Object.hasOwn(HOUSE_QUESTIONS, key);
-const ruleName = (key: string): string => (isQuestion(key) ? HOUSE_QUESTIONS[key].question.toLowerCase() : (NUMBER_RULE_NAMES[key] ?? key));
-const schoolName = (key: string, value: unknown): string => (isQuestion(key) ? (HOUSE_QUESTIONS[key].schools.find((school) => school.value === value)?.label ?? String(value)) : String(value));
+const ruleName = (key: string): string =>
+  isQuestion(key) ? HOUSE_QUESTIONS[key].question.toLowerCase() : (NUMBER_RULE_NAMES[key] ?? key);
+const schoolName = (key: string, value: unknown): string =>
+  isQuestion(key)
+    ? (HOUSE_QUESTIONS[key].schools.find((school) => school.value === value)?.label ??
+      String(value))
+    : String(value);
 
 const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
   switch (command.type) {
@@ -41,7 +59,9 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'writeNotes':
       return 'Wrote the notes.';
     case 'setHouseRules':
-      return `Set the house rule${Object.keys(command.rules).length === 1 ? '' : 's'} for ${Object.entries(command.rules)
+      return `Set the house rule${Object.keys(command.rules).length === 1 ? '' : 's'} for ${Object.entries(
+        command.rules,
+      )
         .map(([rule, value]) => `${ruleName(rule)} to ${schoolName(rule, value)}`)
         .join(' and ')}.`;
     case 'writeBrief':
@@ -59,7 +79,9 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'removeDeliverable':
       return `Removed ${deliverableName(rig, command.deliverableId)} from what is delivered.`;
     case 'showSight':
-      return command.sightId === null ? `${deviceName(rig, command.deviceId)} shows nothing of the brief any more.` : `${deviceName(rig, command.deviceId)} shows ${sightName(rig, command.sightId)}.`;
+      return command.sightId === null
+        ? `${deviceName(rig, command.deviceId)} shows nothing of the brief any more.`
+        : `${deviceName(rig, command.deviceId)} shows ${sightName(rig, command.sightId)}.`;
     case 'placeDevice':
       return `Placed ${deviceName(rig, command.deviceId)}.`;
     case 'setRoom':
@@ -67,7 +89,9 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'addNoise':
       return `Added ${command.noise.name} to what makes noise.`;
     case 'changeNoise':
-      return command.noise.at !== undefined && Object.keys(command.noise).length === 1 ? `Moved ${noiseName(rig, command.noiseId)}.` : `Changed ${noiseName(rig, command.noiseId)}.`;
+      return command.noise.at !== undefined && Object.keys(command.noise).length === 1
+        ? `Moved ${noiseName(rig, command.noiseId)}.`
+        : `Changed ${noiseName(rig, command.noiseId)}.`;
     case 'removeNoise':
       return `Removed ${noiseName(rig, command.noiseId)} from what makes noise.`;
     case 'setOwnership':
@@ -85,17 +109,25 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'removePlace':
       return `Removed the place ${entry(rig.places, command.placeId)?.name ?? command.placeId}.`;
     case 'addDevice':
-      return command.name === command.model.name ? `Added ${command.name}.` : `Added ${command.name}, a ${command.model.name}.`;
+      return command.name === command.model.name
+        ? `Added ${command.name}.`
+        : `Added ${command.name}, a ${command.model.name}.`;
     case 'removeDevice':
       return `Removed ${deviceName(rig, command.deviceId)} and its cables.`;
     case 'renameDevice':
       return `Renamed ${deviceName(rig, command.deviceId)} to ${command.name}.`;
     case 'assignDevice': {
       const owners = [
-        command.personId === null ? null : (entry(rig.people, command.personId)?.name ?? command.personId),
-        command.placeId === null ? null : (entry(rig.places, command.placeId)?.name ?? command.placeId),
+        command.personId === null
+          ? null
+          : (entry(rig.people, command.personId)?.name ?? command.personId),
+        command.placeId === null
+          ? null
+          : (entry(rig.places, command.placeId)?.name ?? command.placeId),
       ].filter((name) => name !== null);
-      return owners.length ? `Gave ${deviceName(rig, command.deviceId)} to ${owners.join(', ')}.` : `Took ${deviceName(rig, command.deviceId)} out of its group.`;
+      return owners.length
+        ? `Gave ${deviceName(rig, command.deviceId)} to ${owners.join(', ')}.`
+        : `Took ${deviceName(rig, command.deviceId)} out of its group.`;
     }
     case 'setControl': {
       const device = entry(rig.devices, command.deviceId);
@@ -115,7 +147,9 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'addScene':
       return `Added the scene ${command.scene.name}.`;
     case 'changeScene':
-      return command.scene.name !== undefined ? `Renamed the scene ${sceneName(rig, command.sceneId)} to ${command.scene.name}.` : `Changed the scene ${sceneName(rig, command.sceneId)}.`;
+      return command.scene.name !== undefined
+        ? `Renamed the scene ${sceneName(rig, command.sceneId)} to ${command.scene.name}.`
+        : `Changed the scene ${sceneName(rig, command.sceneId)}.`;
     case 'removeScene':
       return `Removed the scene ${sceneName(rig, command.sceneId)}.`;
     case 'setPanel':
@@ -130,7 +164,9 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
       return `Connected ${endName(rig, command.from)} to ${endName(rig, command.to)}${command.cable.kind === 'inside' ? '' : ` with ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}`}.`;
     case 'disconnect': {
       const link = entry(rig.links, command.linkId);
-      return link ? `Disconnected ${endName(rig, link.from)} from ${endName(rig, link.to)}.` : 'Disconnected a cable.';
+      return link
+        ? `Disconnected ${endName(rig, link.from)} from ${endName(rig, link.to)}.`
+        : 'Disconnected a cable.';
     }
     case 'setCable': {
       const link = entry(rig.links, command.linkId);

@@ -11,14 +11,19 @@ export const numberSetting = (device: Device, controlId: string): number | undef
   const value = settingOf(device, controlId);
   return typeof value === 'number' ? value : undefined;
 };
-export const switchSetting = (device: Device, controlId: string): boolean => settingOf(device, controlId) === true;
+export const switchSetting = (device: Device, controlId: string): boolean =>
+  settingOf(device, controlId) === true;
 export const choiceSetting = (device: Device, controlId: string): string | undefined => {
   const value = settingOf(device, controlId);
   return typeof value === 'string' ? value : undefined;
 };
 
 /** Why a control cannot take a value, in plain words; null when it can. */
-export const settingProblem = (model: Model, controlId: string, value: ControlValue): string | null => {
+export const settingProblem = (
+  model: Model,
+  controlId: string,
+  value: ControlValue,
+): string | null => {
   const control: Control | undefined = entry(model.controls, controlId);
   if (!control) return `${model.name} has no control "${controlId}"`;
   switch (control.type) {

@@ -28,12 +28,21 @@ const IN_HAND: ReadonlySet<string> = new Set(['mic-dynamic-stage']);
 /** A condenser's own hiss is heard in a quiet recording when the voice stands less than this above it. @unit dB(A) */
 const OVER_SELF_NOISE_DB = 45;
 
-const firstPattern = (model: Model): { readonly pattern: Pattern; readonly distanceM: number; readonly selfNoise: number | null } | null => {
+const firstPattern = (
+  model: Model,
+): {
+  readonly pattern: Pattern;
+  readonly distanceM: number;
+  readonly selfNoise: number | null;
+} | null => {
   for (const { emits } of Object.values(model.ports)) {
     const source = emits?.sound;
     if (source?.type !== 'microphone' || source.pattern === undefined) continue;
     const distance = entry(model.controls, source.distanceControl);
-    const switched = typeof source.pattern === 'object' ? entry(model.controls, source.pattern.control)?.initial : source.pattern;
+    const switched =
+      typeof source.pattern === 'object'
+        ? entry(model.controls, source.pattern.control)?.initial
+        : source.pattern;
     const pattern = PATTERNS.find((name) => name === switched);
     if (distance?.type !== 'amount' || !pattern) continue;
     return { pattern, distanceM: distance.initial, selfNoise: source.selfNoiseDbaSpl };
@@ -47,10 +56,15 @@ const loudestBleed = (there: MicrophoneInRoom): number | null => {
 };
 
 /** Why a class suits somebody, and why not, by what they do and wear. */
-const byPerson = (classId: string, { posture, dislikesHeadset, needsHandsFree }: Person): { readonly speaksFor: string[]; readonly speaksAgainst: string[] } => ({
+const byPerson = (
+  classId: string,
+  { posture, dislikesHeadset, needsHandsFree }: Person,
+): { readonly speaksFor: string[]; readonly speaksAgainst: string[] } => ({
   speaksFor: posture === 'moves' && WORN.has(classId) ? ['goes where they go'] : [],
   speaksAgainst: [
-    ...(posture === 'moves' && !WORN.has(classId) ? ['they move out of it'] : []), ...(dislikesHeadset && ON_HEAD.has(classId) ? ['they dislike a headset'] : []), ...(needsHandsFree && IN_HAND.has(classId) ? ['needs a stand: both their hands are busy'] : []),
+    ...(posture === 'moves' && !WORN.has(classId) ? ['they move out of it'] : []),
+    ...(dislikesHeadset && ON_HEAD.has(classId) ? ['they dislike a headset'] : []),
+    ...(needsHandsFree && IN_HAND.has(classId) ? ['needs a stand: both their hands are busy'] : []),
   ],
 });
 
@@ -58,8 +72,12 @@ const byPerson = (classId: string, { posture, dislikesHeadset, needsHandsFree }:
  * Every class of microphone for the voice that a microphone is for, the best first: with least against it, the person's own reasons before all, then by how far the voice stands over the room.
  * @returns none where nobody speaks into it
  */
-export const microphoneChoices = (measured: Measured, microphone: MicrophoneInRoom): MicrophoneChoice[] => {
-  const person = microphone.personId === null ? undefined : entry(measured.rig.people, microphone.personId);
+export const microphoneChoices = (
+  measured: Measured,
+  microphone: MicrophoneInRoom,
+): MicrophoneChoice[] => {
+  const person =
+    microphone.personId === null ? undefined : entry(measured.rig.people, microphone.personId);
   if (!person) return [];
   const { voiceOverRoomDb } = measured.rig.houseRules;
   const present = microphone.node.device.device.model.classId;
@@ -71,14 +89,45 @@ export const microphoneChoices = (measured: Measured, microphone: MicrophoneInRo
     const [bleed, over, dry] = [loudestBleed(there), there.overRoomDb, there.directToReverberantDb];
     const overSelf = selfNoise === null || there.ownSpl === null ? null : there.ownSpl - selfNoise;
     const ofPerson = byPerson(model.classId, person);
-    const needsPhantom = Object.values(model.ports).some((port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0);
-    return [{
-      ownReasons: ofPerson.speaksAgainst.length, model, isPresent: model.classId === present, pattern, distanceM, there, bleedDb: bleed, overSelfNoiseDb: overSelf,
-      speaksFor: [...ofPerson.speaksFor, ...(needsPhantom ? [] : ['needs no phantom power']), ...(over !== null && over >= voiceOverRoomDb ? [`voice ${figure(over, 0)} dB over the room`] : [])],
-      speaksAgainst: [
-        ...ofPerson.speaksAgainst, ...(over !== null && over < voiceOverRoomDb ? [`voice only ${figure(over, 0)} dB over the room`] : []), ...(bleed !== null && bleed > -THREE_TO_ONE_DB ? [`another voice ${figure(-bleed, 0)} dB under`] : []),
-        ...(dry !== null && dry < 0 ? ['more echo than voice'] : []), ...(overSelf !== null && overSelf < OVER_SELF_NOISE_DB ? [`its own hiss ${figure(overSelf, 0)} dB under the voice`] : []),
-      ],
-    }];
-  }).sort((a, b) => a.ownReasons - b.ownReasons || a.speaksAgainst.length - b.speaksAgainst.length || (b.there.overRoomDb ?? 0) - (a.there.overRoomDb ?? 0));
+    const needsPhantom = Object.values(model.ports).some(
+      (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
+    );
+    return [
+      {
+        ownReasons: ofPerson.speaksAgainst.length,
+        model,
+        isPresent: model.classId === present,
+        pattern,
+        distanceM,
+        there,
+        bleedDb: bleed,
+        overSelfNoiseDb: overSelf,
+        speaksFor: [
+          ...ofPerson.speaksFor,
+          ...(needsPhantom ? [] : ['needs no phantom power']),
+          ...(over !== null && over >= voiceOverRoomDb
+            ? [`voice ${figure(over, 0)} dB over the room`]
+            : []),
+        ],
+        speaksAgainst: [
+          ...ofPerson.speaksAgainst,
+          ...(over !== null && over < voiceOverRoomDb
+            ? [`voice only ${figure(over, 0)} dB over the room`]
+            : []),
+          ...(bleed !== null && bleed > -THREE_TO_ONE_DB
+            ? [`another voice ${figure(-bleed, 0)} dB under`]
+            : []),
+          ...(dry !== null && dry < 0 ? ['more echo than voice'] : []),
+          ...(overSelf !== null && overSelf < OVER_SELF_NOISE_DB
+            ? [`its own hiss ${figure(overSelf, 0)} dB under the voice`]
+            : []),
+        ],
+      },
+    ];
+  }).sort(
+    (a, b) =>
+      a.ownReasons - b.ownReasons ||
+      a.speaksAgainst.length - b.speaksAgainst.length ||
+      (b.there.overRoomDb ?? 0) - (a.there.overRoomDb ?? 0),
+  );
 };

@@ -12,7 +12,8 @@ import { gainOf, type GainSetting } from '../sound';
 export const nameOf = (node: PortNode): string => `${node.device.device.name}, ${node.port.name}`;
 
 /** The stage a finding points at, in the analysis it came from. */
-export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined => (index === undefined ? undefined : traced.stages[index]);
+export const stageOf = ({ traced }: Measured, index: number | undefined): Stage | undefined =>
+  index === undefined ? undefined : traced.stages[index];
 
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */
 export const conversions = perAnalysis(({ traced }): readonly Stage[] => {
@@ -39,7 +40,10 @@ export const sourceOf = (stage: Stage): Stage => {
 };
 
 /** Whether a stage is where an analogue signal becomes digital. */
-export const isConversion = (stage: Stage): boolean => stage.via.by === 'route' && stage.via.route.route.sound?.toDigital !== undefined && stage.parent?.at.port.family === 'analogue';
+export const isConversion = (stage: Stage): boolean =>
+  stage.via.by === 'route' &&
+  stage.via.route.route.sound?.toDigital !== undefined &&
+  stage.parent?.at.port.family === 'analogue';
 
 /** A gain a thread passes that someone can turn. */
 export interface AdjustableGain {
@@ -68,7 +72,10 @@ export const steppedGain = (wantedDb: number, gain: GainSetting): number => {
   return Math.min(gain.maxDb, Math.max(gain.minDb, Number(stepped.toFixed(4))));
 };
 
-export const disconnect = (edge: LinkEdge): SimpleCommand => ({ type: 'disconnect', linkId: edge.id });
+export const disconnect = (edge: LinkEdge): SimpleCommand => ({
+  type: 'disconnect',
+  linkId: edge.id,
+});
 
 const NEW_CABLE_M = 1;
 
@@ -82,7 +89,12 @@ export const firstCable = (from: PortNode, to: PortNode): CableId | undefined =>
  * Puts a new device of a class into a link: out goes the cable, in go the device and two cables.
  * @returns the commands and the new device's id
  */
-export const splice = (rig: Rig, edge: LinkEdge, classId: string, ports: { in: string; out: string }): { deviceId: string; commands: SimpleCommand[] } => {
+export const splice = (
+  rig: Rig,
+  edge: LinkEdge,
+  classId: string,
+  ports: { in: string; out: string },
+): { deviceId: string; commands: SimpleCommand[] } => {
   const model = classById(classId);
   const deviceId = freeId(`${edge.from.device.id}-${model.kind}`, rig.devices);
   const intoId = freeId(`${deviceId}-in`, rig.links);
@@ -93,17 +105,47 @@ export const splice = (rig: Rig, edge: LinkEdge, classId: string, ports: { in: s
     deviceId,
     commands: [
       disconnect(edge),
-      { type: 'addDevice', deviceId, name: `${device.name} ${model.kind}`.slice(0, 80), model, settings: {}, personId: device.personId, placeId: device.placeId },
-      { type: 'connect', linkId: intoId, from: edge.link.from, to: { deviceId, portId: ports.in }, cable: { kind: cableId.kind, lengthM: NEW_CABLE_M } },
-      { type: 'connect', linkId: outId, from: { deviceId, portId: ports.out }, to: edge.link.to, cable: cableId },
+      {
+        type: 'addDevice',
+        deviceId,
+        name: `${device.name} ${model.kind}`.slice(0, 80),
+        model,
+        settings: {},
+        personId: device.personId,
+        placeId: device.placeId,
+      },
+      {
+        type: 'connect',
+        linkId: intoId,
+        from: edge.link.from,
+        to: { deviceId, portId: ports.in },
+        cable: { kind: cableId.kind, lengthM: NEW_CABLE_M },
+      },
+      {
+        type: 'connect',
+        linkId: outId,
+        from: { deviceId, portId: ports.out },
+        to: edge.link.to,
+        cable: cableId,
+      },
     ],
   };
 };
 
 /** Moves the far end of a link to another port, with a cable that fits. */
-export const replug = (edge: LinkEdge, to: PortNode, cableId: CableId = edge.link.cable.kind): SimpleCommand[] => [
+export const replug = (
+  edge: LinkEdge,
+  to: PortNode,
+  cableId: CableId = edge.link.cable.kind,
+): SimpleCommand[] => [
   disconnect(edge),
-  { type: 'connect', linkId: edge.id, from: edge.link.from, to: { deviceId: to.device.id, portId: to.id }, cable: { kind: cableId, lengthM: edge.link.cable.lengthM } },
+  {
+    type: 'connect',
+    linkId: edge.id,
+    from: edge.link.from,
+    to: { deviceId: to.device.id, portId: to.id },
+    cable: { kind: cableId, lengthM: edge.link.cable.lengthM },
+  },
 ];
 
 export const cableName = (edge: LinkEdge): string => CABLES[edge.link.cable.kind].name;

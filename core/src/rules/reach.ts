@@ -20,21 +20,41 @@ const linkLoads = perAnalysis((measured): ReadonlyMap<LinkEdge, number> => {
 });
 
 /** Reach of a link's cable at the load on it. @unit m; Infinity where nothing limits it */
-export const reachOfLink = (measured: Measured, edge: LinkEdge): number => reachM(cable(edge.link.cable.kind), linkLoads(measured).get(edge) ?? 0);
+export const reachOfLink = (measured: Measured, edge: LinkEdge): number =>
+  reachM(cable(edge.link.cable.kind), linkLoads(measured).get(edge) ?? 0);
 
 /** A cable that would carry the load over the length, and its reach. */
 const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => {
   // A USB cable of a lower class would slow the device down.
-  const neededGbps = edge.from.port.family === 'usb' ? (cable(edge.link.cable.kind).maxGbps ?? 0) : gbps;
+  const neededGbps =
+    edge.from.port.family === 'usb' ? (cable(edge.link.cable.kind).maxGbps ?? 0) : gbps;
   return otherCables(edge)
-    .filter((id) => reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM && (cable(id).maxGbps ?? Infinity) >= neededGbps)
+    .filter(
+      (id) =>
+        reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM &&
+        (cable(id).maxGbps ?? Infinity) >= neededGbps,
+    )
     .slice(0, 1)
-    .map((id) => ({ label: `Use ${cable(id).name}`, command: { type: 'setCable', linkId: edge.id, cable: { kind: id, lengthM: edge.link.cable.lengthM } } }));
+    .map((id) => ({
+      label: `Use ${cable(id).name}`,
+      command: {
+        type: 'setCable',
+        linkId: edge.id,
+        cable: { kind: id, lengthM: edge.link.cable.lengthM },
+      },
+    }));
 };
 
 /** The rule of reach for one family of cables: warn from the house share, stop beyond. */
-export const reachRule = (area: Area, code: string, families: readonly PortFamily[], texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>): Rule => ({
-  code, area, ...texts,
+export const reachRule = (
+  area: Area,
+  code: string,
+  families: readonly PortFamily[],
+  texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>,
+): Rule => ({
+  code,
+  area,
+  ...texts,
   find: (measured) => {
     const findings: Finding[] = [];
     for (const edge of measured.graph.links.values()) {
@@ -44,7 +64,10 @@ export const reachRule = (area: Area, code: string, families: readonly PortFamil
       if (reach === 0 || lengthM <= reach * measured.rig.houseRules.reachWarnShare) continue;
       const beyond = lengthM > reach;
       findings.push({
-        code, area, level: beyond ? 'stop' : 'warn', about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
+        code,
+        area,
+        level: beyond ? 'stop' : 'warn',
+        about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
         title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
         says: `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} m and its reach here is ${reach} m. ${beyond ? 'It will fail or drop out. Use a cable that goes farther, or a converter.' : 'It works until a plug ages. Shorten it or use a cable that goes farther.'}`,
         houseRule: 'reachWarnShare',
@@ -58,6 +81,12 @@ export const reachRule = (area: Area, code: string, families: readonly PortFamil
   },
   fixes: (measured, { about }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
-    return edge ? longerCable(edge, linkLoads(measured).get(edge) ?? 0, measured.rig.houseRules.reachWarnShare) : [];
+    return edge
+      ? longerCable(
+          edge,
+          linkLoads(measured).get(edge) ?? 0,
+          measured.rig.houseRules.reachWarnShare,
+        )
+      : [];
   },
 });

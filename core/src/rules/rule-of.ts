@@ -5,16 +5,35 @@ import type { DeviceNode } from '../graph';
 import type { Measured } from '../measure';
 import { entry, type CameraFigures, type SimpleCommand } from '../rig';
 import { microphonesInRoom, type MicrophoneInRoom } from '../room';
-import { findingKey, type About, type Area, type Finding, type Fix, type Level, type Rule } from './rule';
+import {
+  findingKey,
+  type About,
+  type Area,
+  type Finding,
+  type Fix,
+  type Level,
+  type Rule,
+} from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 
 export type Texts = Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>;
 type Found = Omit<Finding, 'code' | 'area'>;
 
-const ruleOf = (area: Area) => (code: string, texts: Texts, find: (measured: Measured) => Found[], more: Pick<Rule, 'fixes' | 'sums'> = {}): Rule => ({
-  code, area, ...texts, find: (measured) => find(measured).map((found) => ({ code, area, ...found })), ...more,
-});
+const ruleOf =
+  (area: Area) =>
+  (
+    code: string,
+    texts: Texts,
+    find: (measured: Measured) => Found[],
+    more: Pick<Rule, 'fixes' | 'sums'> = {},
+  ): Rule => ({
+    code,
+    area,
+    ...texts,
+    find: (measured) => find(measured).map((found) => ({ code, area, ...found })),
+    ...more,
+  });
 export const pictureRule = ruleOf('picture');
 export const computerRule = ruleOf('computer');
 export const soundRule = ruleOf('sound');
@@ -27,16 +46,47 @@ export interface Fault {
 }
 
 /** A rule that judges each planned shot. */
-export const shotRule = (code: string, texts: Texts, judge: (framing: Framing, measured: Measured) => Fault | null, more: { sums?: (framing: Framing, measured: Measured) => Sum[]; fixes?: (framing: Framing, measured: Measured) => Fix[] } = {}): Rule => {
-  const of = (measured: Measured, finding: Finding): Framing | undefined => framings(measured).find(({ shotId }) => shotId === finding.about.shotId);
+export const shotRule = (
+  code: string,
+  texts: Texts,
+  judge: (framing: Framing, measured: Measured) => Fault | null,
+  more: {
+    sums?: (framing: Framing, measured: Measured) => Sum[];
+    fixes?: (framing: Framing, measured: Measured) => Fix[];
+  } = {},
+): Rule => {
+  const of = (measured: Measured, finding: Finding): Framing | undefined =>
+    framings(measured).find(({ shotId }) => shotId === finding.about.shotId);
   const { sums, fixes } = more;
-  return pictureRule(code, texts, (measured) => framings(measured).flatMap((framing) => {
-    const fault = judge(framing, measured);
-    return fault ? [{ ...fault, about: { deviceId: framing.shot.deviceId, shotId: framing.shotId } }] : [];
-  }), {
-    ...(sums ? { sums: (measured, finding) => { const framing = of(measured, finding); return framing ? sums(framing, measured) : []; } } : {}),
-    ...(fixes ? { fixes: (measured, finding) => { const framing = of(measured, finding); return framing ? fixes(framing, measured) : []; } } : {}),
-  });
+  return pictureRule(
+    code,
+    texts,
+    (measured) =>
+      framings(measured).flatMap((framing) => {
+        const fault = judge(framing, measured);
+        return fault
+          ? [{ ...fault, about: { deviceId: framing.shot.deviceId, shotId: framing.shotId } }]
+          : [];
+      }),
+    {
+      ...(sums
+        ? {
+            sums: (measured, finding) => {
+              const framing = of(measured, finding);
+              return framing ? sums(framing, measured) : [];
+            },
+          }
+        : {}),
+      ...(fixes
+        ? {
+            fixes: (measured, finding) => {
+              const framing = of(measured, finding);
+              return framing ? fixes(framing, measured) : [];
+            },
+          }
+        : {}),
+    },
+  );
 };
 
 /** What a rule judges one by one, and where each stands. */
@@ -50,23 +100,59 @@ interface Each<T> {
 }
 
 /** A rule of sound that judges each of several things of one kind: microphones in the room, compressors, programmes. */
-export const eachSoundRule = <T>(code: string, texts: Texts, { all, about, judge, houseRule, sums, fixes }: Each<T>): Rule => {
+export const eachSoundRule = <T>(
+  code: string,
+  texts: Texts,
+  { all, about, judge, houseRule, sums, fixes }: Each<T>,
+): Rule => {
   const of = (measured: Measured, finding: Finding): T[] => {
     const key = findingKey(finding);
-    return all(measured).filter((thing) => findingKey({ ...finding, about: about(thing) }) === key && judge(thing, measured) !== null).slice(0, 1);
+    return all(measured)
+      .filter(
+        (thing) =>
+          findingKey({ ...finding, about: about(thing) }) === key &&
+          judge(thing, measured) !== null,
+      )
+      .slice(0, 1);
   };
-  return soundRule(code, texts, (measured) => all(measured).flatMap((thing) => {
-    const fault = judge(thing, measured);
-    return fault ? [{ ...fault, about: about(thing), ...(houseRule ? { houseRule } : {}) }] : [];
-  }), {
-    ...(sums ? { sums: (measured, finding) => of(measured, finding).flatMap((thing) => sums(thing, measured)) } : {}),
-    ...(fixes ? { fixes: (measured, finding) => of(measured, finding).flatMap((thing) => fixes(thing, measured)) } : {}),
-  });
+  return soundRule(
+    code,
+    texts,
+    (measured) =>
+      all(measured).flatMap((thing) => {
+        const fault = judge(thing, measured);
+        return fault
+          ? [{ ...fault, about: about(thing), ...(houseRule ? { houseRule } : {}) }]
+          : [];
+      }),
+    {
+      ...(sums
+        ? {
+            sums: (measured, finding) =>
+              of(measured, finding).flatMap((thing) => sums(thing, measured)),
+          }
+        : {}),
+      ...(fixes
+        ? {
+            fixes: (measured, finding) =>
+              of(measured, finding).flatMap((thing) => fixes(thing, measured)),
+          }
+        : {}),
+    },
+  );
 };
 
 /** A rule that judges each microphone in its room. */
-export const microphoneRule = (code: string, texts: Texts, each: Omit<Each<MicrophoneInRoom>, 'all' | 'about'>): Rule =>
-  eachSoundRule(code, texts, { all: microphonesInRoom, about: ({ node }) => ({ deviceId: node.device.id, portId: node.id }), ...each });
+export const microphoneRule = (
+  code: string,
+  texts: Texts,
+  each: Omit<Each<MicrophoneInRoom>, 'all' | 'about'>,
+): Rule =>
+  eachSoundRule(code, texts, {
+    all: microphonesInRoom,
+    about: ({ node }) => ({ deviceId: node.device.id, portId: node.id }),
+    ...each,
+  });
 
 /** A camera that is plugged in, and how long the show is. */
 export interface CameraInShow {
@@ -79,26 +165,78 @@ export interface CameraInShow {
 }
 
 /** A rule that judges each camera by what it endures. */
-export const cameraRule = (code: string, texts: Texts, judge: (camera: CameraInShow, measured: Measured) => Fault | null, fixes?: (camera: CameraInShow, measured: Measured) => Fix[], sums?: (camera: CameraInShow) => Sum[]): Rule => {
-  const of = (measured: Measured, finding: Finding): CameraInShow | undefined => cameraDevices(measured).find(({ node }) => node.id === finding.about.deviceId);
-  return pictureRule(code, texts, (measured) => cameraDevices(measured).flatMap((camera) => {
-    const fault = judge(camera, measured);
-    return fault ? [{ ...fault, about: { deviceId: camera.node.id } }] : [];
-  }), {
-    ...(sums ? { sums: (measured, finding) => { const camera = of(measured, finding); return camera ? sums(camera) : []; } } : {}),
-    ...(fixes ? { fixes: (measured, finding) => { const camera = of(measured, finding); return camera ? fixes(camera, measured) : []; } } : {}),
-  });
+export const cameraRule = (
+  code: string,
+  texts: Texts,
+  judge: (camera: CameraInShow, measured: Measured) => Fault | null,
+  fixes?: (camera: CameraInShow, measured: Measured) => Fix[],
+  sums?: (camera: CameraInShow) => Sum[],
+): Rule => {
+  const of = (measured: Measured, finding: Finding): CameraInShow | undefined =>
+    cameraDevices(measured).find(({ node }) => node.id === finding.about.deviceId);
+  return pictureRule(
+    code,
+    texts,
+    (measured) =>
+      cameraDevices(measured).flatMap((camera) => {
+        const fault = judge(camera, measured);
+        return fault ? [{ ...fault, about: { deviceId: camera.node.id } }] : [];
+      }),
+    {
+      ...(sums
+        ? {
+            sums: (measured, finding) => {
+              const camera = of(measured, finding);
+              return camera ? sums(camera) : [];
+            },
+          }
+        : {}),
+      ...(fixes
+        ? {
+            fixes: (measured, finding) => {
+              const camera = of(measured, finding);
+              return camera ? fixes(camera, measured) : [];
+            },
+          }
+        : {}),
+    },
+  );
 };
 
 /** One control set to a value, as a fix. */
-export const setFix = (label: string, deviceId: string, control: string, value: number | boolean | string): Fix => ({ label, command: { type: 'setControl', deviceId, control, value } });
+export const setFix = (
+  label: string,
+  deviceId: string,
+  control: string,
+  value: number | boolean | string,
+): Fix => ({ label, command: { type: 'setControl', deviceId, control, value } });
 
 /** Several commands that belong together, as a fix. */
-export const batchFix = (label: string, commands: readonly SimpleCommand[], says = label): Fix => ({ label, command: { type: 'batch', label: says, commands: [...commands] } });
+export const batchFix = (label: string, commands: readonly SimpleCommand[], says = label): Fix => ({
+  label,
+  command: { type: 'batch', label: says, commands: [...commands] },
+});
 
 /** A control's value on its own steps, nearest to what is wanted. @returns null where that is outside its range */
-export const steppedNear = (device: DeviceNode['device'], controlId: string, wanted: number): number | null => {
+export const steppedNear = (
+  device: DeviceNode['device'],
+  controlId: string,
+  wanted: number,
+): number | null => {
   const control = entry(device.model.controls, controlId);
-  if (control?.type !== 'amount' || wanted < control.min - control.step / 2 || wanted > control.max + control.step / 2) return null;
-  return Number(Math.min(control.max, Math.max(control.min, control.min + Math.round((wanted - control.min) / control.step) * control.step)).toFixed(4));
+  if (
+    control?.type !== 'amount' ||
+    wanted < control.min - control.step / 2 ||
+    wanted > control.max + control.step / 2
+  )
+    return null;
+  return Number(
+    Math.min(
+      control.max,
+      Math.max(
+        control.min,
+        control.min + Math.round((wanted - control.min) / control.step) * control.step,
+      ),
+    ).toFixed(4),
+  );
 };

@@ -57,4 +57,14 @@ export interface Rule {
 }
 
 /** The same problem in two analyses has the same key, though stages are numbered anew. */
-export const findingKey = ({ code, about }: Finding): string => [code, about.deviceId ?? '', about.portId ?? '', about.linkId ?? '', about.coverage ?? '', about.shotId ?? '', about.sceneId ?? '', about.buttonId ?? ''].join('|');
+export const findingKey = ({ code, about }: Finding): string =>
+  [
+    code,
+    about.deviceId ?? '',
+    about.portId ?? '',
+    about.linkId ?? '',
+    about.coverage ?? '',
+    about.shotId ?? '',
+    about.sceneId ?? '',
+    about.buttonId ?? '',
+  ].join('|');

@@ -23,25 +23,57 @@ interface Chain {
 }
 
 const chain: fc.Arbitrary<Chain> = fc.record({
-  mvPerPa: fc.double({ min: 0.5, max: 5, noNaN: true }), ohms: fc.integer({ min: 50, max: 600 }), spl: fc.integer({ min: 50, max: 80 }), distanceM: fc.integer({ min: 3, max: 100 }).map((cm) => cm / 100),
-  boosted: fc.boolean(), gainDb: fc.integer({ min: 0, max: 54 }), einDbu: fc.double({ min: -130, max: -110, noNaN: true }),
+  mvPerPa: fc.double({ min: 0.5, max: 5, noNaN: true }),
+  ohms: fc.integer({ min: 50, max: 600 }),
+  spl: fc.integer({ min: 50, max: 80 }),
+  distanceM: fc.integer({ min: 3, max: 100 }).map((cm) => cm / 100),
+  boosted: fc.boolean(),
+  gainDb: fc.integer({ min: 0, max: 54 }),
+  einDbu: fc.double({ min: -130, max: -110, noNaN: true }),
 });
 
 const rigOf = ({ mvPerPa, ohms, spl, distanceM, boosted, gainDb, einDbu }: Chain): Rig => {
-  const draft = new RigDraft('Chain').person('voice', 'Voice', { speechDbSpl: spl }).device('mic', 'mic-dynamic-quiet', { person: 'voice', settings: { distance: distanceM } })
-    .device('interface', 'interface-2', { settings: { 'gain-1': gainDb, 'phantom-1': true } }).device('computer', 'computer-laptop').device('file', 'recording-tracks')
-    .link('interface.usb', 'computer.usb-3', 2, 'usb-2').link('computer.tracks', 'file.in');
-  if (boosted) draft.device('booster', 'booster-inline').link('mic.out', 'booster.in').link('booster.out', 'interface.mic-1');
+  const draft = new RigDraft('Chain')
+    .person('voice', 'Voice', { speechDbSpl: spl })
+    .device('mic', 'mic-dynamic-quiet', { person: 'voice', settings: { distance: distanceM } })
+    .device('interface', 'interface-2', { settings: { 'gain-1': gainDb, 'phantom-1': true } })
+    .device('computer', 'computer-laptop')
+    .device('file', 'recording-tracks')
+    .link('interface.usb', 'computer.usb-3', 2, 'usb-2')
+    .link('computer.tracks', 'file.in');
+  if (boosted)
+    draft
+      .device('booster', 'booster-inline')
+      .link('mic.out', 'booster.in')
+      .link('booster.out', 'interface.mic-1');
   else draft.link('mic.out', 'interface.mic-1');
   return draft
-    .do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.emits.sound.sensitivityMvPerPa', value: mvPerPa })
+    .do({
+      type: 'setFigure',
+      deviceId: 'mic',
+      path: 'ports.out.emits.sound.sensitivityMvPerPa',
+      value: mvPerPa,
+    })
     .do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.sourceOhms', value: ohms })
-    .do({ type: 'setFigure', deviceId: 'interface', path: 'routes.mic-1.sound.ein.0.dbu', value: einDbu })
+    .do({
+      type: 'setFigure',
+      deviceId: 'interface',
+      path: 'routes.mic-1.sound.ein.0.dbu',
+      value: einDbu,
+    })
     .build();
 };
 
 /** Signal and noise at the converter's input as fractions of full scale. */
-const linear = ({ mvPerPa, ohms, spl, distanceM, boosted, gainDb, einDbu }: Chain): { signal: number; noise: number } => {
+const linear = ({
+  mvPerPa,
+  ohms,
+  spl,
+  distanceM,
+  boosted,
+  gainDb,
+  einDbu,
+}: Chain): { signal: number; noise: number } => {
   // 94 dB SPL is taken as 1 Pa, as the field does; pressure falls with distance.
   const pascals = Math.pow(10, (spl - 94) / 20) / distanceM;
   let signal = (mvPerPa / 1000) * pascals;
@@ -73,28 +105,72 @@ interface Longer extends Pick<Chain, 'mvPerPa' | 'ohms' | 'spl' | 'distanceM'> {
 }
 
 const longer: fc.Arbitrary<Longer> = fc.record({
-  mvPerPa: fc.double({ min: 0.5, max: 5, noNaN: true }), ohms: fc.integer({ min: 50, max: 600 }), spl: fc.integer({ min: 50, max: 80 }), distanceM: fc.integer({ min: 3, max: 100 }).map((cm) => cm / 100),
-  barrel: fc.boolean(), radio: fc.boolean(), stripGainDb: fc.integer({ min: 0, max: 60 }), stripPad: fc.boolean(),
+  mvPerPa: fc.double({ min: 0.5, max: 5, noNaN: true }),
+  ohms: fc.integer({ min: 50, max: 600 }),
+  spl: fc.integer({ min: 50, max: 80 }),
+  distanceM: fc.integer({ min: 3, max: 100 }).map((cm) => cm / 100),
+  barrel: fc.boolean(),
+  radio: fc.boolean(),
+  stripGainDb: fc.integer({ min: 0, max: 60 }),
+  stripPad: fc.boolean(),
 });
 
-const longerRig = ({ mvPerPa, ohms, spl, distanceM, barrel, radio, stripGainDb, stripPad }: Longer): Rig => {
-  const draft = new RigDraft('Longer').person('voice', 'Voice', { speechDbSpl: spl }).device('mic', 'mic-dynamic-quiet', { person: 'voice', settings: { distance: distanceM } })
-    .device('strip', 'channel-processor', { settings: { gain: stripGainDb, pad: stripPad } }).device('interface', 'interface-2').device('computer', 'computer-laptop').device('file', 'recording-tracks')
-    .link('interface.usb', 'computer.usb-3', 2, 'usb-2').link('computer.tracks', 'file.in').link('strip.out', 'interface.line-1');
+const longerRig = ({
+  mvPerPa,
+  ohms,
+  spl,
+  distanceM,
+  barrel,
+  radio,
+  stripGainDb,
+  stripPad,
+}: Longer): Rig => {
+  const draft = new RigDraft('Longer')
+    .person('voice', 'Voice', { speechDbSpl: spl })
+    .device('mic', 'mic-dynamic-quiet', { person: 'voice', settings: { distance: distanceM } })
+    .device('strip', 'channel-processor', { settings: { gain: stripGainDb, pad: stripPad } })
+    .device('interface', 'interface-2')
+    .device('computer', 'computer-laptop')
+    .device('file', 'recording-tracks')
+    .link('interface.usb', 'computer.usb-3', 2, 'usb-2')
+    .link('computer.tracks', 'file.in')
+    .link('strip.out', 'interface.line-1');
   let from = 'mic.out';
   if (barrel) {
     draft.device('barrel', 'pad-inline').link(from, 'barrel.in');
     from = 'barrel.out';
   }
   if (radio) {
-    draft.device('pack', 'wireless-transmitter', { settings: { gain: 30 } }).device('receiver', 'wireless-receiver', { settings: { gain: -10 } }).link(from, 'pack.in').link('pack.radio', 'receiver.radio');
+    draft
+      .device('pack', 'wireless-transmitter', { settings: { gain: 30 } })
+      .device('receiver', 'wireless-receiver', { settings: { gain: -10 } })
+      .link(from, 'pack.in')
+      .link('pack.radio', 'receiver.radio');
     from = 'receiver.out';
   }
-  return draft.link(from, 'strip.in').do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.emits.sound.sensitivityMvPerPa', value: mvPerPa }).do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.sourceOhms', value: ohms }).build();
+  return draft
+    .link(from, 'strip.in')
+    .do({
+      type: 'setFigure',
+      deviceId: 'mic',
+      path: 'ports.out.emits.sound.sensitivityMvPerPa',
+      value: mvPerPa,
+    })
+    .do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.sourceOhms', value: ohms })
+    .build();
 };
 
 /** Level and noise where the strip ends, loaded by the line input, in volts. The engine's own figures of the classes are written here once more, by hand. */
-const longerVolts = ({ mvPerPa, ohms, spl, distanceM, barrel, radio, stripGainDb, stripPad }: Longer): { signal: number; noise: number } => {
+const longerVolts = ({
+  mvPerPa,
+  ohms,
+  spl,
+  distanceM,
+  barrel,
+  radio,
+  stripGainDb,
+  stripPad,
+}: Longer): { signal: number; noise: number } => {
   let signal = ((mvPerPa / 1000) * Math.pow(10, (spl - 94) / 20)) / distanceM;
   let watts = thermalVolts(ohms) ** 2;
   let source = ohms;
@@ -126,47 +202,92 @@ const longerVolts = ({ mvPerPa, ohms, spl, distanceM, barrel, radio, stripGainDb
 
 describe('chains computed twice', () => {
   it('levels and ratios agree with volts and watts to 0.01 dB', () => {
-    fc.assert(fc.property(chain, (drawn) => {
-      const analysis = analyse(rigOf(drawn));
-      const stage = analysis.traced.stages.find((candidate) => candidate.signal === 'sound' && isConversion(candidate));
-      const figures = stage && analysis.sound[stage.index];
-      const expected = linear(drawn);
-      expect(Math.abs((figures?.levelDb ?? NaN) - 20 * Math.log10(expected.signal))).toBeLessThan(0.01);
-      expect(Math.abs(((figures && snrDb(figures)) ?? NaN) - 20 * Math.log10(expected.signal / expected.noise))).toBeLessThan(0.01);
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(chain, (drawn) => {
+        const analysis = analyse(rigOf(drawn));
+        const stage = analysis.traced.stages.find(
+          (candidate) => candidate.signal === 'sound' && isConversion(candidate),
+        );
+        const figures = stage && analysis.sound[stage.index];
+        const expected = linear(drawn);
+        expect(Math.abs((figures?.levelDb ?? NaN) - 20 * Math.log10(expected.signal))).toBeLessThan(
+          0.01,
+        );
+        expect(
+          Math.abs(
+            ((figures && snrDb(figures)) ?? NaN) -
+              20 * Math.log10(expected.signal / expected.noise),
+          ),
+        ).toBeLessThan(0.01);
+      }),
+      { numRuns: 200 },
+    );
   });
 
   it('so do barrels, radio links and strips in a row, whatever is padded', () => {
-    fc.assert(fc.property(longer, (drawn) => {
-      const analysis = analyse(longerRig(drawn));
-      const stage = analysis.traced.stages.find(({ signal, at }) => signal === 'sound' && at.device.id === 'strip' && at.id === 'out');
-      const figures = stage && analysis.sound[stage.index];
-      const expected = longerVolts(drawn);
-      expect(Math.abs((figures?.levelDb ?? NaN) - 20 * Math.log10(expected.signal / ZERO_DBU))).toBeLessThan(0.01);
-      expect(Math.abs(((figures && snrDb(figures)) ?? NaN) - 20 * Math.log10(expected.signal / expected.noise))).toBeLessThan(0.01);
-    }), { numRuns: 120 });
+    fc.assert(
+      fc.property(longer, (drawn) => {
+        const analysis = analyse(longerRig(drawn));
+        const stage = analysis.traced.stages.find(
+          ({ signal, at }) => signal === 'sound' && at.device.id === 'strip' && at.id === 'out',
+        );
+        const figures = stage && analysis.sound[stage.index];
+        const expected = longerVolts(drawn);
+        expect(
+          Math.abs((figures?.levelDb ?? NaN) - 20 * Math.log10(expected.signal / ZERO_DBU)),
+        ).toBeLessThan(0.01);
+        expect(
+          Math.abs(
+            ((figures && snrDb(figures)) ?? NaN) -
+              20 * Math.log10(expected.signal / expected.noise),
+          ),
+        ).toBeLessThan(0.01);
+      }),
+      { numRuns: 120 },
+    );
   });
 
   it('what is said to be dB(A) is never above what is said unweighted', () => {
-    fc.assert(fc.property(chain, (drawn) => {
-      for (const figures of analyse(rigOf(drawn)).sound) if (figures?.noise) expect(figures.noise.aWeightedDb).toBeLessThanOrEqual(figures.noise.statedDb + 1e-9);
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(chain, (drawn) => {
+        for (const figures of analyse(rigOf(drawn)).sound)
+          if (figures?.noise)
+            expect(figures.noise.aWeightedDb).toBeLessThanOrEqual(figures.noise.statedDb + 1e-9);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('a louder voice raises every level by as much and no noise at all', () => {
-    fc.assert(fc.property(chain, fc.integer({ min: 1, max: 20 }), (drawn, louder) => {
-      const [quiet, loud] = [analyse(rigOf(drawn)), analyse(rigOf({ ...drawn, spl: drawn.spl + louder }))];
-      quiet.sound.forEach((figures, index) => {
-        if (!figures || figures.levelDb === null) return;
-        expect((loud.sound[index]?.levelDb ?? NaN) - figures.levelDb).toBeCloseTo(louder, 9);
-        expect(loud.sound[index]?.noise?.statedDb).toBeCloseTo(figures.noise?.statedDb ?? NaN, 9);
-      });
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(chain, fc.integer({ min: 1, max: 20 }), (drawn, louder) => {
+        const [quiet, loud] = [
+          analyse(rigOf(drawn)),
+          analyse(rigOf({ ...drawn, spl: drawn.spl + louder })),
+        ];
+        quiet.sound.forEach((figures, index) => {
+          if (!figures || figures.levelDb === null) return;
+          expect((loud.sound[index]?.levelDb ?? NaN) - figures.levelDb).toBeCloseTo(louder, 9);
+          expect(loud.sound[index]?.noise?.statedDb).toBeCloseTo(figures.noise?.statedDb ?? NaN, 9);
+        });
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('half the distance brings 6.02 dB, down to 3 cm and no farther', () => {
     const at = (distanceM: number) => {
-      const analysis = analyse(rigOf({ mvPerPa: 1.1, ohms: 300, spl: 62, distanceM, boosted: false, gainDb: 40, einDbu: -127 }));
+      const analysis = analyse(
+        rigOf({
+          mvPerPa: 1.1,
+          ohms: 300,
+          spl: 62,
+          distanceM,
+          boosted: false,
+          gainDb: 40,
+          einDbu: -127,
+        }),
+      );
       return analysis.sound[0]?.levelDb ?? NaN;
     };
     expect(at(0.1) - at(0.2)).toBeCloseTo(6.02, 2);
@@ -174,17 +295,52 @@ describe('chains computed twice', () => {
   });
 
   it('a missing figure makes everything after it unknown and is named', () => {
-    const rig = rigOf({ mvPerPa: 1.1, ohms: 300, spl: 62, distanceM: 0.08, boosted: true, gainDb: 20, einDbu: -127 });
+    const rig = rigOf({
+      mvPerPa: 1.1,
+      ohms: 300,
+      spl: 62,
+      distanceM: 0.08,
+      boosted: true,
+      gainDb: 20,
+      einDbu: -127,
+    });
     const unknown = { ...rig, devices: { ...rig.devices } };
     const mic = unknown.devices['mic'];
     if (!mic) throw new Error('no mic');
-    const analysis = analyse({ ...unknown, devices: { ...unknown.devices, mic: { ...mic, personId: null } } });
-    for (const stage of analysis.traced.stages.filter(({ signal }) => signal === 'sound')) expect([stage.at.id, analysis.sound[stage.index]?.levelDb, analysis.sound[stage.index]?.unknown]).toEqual([stage.at.id, null, `who speaks into ${mic.name}`]);
+    const analysis = analyse({
+      ...unknown,
+      devices: { ...unknown.devices, mic: { ...mic, personId: null } },
+    });
+    for (const stage of analysis.traced.stages.filter(({ signal }) => signal === 'sound'))
+      expect([
+        stage.at.id,
+        analysis.sound[stage.index]?.levelDb,
+        analysis.sound[stage.index]?.unknown,
+      ]).toEqual([stage.at.id, null, `who speaks into ${mic.name}`]);
   });
 
   it('lists a thread from the mouth to the file in order', () => {
-    const analysis = analyse(rigOf({ mvPerPa: 1.1, ohms: 300, spl: 62, distanceM: 0.08, boosted: true, gainDb: 20, einDbu: -127 }));
+    const analysis = analyse(
+      rigOf({
+        mvPerPa: 1.1,
+        ohms: 300,
+        spl: 62,
+        distanceM: 0.08,
+        boosted: true,
+        gainDb: 20,
+        einDbu: -127,
+      }),
+    );
     const thread = analysis.traced.threads.find(({ signal }) => signal === 'sound');
-    expect(thread && stagesOf(thread.last).map(({ at }) => `${at.device.id}.${at.id}`)).toEqual(['mic.out', 'booster.in', 'booster.out', 'interface.mic-1', 'interface.usb', 'computer.usb-3', 'computer.tracks', 'file.in']);
+    expect(thread && stagesOf(thread.last).map(({ at }) => `${at.device.id}.${at.id}`)).toEqual([
+      'mic.out',
+      'booster.in',
+      'booster.out',
+      'interface.mic-1',
+      'interface.usb',
+      'computer.usb-3',
+      'computer.tracks',
+      'file.in',
+    ]);
   });
 });

@@ -14,7 +14,12 @@ export interface ChannelLoad {
   readonly by: PortNode;
 }
 
-const mostOf = (port: Port): number => (port.family === 'digital sound' ? port.channels : port.family === 'network' ? (port.soundChannels ?? Infinity) : Infinity);
+const mostOf = (port: Port): number =>
+  port.family === 'digital sound'
+    ? port.channels
+    : port.family === 'network'
+      ? (port.soundChannels ?? Infinity)
+      : Infinity;
 
 /** Every way that sound goes along digital and network cables, with its channels, in the rig's order. A network cable may be gone both ways. */
 export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
@@ -24,7 +29,13 @@ export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
     if (signal !== 'sound') continue;
     // A source's stages stand together, the source first.
     if (via.by === 'source') source = at;
-    if (via.by !== 'link' || source === null || at.port.direction === 'out' || (at.port.family !== 'digital sound' && at.port.family !== 'network')) continue;
+    if (
+      via.by !== 'link' ||
+      source === null ||
+      at.port.direction === 'out' ||
+      (at.port.family !== 'digital sound' && at.port.family !== 'network')
+    )
+      continue;
     const known = byEnd.get(at);
     if (known) known.sources.add(source);
     else byEnd.set(at, { link: via.link, sources: new Set([source]) });
@@ -33,6 +44,13 @@ export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
     const from = link.from === to ? link.to : link.from;
     const [sends, takes] = [mostOf(from.port), mostOf(to.port)];
     const most = Math.min(sends, takes);
-    return { link, from, to, sources: [...sources], most: most === Infinity ? null : most, by: sends <= takes ? from : to };
+    return {
+      link,
+      from,
+      to,
+      sources: [...sources],
+      most: most === Infinity ? null : most,
+      by: sends <= takes ? from : to,
+    };
   });
 });

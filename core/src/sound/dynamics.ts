@@ -7,5 +7,8 @@ export interface StaticCurve {
 }
 
 /** Output level of a compressor: `x + M` below the threshold, `T + (x − T)/R + M` above. @source handbook 2-sound */
-export const compressedDb = (levelDb: number, { thresholdDb, ratio, makeUpDb }: StaticCurve): number =>
+export const compressedDb = (
+  levelDb: number,
+  { thresholdDb, ratio, makeUpDb }: StaticCurve,
+): number =>
   (levelDb <= thresholdDb ? levelDb : thresholdDb + (levelDb - thresholdDb) / ratio) + makeUpDb;

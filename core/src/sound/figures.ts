@@ -31,7 +31,8 @@ const SINE_CREST_DB = 10 * Math.log10(2);
  * Level a peak meter shows: RMS plus crest, less the 3.01 dB by which a sine's own peak exceeds its RMS, since ceilings and 0 dBFS are
  * stated for sines. Speech at −18 dBFS with a crest of 14 dB peaks at −7.0. @source AES17
  */
-export const peakDb = (figures: SoundFigures): number | null => (figures.levelDb === null ? null : figures.levelDb + figures.crestDb - SINE_CREST_DB);
+export const peakDb = (figures: SoundFigures): number | null =>
+  figures.levelDb === null ? null : figures.levelDb + figures.crestDb - SINE_CREST_DB;
 
 /** Distance from the peaks to the ceiling. @unit dB; below 0 it clips; null where either is unknown */
 export const headroomDb = (figures: SoundFigures): number | null => {
@@ -41,14 +42,26 @@ export const headroomDb = (figures: SoundFigures): number | null => {
 
 /** Signal-to-noise ratio with the noise figures as stated. @unit dB */
 export const snrDb = (figures: SoundFigures): number | null =>
-  figures.levelDb === null || figures.noise === null ? null : figures.levelDb - figures.noise.statedDb;
+  figures.levelDb === null || figures.noise === null
+    ? null
+    : figures.levelDb - figures.noise.statedDb;
 
 /** Signal-to-noise ratio with every noise figure brought to A-weighting. @unit dB(A) */
 export const snrAWeightedDb = (figures: SoundFigures): number | null =>
-  figures.levelDb === null || figures.noise === null ? null : figures.levelDb - figures.noise.aWeightedDb;
+  figures.levelDb === null || figures.noise === null
+    ? null
+    : figures.levelDb - figures.noise.aWeightedDb;
 
-export const unweightedNoise = (db: number): Noise => ({ statedDb: db, aWeightedDb: db - A_WEIGHTING_ALLOWANCE_DB, weighting: 'unweighted' });
-export const aWeightedNoise = (db: number): Noise => ({ statedDb: db, aWeightedDb: db, weighting: 'A' });
+export const unweightedNoise = (db: number): Noise => ({
+  statedDb: db,
+  aWeightedDb: db - A_WEIGHTING_ALLOWANCE_DB,
+  weighting: 'unweighted',
+});
+export const aWeightedNoise = (db: number): Noise => ({
+  statedDb: db,
+  aWeightedDb: db,
+  weighting: 'A',
+});
 
 /** A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does not matter. @unit dB */
 const NEGLIGIBLE_DB = 20;
@@ -59,7 +72,13 @@ const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {
 };
 
 export const addNoise = (a: Noise, b: Noise | null): Noise =>
-  b === null ? a : { statedDb: powerSumDb(a.statedDb, b.statedDb), aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb), weighting: jointWeighting(a, b) };
+  b === null
+    ? a
+    : {
+        statedDb: powerSumDb(a.statedDb, b.statedDb),
+        aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb),
+        weighting: jointWeighting(a, b),
+      };
 export const shiftNoise = (noise: Noise, byDb: number): Noise => ({
   statedDb: noise.statedDb + byDb,
   aWeightedDb: noise.aWeightedDb + byDb,

@@ -19,14 +19,18 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
       return microphoneFigures(rig, node, source);
     case 'line':
       return {
-        unit: 'dBu', levelDb: source.levelDbu, crestDb: source.crestDb,
+        unit: 'dBu',
+        levelDb: source.levelDbu,
+        crestDb: source.crestDb,
         noise: source.noiseDbu === null ? null : unweightedNoise(source.noiseDbu),
         ceilingDb: node.port.family === 'analogue' ? (node.port.maxOutDbu ?? null) : null,
         unknown: source.levelDbu === null ? `the output level of ${node.device.device.name}` : null,
       };
     case 'digital':
       return {
-        unit: 'dBFS', levelDb: source.levelDbfs, crestDb: source.crestDb,
+        unit: 'dBFS',
+        levelDb: source.levelDbfs,
+        crestDb: source.crestDb,
         noise: source.noiseDbfs === null ? null : unweightedNoise(source.noiseDbfs),
         ceilingDb: 0,
         unknown: source.levelDbfs === null ? `the level of ${node.device.device.name}` : null,
@@ -41,7 +45,12 @@ export const jointLoadingDb = (from: PortNode, to: PortNode): number | null | un
   if (from.port.family !== 'analogue' || to.port.family !== 'analogue') return undefined;
   const { sourceOhms } = from.port;
   const { inputOhms } = to.port;
-  return sourceOhms === undefined || sourceOhms === null || inputOhms === undefined || inputOhms === null ? null : loadingDb(sourceOhms, inputOhms);
+  return sourceOhms === undefined ||
+    sourceOhms === null ||
+    inputOhms === undefined ||
+    inputOhms === null
+    ? null
+    : loadingDb(sourceOhms, inputOhms);
 };
 
 const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
@@ -49,32 +58,62 @@ const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
   const { from, to } = stage.via.link;
   const ceilingDb = before.unit === 'dBu' ? inputCeilingDbu(stage.at) : 0;
   const loading = jointLoadingDb(from, to);
-  if (loading === undefined) return before.ceilingDb === ceilingDb ? before : { ...before, ceilingDb };
+  if (loading === undefined)
+    return before.ceilingDb === ceilingDb ? before : { ...before, ceilingDb };
   if (loading === null) {
-    const missing = from.port.family === 'analogue' && (from.port.sourceOhms ?? null) === null ? from : to;
-    return { ...before, ceilingDb, levelDb: null, noise: null, unknown: before.unknown ?? `the resistance of ${missing.device.device.name}, ${missing.port.name}` };
+    const missing =
+      from.port.family === 'analogue' && (from.port.sourceOhms ?? null) === null ? from : to;
+    return {
+      ...before,
+      ceilingDb,
+      levelDb: null,
+      noise: null,
+      unknown:
+        before.unknown ?? `the resistance of ${missing.device.device.name}, ${missing.port.name}`,
+    };
   }
-  return { ...before, ceilingDb, levelDb: before.levelDb === null ? null : before.levelDb + loading, noise: before.noise && shiftNoise(before.noise, loading) };
+  return {
+    ...before,
+    ceilingDb,
+    levelDb: before.levelDb === null ? null : before.levelDb + loading,
+    noise: before.noise && shiftNoise(before.noise, loading),
+  };
 };
 
-const dead = (figures: SoundFigures, node: PortNode): SoundFigures => ({ ...figures, levelDb: null, noise: null, unknown: `phantom power for ${node.device.device.name}` });
+const dead = (figures: SoundFigures, node: PortNode): SoundFigures => ({
+  ...figures,
+  levelDb: null,
+  noise: null,
+  unknown: `phantom power for ${node.device.device.name}`,
+});
 
 /**
  * The sound pass: what every sound thread carries at every stage. An output that needs phantom power and gets none gives nothing.
  * @returns figures by stage index; undefined for stages of picture
  */
-export const soundPass = (rig: Rig, graph: Graph, { stages }: Traced): readonly (SoundFigures | undefined)[] => {
+export const soundPass = (
+  rig: Rig,
+  graph: Graph,
+  { stages }: Traced,
+): readonly (SoundFigures | undefined)[] => {
   const withoutPhantom = unpowered(graph);
   const figures: (SoundFigures | undefined)[] = new Array(stages.length);
   for (const stage of stages) {
     if (stage.signal !== 'sound') continue;
     const after = figuresAt(rig, figures, stage);
-    figures[stage.index] = after && stage.via.by !== 'link' && withoutPhantom.has(stage.at) ? dead(after, stage.at) : after;
+    figures[stage.index] =
+      after && stage.via.by !== 'link' && withoutPhantom.has(stage.at)
+        ? dead(after, stage.at)
+        : after;
   }
   return figures;
 };
 
-const figuresAt = (rig: Rig, figures: readonly (SoundFigures | undefined)[], stage: Stage): SoundFigures | undefined => {
+const figuresAt = (
+  rig: Rig,
+  figures: readonly (SoundFigures | undefined)[],
+  stage: Stage,
+): SoundFigures | undefined => {
   if (stage.via.by === 'source') return atSource(rig, stage.at);
   const before = stage.parent ? figures[stage.parent.index] : undefined;
   return before && soundStep(before, stage);

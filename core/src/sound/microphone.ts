@@ -1,5 +1,14 @@
 import type { PortNode } from '../graph';
-import { choiceSetting, entry, numberSetting, PATTERNS, type Pattern, type Person, type Rig, type SoundSource } from '../rig';
+import {
+  choiceSetting,
+  entry,
+  numberSetting,
+  PATTERNS,
+  type Pattern,
+  type Person,
+  type Rig,
+  type SoundSource,
+} from '../rig';
 import { ownAngle } from '../room/geometry';
 import { patternDb } from '../room/pattern';
 import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../units';
@@ -14,7 +23,8 @@ type MicrophoneSource = Extract<SoundSource, { type: 'microphone' }>;
  * Sound pressure of a voice at a distance on axis: `L(1 m) − 20·log10(d / 1 m)`, held constant below 3 cm.
  * @param atOneMetreDbSpl dB SPL @param distanceM above 0 @source handbook 2-sound
  */
-export const splAt = (atOneMetreDbSpl: number, distanceM: number): number => atOneMetreDbSpl - 20 * Math.log10(Math.max(distanceM, NEAREST_M));
+export const splAt = (atOneMetreDbSpl: number, distanceM: number): number =>
+  atOneMetreDbSpl - 20 * Math.log10(Math.max(distanceM, NEAREST_M));
 
 /**
  * Open-circuit output of a microphone: `sens · 10^((L − 94)/20)`.
@@ -24,8 +34,15 @@ export const microphoneDbu = (sensitivityMvPerPa: number, spl: number): number =
   voltsToDbu((sensitivityMvPerPa / 1000) * 10 ** ((spl - ONE_PASCAL_DB_SPL) / 20));
 
 /** Whose voice a microphone is set up for, and how far away. */
-export const voiceOf = (rig: Rig, node: PortNode, source: MicrophoneSource): { person: Person | undefined; distanceM: number | undefined } => ({
-  person: node.device.device.personId === null ? undefined : entry(rig.people, node.device.device.personId),
+export const voiceOf = (
+  rig: Rig,
+  node: PortNode,
+  source: MicrophoneSource,
+): { person: Person | undefined; distanceM: number | undefined } => ({
+  person:
+    node.device.device.personId === null
+      ? undefined
+      : entry(rig.people, node.device.device.personId),
   distanceM: numberSetting(node.device.device, source.distanceControl),
 });
 
@@ -45,21 +62,47 @@ const aimLossDb = (node: PortNode, person: Person | undefined): number => {
   return pattern === null ? 0 : patternDb(pattern, deg);
 };
 
-const sourceOhms = ({ port }: PortNode): number | null => (port.family === 'analogue' ? (port.sourceOhms ?? null) : null);
+const sourceOhms = ({ port }: PortNode): number | null =>
+  port.family === 'analogue' ? (port.sourceOhms ?? null) : null;
 
 /** What a microphone gives at its output, unloaded. */
-export const microphoneFigures = (rig: Rig, node: PortNode, source: MicrophoneSource): SoundFigures => {
+export const microphoneFigures = (
+  rig: Rig,
+  node: PortNode,
+  source: MicrophoneSource,
+): SoundFigures => {
   const { name } = node.device.device;
   const { person, distanceM } = voiceOf(rig, node, source);
   const crestDb = person?.crestDb ?? 14;
-  const silent = (unknown: string): SoundFigures => ({ unit: 'dBu', levelDb: null, crestDb, noise: null, ceilingDb: null, unknown });
+  const silent = (unknown: string): SoundFigures => ({
+    unit: 'dBu',
+    levelDb: null,
+    crestDb,
+    noise: null,
+    ceilingDb: null,
+    unknown,
+  });
   if (source.sensitivityMvPerPa === null) return silent(`the sensitivity of ${name}`);
   const ohms = sourceOhms(node);
   const noise =
-    source.selfNoiseDbaSpl !== null ? aWeightedNoise(microphoneDbu(source.sensitivityMvPerPa, source.selfNoiseDbaSpl))
-    : ohms !== null && ohms > 0 ? unweightedNoise(thermalNoiseDbu(ohms))
-    : null;
-  const ceilingDb = source.maxSpl === null ? null : microphoneDbu(source.sensitivityMvPerPa, source.maxSpl);
-  if (!person || distanceM === undefined) return { ...silent(`who speaks into ${name}`), noise, ceilingDb };
-  return { unit: 'dBu', levelDb: microphoneDbu(source.sensitivityMvPerPa, splAt(person.speechDbSpl, distanceM) + aimLossDb(node, person)), crestDb, noise, ceilingDb, unknown: null };
+    source.selfNoiseDbaSpl !== null
+      ? aWeightedNoise(microphoneDbu(source.sensitivityMvPerPa, source.selfNoiseDbaSpl))
+      : ohms !== null && ohms > 0
+        ? unweightedNoise(thermalNoiseDbu(ohms))
+        : null;
+  const ceilingDb =
+    source.maxSpl === null ? null : microphoneDbu(source.sensitivityMvPerPa, source.maxSpl);
+  if (!person || distanceM === undefined)
+    return { ...silent(`who speaks into ${name}`), noise, ceilingDb };
+  return {
+    unit: 'dBu',
+    levelDb: microphoneDbu(
+      source.sensitivityMvPerPa,
+      splAt(person.speechDbSpl, distanceM) + aimLossDb(node, person),
+    ),
+    crestDb,
+    noise,
+    ceilingDb,
+    unknown: null,
+  };
 };

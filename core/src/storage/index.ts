@@ -7,7 +7,8 @@ export const gbPerHour = (bitrateMbps: number): number => bitrateMbps * 0.45;
 export const SOUND_CHANNEL_MBPS = 1.152;
 
 /** How long a drive lasts. @param capacityGb GB @param bitrateMbps Mb/s, above 0 @unit h */
-export const hoursThatFit = (capacityGb: number, bitrateMbps: number): number => capacityGb / gbPerHour(bitrateMbps);
+export const hoursThatFit = (capacityGb: number, bitrateMbps: number): number =>
+  capacityGb / gbPerHour(bitrateMbps);
 
 /** What a drive must write. @param bitrateMbps Mb/s @unit MB/s */
 export const writeMBps = (bitrateMbps: number): number => bitrateMbps / 8;

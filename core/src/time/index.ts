@@ -17,7 +17,10 @@ const AT_SOURCE: Delay = { knownMs: 0, unknown: 0 };
  * the picture that enters the device.
  * @returns delays by stage index
  */
-export const timePass = ({ stages }: Traced, picture: readonly (PictureFigures | undefined)[]): readonly Delay[] => {
+export const timePass = (
+  { stages }: Traced,
+  picture: readonly (PictureFigures | undefined)[],
+): readonly Delay[] => {
   const delays: Delay[] = new Array(stages.length);
   for (const stage of stages) {
     const before = (stage.parent && delays[stage.parent.index]) ?? AT_SOURCE;
@@ -27,8 +30,22 @@ export const timePass = ({ stages }: Traced, picture: readonly (PictureFigures |
     }
     const { delay } = stage.via.route.route;
     const format = stage.parent ? picture[stage.parent.index]?.format : null;
-    const ms = delay === null ? null : 'ms' in delay ? delay.ms : delay.frames === 0 ? 0 : format ? delay.frames * frameMs(format.rate) : null;
-    delays[stage.index] = ms === 0 ? before : ms === null ? { ...before, unknown: before.unknown + 1 } : { ...before, knownMs: before.knownMs + ms };
+    const ms =
+      delay === null
+        ? null
+        : 'ms' in delay
+          ? delay.ms
+          : delay.frames === 0
+            ? 0
+            : format
+              ? delay.frames * frameMs(format.rate)
+              : null;
+    delays[stage.index] =
+      ms === 0
+        ? before
+        : ms === null
+          ? { ...before, unknown: before.unknown + 1 }
+          : { ...before, knownMs: before.knownMs + ms };
   }
   return delays;
 };

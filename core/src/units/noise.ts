@@ -22,4 +22,5 @@ export const thermalNoiseDbu = (ohms: number): Dbu =>
  * The preamp's own part of its equivalent input noise. EIN contains the thermal noise of the 150 Ω it was measured with.
  * @returns −∞ for an EIN at or under the thermal limit (a data sheet that cannot be true)
  */
-export const preampOwnNoiseDbu = (einDbu: Dbu): Dbu => powerDifferenceDb(einDbu, thermalNoiseDbu(EIN_SOURCE_OHMS));
+export const preampOwnNoiseDbu = (einDbu: Dbu): Dbu =>
+  powerDifferenceDb(einDbu, thermalNoiseDbu(EIN_SOURCE_OHMS));

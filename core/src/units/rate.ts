@@ -4,7 +4,8 @@ export interface Rate {
   readonly den: number;
 }
 
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
+const greatestCommonDivisor = (a: number, b: number): number =>
+  b === 0 ? a : greatestCommonDivisor(b, a % b);
 
 /** @param num above 0, whole @param den above 0, whole */
 export const rate = (num: number, den = 1): Rate => {

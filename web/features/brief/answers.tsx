@@ -12,28 +12,61 @@ interface AnswerProps {
   readonly label: string;
 }
 
-const useProblem = (name: FieldPath<Answers>): string | undefined => useController<Answers>({ name }).fieldState.error?.message;
+const useProblem = (name: FieldPath<Answers>): string | undefined =>
+  useController<Answers>({ name }).fieldState.error?.message;
 
 export const TextAnswer = ({ name, label }: AnswerProps) => {
   const { register } = useFormContext<Answers>();
   const problem = useProblem(name);
   return (
-    <Field.Root invalid={problem !== undefined} orientation="horizontal" justifyContent="space-between" gap="3">
-      <Field.Label fontSize="sm" fontWeight="400" flex="1">{label}</Field.Label>
-      <Input size="sm" width="280px" maxLength={80} autoComplete="off" {...register(name, { setValueAs: (text: string) => cleanLine(text) })} />
+    <Field.Root
+      invalid={problem !== undefined}
+      orientation="horizontal"
+      justifyContent="space-between"
+      gap="3"
+    >
+      <Field.Label fontSize="sm" fontWeight="400" flex="1">
+        {label}
+      </Field.Label>
+      <Input
+        size="sm"
+        width="280px"
+        maxLength={80}
+        autoComplete="off"
+        {...register(name, { setValueAs: (text: string) => cleanLine(text) })}
+      />
     </Field.Root>
   );
 };
 
 /** A number; left empty it is unknown where that may be. */
-export const NumberAnswer = ({ name, label, mayBeNone = false }: AnswerProps & { readonly mayBeNone?: boolean }) => {
+export const NumberAnswer = ({
+  name,
+  label,
+  mayBeNone = false,
+}: AnswerProps & { readonly mayBeNone?: boolean }) => {
   const { register } = useFormContext<Answers>();
   const problem = useProblem(name);
-  const read = (text: string | number | null): number | null => (text === '' || text === null ? (mayBeNone ? null : Number.NaN) : Number(text));
+  const read = (text: string | number | null): number | null =>
+    text === '' || text === null ? (mayBeNone ? null : Number.NaN) : Number(text);
   return (
-    <Field.Root invalid={problem !== undefined} orientation="horizontal" justifyContent="space-between" gap="3">
-      <Field.Label fontSize="sm" fontWeight="400" flex="1">{label}</Field.Label>
-      <Input size="sm" width="120px" textAlign="end" className="figures" inputMode="decimal" {...register(name, { setValueAs: read })} />
+    <Field.Root
+      invalid={problem !== undefined}
+      orientation="horizontal"
+      justifyContent="space-between"
+      gap="3"
+    >
+      <Field.Label fontSize="sm" fontWeight="400" flex="1">
+        {label}
+      </Field.Label>
+      <Input
+        size="sm"
+        width="120px"
+        textAlign="end"
+        className="figures"
+        inputMode="decimal"
+        {...register(name, { setValueAs: read })}
+      />
     </Field.Root>
   );
 };
@@ -46,14 +79,41 @@ interface ChooseProps extends AnswerProps {
   readonly mayBeNone?: boolean;
 }
 
-export const ChooseAnswer = ({ name, label, options, isBare = false, mayBeNone = false }: ChooseProps) => {
-  const { field: { ref, value, onBlur, onChange } } = useController<Answers>({ name });
+export const ChooseAnswer = ({
+  name,
+  label,
+  options,
+  isBare = false,
+  mayBeNone = false,
+}: ChooseProps) => {
+  const {
+    field: { ref, value, onBlur, onChange },
+  } = useController<Answers>({ name });
   return (
-    <Field.Root orientation="horizontal" justifyContent="space-between" gap="3" width={isBare ? 'auto' : '100%'}>
-      <Field.Label fontSize="sm" fontWeight="400" flex="1" srOnly={isBare}>{label}</Field.Label>
+    <Field.Root
+      orientation="horizontal"
+      justifyContent="space-between"
+      gap="3"
+      width={isBare ? 'auto' : '100%'}
+    >
+      <Field.Label fontSize="sm" fontWeight="400" flex="1" srOnly={isBare}>
+        {label}
+      </Field.Label>
       <NativeSelect.Root size="sm" width={isBare ? '165px' : '280px'}>
-        <NativeSelect.Field ref={ref} name={name} onBlur={onBlur} value={value === null ? NOT_SEEN : String(value)} onChange={({ target }) => onChange(mayBeNone && target.value === NOT_SEEN ? null : target.value)}>
-          {options.map((option) => <option key={option.value} value={option.value}>{option.label}</option>)}
+        <NativeSelect.Field
+          ref={ref}
+          name={name}
+          onBlur={onBlur}
+          value={value === null ? NOT_SEEN : String(value)}
+          onChange={({ target }) =>
+            onChange(mayBeNone && target.value === NOT_SEEN ? null : target.value)
+          }
+        >
+          {options.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.label}
+            </option>
+          ))}
         </NativeSelect.Field>
         <NativeSelect.Indicator />
       </NativeSelect.Root>
@@ -63,10 +123,18 @@ export const ChooseAnswer = ({ name, label, options, isBare = false, mayBeNone =
 
 /** One of several that may be ticked together. */
 export const CheckAnswer = ({ name, value, label }: AnswerProps & { readonly value: string }) => {
-  const { field: { value: all, onBlur, onChange } } = useController<Answers>({ name });
+  const {
+    field: { value: all, onBlur, onChange },
+  } = useController<Answers>({ name });
   const chosen: readonly unknown[] = Array.isArray(all) ? all : [];
   return (
-    <Checkbox.Root size="sm" checked={chosen.includes(value)} onCheckedChange={({ checked }) => onChange(checked === true ? [...chosen, value] : chosen.filter((other) => other !== value))}>
+    <Checkbox.Root
+      size="sm"
+      checked={chosen.includes(value)}
+      onCheckedChange={({ checked }) =>
+        onChange(checked === true ? [...chosen, value] : chosen.filter((other) => other !== value))
+      }
+    >
       <Checkbox.HiddenInput onBlur={onBlur} />
       <Checkbox.Control />
       <Checkbox.Label fontWeight="400">{label}</Checkbox.Label>

@@ -1,7 +1,20 @@
 'use client';
 
 import { Box, Button, Flex, Link as ChakraLink, Text } from '@chakra-ui/react';
-import { costOf, figure, fixesOf, houseRuleText, predict, Refusal, sumsOf, verdictText, type Analysis, type Finding, type Fix, type Prediction } from '@echo-loom/core';
+import {
+  costOf,
+  figure,
+  fixesOf,
+  houseRuleText,
+  predict,
+  Refusal,
+  sumsOf,
+  verdictText,
+  type Analysis,
+  type Finding,
+  type Fix,
+  type Prediction,
+} from '@echo-loom/core';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { useMoney } from '@/features/rig/Currency';
@@ -19,7 +32,11 @@ interface Offer {
 const offersOf = (analysis: Analysis, finding: Finding): Offer[] =>
   fixesOf(analysis, finding).map((fix) => {
     try {
-      return { fix, prediction: predict(analysis, finding, fix), cost: costOf(analysis.rig, fix.command) };
+      return {
+        fix,
+        prediction: predict(analysis, finding, fix),
+        cost: costOf(analysis.rig, fix.command),
+      };
     } catch (error) {
       if (error instanceof Refusal) return { fix, prediction: null, cost: 0 };
       throw error;
@@ -27,7 +44,12 @@ const offersOf = (analysis: Analysis, finding: Finding): Offer[] =>
   });
 
 const effectText = ({ effects, cures, verdict, brings }: Prediction): string[] => [
-  ...effects.filter(({ before, after }) => before !== after && after !== null).map(({ label, before, after, unit }) => `${label} ${before === null ? '?' : figure(before, 2)} → ${figure(after ?? 0, 2)} ${unit}`),
+  ...effects
+    .filter(({ before, after }) => before !== after && after !== null)
+    .map(
+      ({ label, before, after, unit }) =>
+        `${label} ${before === null ? '?' : figure(before, 2)} → ${figure(after ?? 0, 2)} ${unit}`,
+    ),
   `${cures ? 'Cures this' : 'Helps, does not cure'}. Then: ${verdictText(verdict).toLowerCase()}.`,
   ...(brings.length ? [`Brings: ${brings.map(({ title }) => title).join('; ')}.`] : []),
 ];
@@ -45,25 +67,91 @@ export const FindingCard = ({ analysis, finding }: Props) => {
   const offers = useMemo(() => offersOf(analysis, finding), [analysis, finding]);
   const sums = useMemo(() => sumsOf(analysis, finding), [analysis, finding]);
   return (
-    <Box as="article" aria-label={finding.title} borderWidth="1px" borderColor="rule" borderLeftWidth="3px" borderLeftColor={`level.${finding.level}`} bg="paper.card" p="3">
+    <Box
+      as="article"
+      aria-label={finding.title}
+      borderWidth="1px"
+      borderColor="rule"
+      borderLeftWidth="3px"
+      borderLeftColor={`level.${finding.level}`}
+      bg="paper.card"
+      p="3"
+    >
       <Flex gap="2" align="baseline">
-        <Box position="relative" top="2px"><LevelMark level={finding.level} /></Box>
-        <Text as="h3" fontWeight="600" lineHeight="1.3">{finding.title}</Text>
+        <Box position="relative" top="2px">
+          <LevelMark level={finding.level} />
+        </Box>
+        <Text as="h3" fontWeight="600" lineHeight="1.3">
+          {finding.title}
+        </Text>
       </Flex>
-      <Text fontSize="sm" mt="1">{finding.says}</Text>
+      <Text fontSize="sm" mt="1">
+        {finding.says}
+      </Text>
       {offers.length > 0 && (
         <Flex direction="column" gap="1.5" mt="2.5">
           {offers.map(({ fix, prediction, cost }) => (
-            <Button key={fix.label} variant="outline" size="sm" height="auto" minH="8" py="1.5" px="2.5" borderColor="madder" whiteSpace="normal" display="block" textAlign="start" fontWeight="400" onClick={() => run(fix.command)}>
-              <Text as="span" display="flex" justifyContent="space-between" gap="2" fontWeight="600" color="madder"><span>{fix.label}</span>{cost !== 0 && <Text as="span" className="figures" fontWeight="400" fontSize="xs">{money(cost)}</Text>}</Text>
-              {prediction && effectText(prediction).map((line) => <Text as="span" key={line} display="block" fontSize="xs" color="ink.soft" lineHeight="1.4">{line}</Text>)}
+            <Button
+              key={fix.label}
+              variant="outline"
+              size="sm"
+              height="auto"
+              minH="8"
+              py="1.5"
+              px="2.5"
+              borderColor="madder"
+              whiteSpace="normal"
+              display="block"
+              textAlign="start"
+              fontWeight="400"
+              onClick={() => run(fix.command)}
+            >
+              <Text
+                as="span"
+                display="flex"
+                justifyContent="space-between"
+                gap="2"
+                fontWeight="600"
+                color="madder"
+              >
+                <span>{fix.label}</span>
+                {cost !== 0 && (
+                  <Text as="span" className="figures" fontWeight="400" fontSize="xs">
+                    {money(cost)}
+                  </Text>
+                )}
+              </Text>
+              {prediction &&
+                effectText(prediction).map((line) => (
+                  <Text
+                    as="span"
+                    key={line}
+                    display="block"
+                    fontSize="xs"
+                    color="ink.soft"
+                    lineHeight="1.4"
+                  >
+                    {line}
+                  </Text>
+                ))}
             </Button>
           ))}
         </Flex>
       )}
       {sums.length > 0 && <SumList sums={sums} />}
-      {finding.houseRule && <Text fontSize="xs" mt="2">House rule: <ChakraLink asChild textDecoration="underline"><Link href={`/rigs/${rigId}/rules#${finding.houseRule}`} prefetch={false}>{houseRuleText(analysis.rig.houseRules, finding.houseRule)}</Link></ChakraLink></Text>}
-      <Text fontSize="xs" color="ink.soft" mt="1" className="figures">{finding.code}</Text>
+      {finding.houseRule && (
+        <Text fontSize="xs" mt="2">
+          House rule:{' '}
+          <ChakraLink asChild textDecoration="underline">
+            <Link href={`/rigs/${rigId}/rules#${finding.houseRule}`} prefetch={false}>
+              {houseRuleText(analysis.rig.houseRules, finding.houseRule)}
+            </Link>
+          </ChakraLink>
+        </Text>
+      )}
+      <Text fontSize="xs" color="ink.soft" mt="1" className="figures">
+        {finding.code}
+      </Text>
     </Box>
   );
 };

@@ -8,8 +8,18 @@ import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { FindingCard } from './FindingCard';
 
-const AREAS: readonly (readonly [Area, string])[] = [['brief', 'Brief and house rules'], ['signal', 'Signal'], ['sound', 'Sound'], ['picture', 'Picture'], ['computer', 'Computer']];
-const LEVELS: readonly (readonly [Level, string])[] = [['stop', 'Stops'], ['warn', 'Warnings'], ['note', 'Notes']];
+const AREAS: readonly (readonly [Area, string])[] = [
+  ['brief', 'Brief and house rules'],
+  ['signal', 'Signal'],
+  ['sound', 'Sound'],
+  ['picture', 'Picture'],
+  ['computer', 'Computer'],
+];
+const LEVELS: readonly (readonly [Level, string])[] = [
+  ['stop', 'Stops'],
+  ['warn', 'Warnings'],
+  ['note', 'Notes'],
+];
 
 /** Every finding, worst first, filtered by area and level, with its fixes. */
 export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
@@ -18,12 +28,28 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
   const router = useRouter();
   const [area, setArea] = useState('');
   const [level, setLevel] = useState('');
-  const findings = analysis.findings.filter((finding) => (area === '' || finding.area === area) && (level === '' || finding.level === level));
-  const filter = (label: string, value: string, options: readonly (readonly [string, string])[], choose: (value: string) => void) => (
+  const findings = analysis.findings.filter(
+    (finding) =>
+      (area === '' || finding.area === area) && (level === '' || finding.level === level),
+  );
+  const filter = (
+    label: string,
+    value: string,
+    options: readonly (readonly [string, string])[],
+    choose: (value: string) => void,
+  ) => (
     <NativeSelect.Root size="sm" width="150px">
-      <NativeSelect.Field aria-label={label} value={value} onChange={(event) => choose(event.target.value)}>
+      <NativeSelect.Field
+        aria-label={label}
+        value={value}
+        onChange={(event) => choose(event.target.value)}
+      >
         <option value="">{label}: all</option>
-        {options.map(([id, name]) => <option key={id} value={id}>{name}</option>)}
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
       </NativeSelect.Field>
       <NativeSelect.Indicator />
     </NativeSelect.Root>
@@ -31,19 +57,43 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Flex gap="3" align="center" mb="4" wrap="wrap">
-        <Text as="h2" fontSize="lg" fontWeight="600">Findings</Text>
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Findings
+        </Text>
         {filter('Level', level, LEVELS, setLevel)}
         {filter('Area', area, AREAS, setArea)}
-        <Text fontSize="sm" color="ink.soft">{findings.length} of {analysis.findings.length}</Text>
+        <Text fontSize="sm" color="ink.soft">
+          {findings.length} of {analysis.findings.length}
+        </Text>
       </Flex>
-      {findings.length === 0 && <Text>{analysis.findings.length === 0 ? 'Nothing found. The rig does what it says.' : 'Nothing of this kind. Choose another level or area.'}</Text>}
+      {findings.length === 0 && (
+        <Text>
+          {analysis.findings.length === 0
+            ? 'Nothing found. The rig does what it says.'
+            : 'Nothing of this kind. Choose another level or area.'}
+        </Text>
+      )}
       <Flex direction="column" gap="3" maxW="760px">
         {findings.map((finding, index) => {
           const item = itemOf(analysis, finding);
           return (
             <Box key={`${finding.code} ${index}`}>
               <FindingCard analysis={analysis} finding={finding} />
-              {item && <Button size="xs" variant="plain" px="1" textDecoration="underline" color="ink.soft" onClick={() => { select(item); router.push(`/rigs/${rigId}`); }}>Show on the loom</Button>}
+              {item && (
+                <Button
+                  size="xs"
+                  variant="plain"
+                  px="1"
+                  textDecoration="underline"
+                  color="ink.soft"
+                  onClick={() => {
+                    select(item);
+                    router.push(`/rigs/${rigId}`);
+                  }}
+                >
+                  Show on the loom
+                </Button>
+              )}
             </Box>
           );
         })}

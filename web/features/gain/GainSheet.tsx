@@ -4,15 +4,31 @@ import { sheetLines, type VoiceRow } from './rows';
 /** Every gain as it is to be set by hand: printed for whoever stands at the knobs. */
 export const GainSheet = ({ rows }: { readonly rows: readonly VoiceRow[] }) => (
   <Box mt="5">
-    <Text as="h2" fontSize="lg" fontWeight="600" mb="1">At the knobs</Text>
+    <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
+      At the knobs
+    </Text>
     <Table.Root size="sm" variant="outline" aria-label="Gains to set by hand">
-      <Table.Header><Table.Row bg="paper.deep">{['Input', 'Voice', 'Set to'].map((heading) => <Table.ColumnHeader key={heading} px="1.5">{heading}</Table.ColumnHeader>)}</Table.Row></Table.Header>
+      <Table.Header>
+        <Table.Row bg="paper.deep">
+          {['Input', 'Voice', 'Set to'].map((heading) => (
+            <Table.ColumnHeader key={heading} px="1.5">
+              {heading}
+            </Table.ColumnHeader>
+          ))}
+        </Table.Row>
+      </Table.Header>
       <Table.Body>
         {sheetLines(rows).map(({ place, voice, setting }) => (
           <Table.Row key={place} bg="transparent" data-sheet={place}>
-            <Table.Cell px="1.5" py="1" fontWeight="600">{place}</Table.Cell>
-            <Table.Cell px="1.5" py="1">{voice}</Table.Cell>
-            <Table.Cell px="1.5" py="1" className="figures" fontSize="13px">{setting}</Table.Cell>
+            <Table.Cell px="1.5" py="1" fontWeight="600">
+              {place}
+            </Table.Cell>
+            <Table.Cell px="1.5" py="1">
+              {voice}
+            </Table.Cell>
+            <Table.Cell px="1.5" py="1" className="figures" fontSize="13px">
+              {setting}
+            </Table.Cell>
           </Table.Row>
         ))}
       </Table.Body>

@@ -1,7 +1,16 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { analyse, apply, ladderOf, setForAll, setForVoice, type Analysis, type GainAnswer, type SimpleCommand } from '@echo-loom/core';
+import {
+  analyse,
+  apply,
+  ladderOf,
+  setForAll,
+  setForVoice,
+  type Analysis,
+  type GainAnswer,
+  type SimpleCommand,
+} from '@echo-loom/core';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { SumList } from '@/features/findings/SumList';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
@@ -23,50 +32,102 @@ export const GainView = () => {
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState<string | null>(null);
   const [trying, setTrying] = useState<readonly SimpleCommand[] | null>(null);
-  const [answer, setAnswer] = useState<{ readonly analysis: Analysis; readonly id: string; readonly answer: GainAnswer } | null>(null);
+  const [answer, setAnswer] = useState<{
+    readonly analysis: Analysis;
+    readonly id: string;
+    readonly answer: GainAnswer;
+  } | null>(null);
   // The ladder of the chosen voice follows at once; what lists all of them follows when there is time.
   const later = useDeferredValue(analysis);
   const rows = useMemo(() => voiceRows(analysis), [analysis]);
   const rowsLater = useMemo(() => voiceRows(later), [later]);
-  const choose = useCallback((id: string) => { setChosen(id); setTrying(null); }, []);
-  const row = rows.find(({ id }) => id === chosen) ?? rows.find(({ neededDb }) => neededDb !== null && Math.abs(neededDb) > 3) ?? rows[0];
+  const choose = useCallback((id: string) => {
+    setChosen(id);
+    setTrying(null);
+  }, []);
+  const row =
+    rows.find(({ id }) => id === chosen) ??
+    rows.find(({ neededDb }) => neededDb !== null && Math.abs(neededDb) > 3) ??
+    rows[0];
   if (!row)
     return (
       <Box m="auto" textAlign="center" maxW="46ch" p="6">
-        <Text fontWeight="600" fontSize="lg">No voice reaches a converter yet.</Text>
-        <Text mt="1">Add a microphone, give it to a person, and connect it to an interface, a mixer or a recorder. Then its gain is computed here from mouth to file.</Text>
+        <Text fontWeight="600" fontSize="lg">
+          No voice reaches a converter yet.
+        </Text>
+        <Text mt="1">
+          Add a microphone, give it to a person, and connect it to an interface, a mixer or a
+          recorder. Then its gain is computed here from mouth to file.
+        </Text>
       </Box>
     );
   const found = answer?.analysis === analysis && answer.id === row.id ? answer.answer : null;
   // What is dragged, or what was found, is shown on the ladder before it is set.
   const shown = trying ?? (found?.can ? found.proposal.commands : null);
-  const tried = shown && shown.length > 0 ? analyse(apply(analysis.rig, { type: 'batch', label: 'Try', commands: [...shown] })) : null;
+  const tried =
+    shown && shown.length > 0
+      ? analyse(apply(analysis.rig, { type: 'batch', label: 'Try', commands: [...shown] }))
+      : null;
   const triedRow = tried && voiceRows(tried).find(({ id }) => id === row.id);
   const setAll = () => {
     const { commands } = setForAll(analysis);
-    if (commands.length > 0) run({ type: 'batch', label: 'Set every gain as found best', commands: [...commands] });
+    if (commands.length > 0)
+      run({ type: 'batch', label: 'Set every gain as found best', commands: [...commands] });
   };
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Flex gap="6" align="start" direction={{ base: 'column', lg: 'row' }}>
         <Box flex="1" minW="0" width="100%">
           <Flex justify="space-between" align="center" mb="2" gap="2" wrap="wrap">
-            <Text as="h2" fontSize="lg" fontWeight="600">Voices</Text>
-            <Flex gap="2" className="screen-only"><Button size="sm" variant="outline" onClick={() => window.print()}>Print</Button><Button size="sm" bg="madder" color="madder.ink" onClick={setAll}>Set every gain</Button></Flex>
+            <Text as="h2" fontSize="lg" fontWeight="600">
+              Voices
+            </Text>
+            <Flex gap="2" className="screen-only">
+              <Button size="sm" variant="outline" onClick={() => window.print()}>
+                Print
+              </Button>
+              <Button size="sm" bg="madder" color="madder.ink" onClick={setAll}>
+                Set every gain
+              </Button>
+            </Flex>
           </Flex>
           <VoicesLater analysis={later} rows={rowsLater} chosen={row.id} onChoose={choose} />
           <SheetLater rows={rowsLater} />
         </Box>
         <Box flex="1" minW="0" width="100%" role="region" aria-label={`Gain of ${row.name}`}>
-          <Flex justify="space-between" align="baseline" mb="1"><Text as="h2" fontSize="lg" fontWeight="600">{row.name}</Text><Button size="xs" variant="outline" className="screen-only" onClick={() => setAnswer({ analysis, id: row.id, answer: setForVoice(analysis, row.stage) })}>Set it for me</Button></Flex>
+          <Flex justify="space-between" align="baseline" mb="1">
+            <Text as="h2" fontSize="lg" fontWeight="600">
+              {row.name}
+            </Text>
+            <Button
+              size="xs"
+              variant="outline"
+              className="screen-only"
+              onClick={() =>
+                setAnswer({ analysis, id: row.id, answer: setForVoice(analysis, row.stage) })
+              }
+            >
+              Set it for me
+            </Button>
+          </Flex>
           {found && <Proposal answer={found} name={row.name} onDone={() => setAnswer(null)} />}
-          <Ladder analysis={triedRow && tried ? tried : analysis} stage={triedRow?.stage ?? row.stage} before={triedRow ? ladderOf(analysis, row.stage) : null}>
-            <Box className="screen-only"><Knobs stage={row.stage} onTry={(command) => setTrying(command && [command])} /></Box>
+          <Ladder
+            analysis={triedRow && tried ? tried : analysis}
+            stage={triedRow?.stage ?? row.stage}
+            before={triedRow ? ladderOf(analysis, row.stage) : null}
+          >
+            <Box className="screen-only">
+              <Knobs stage={row.stage} onTry={(command) => setTrying(command && [command])} />
+            </Box>
           </Ladder>
           <SumList sums={sumsOfVoice(analysis, row)} open={false} />
         </Box>
       </Flex>
-      <RemediesLater analysis={later} stage={(rowsLater.find(({ id }) => id === row.id) ?? row).stage} name={row.name} />
+      <RemediesLater
+        analysis={later}
+        stage={(rowsLater.find(({ id }) => id === row.id) ?? row).stage}
+        name={row.name}
+      />
     </Box>
   );
 };

@@ -4,7 +4,10 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { figure, type GainAnswer, type GainProposal, type Knob } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 
-const settingText = ({ kind, label }: Knob, valueDb: number): string => (kind === 'pad' ? `${label}: ${valueDb < 0 ? 'in' : 'out'}` : `${label}: ${figure(valueDb, valueDb % 1 === 0 ? 0 : 1)} dB`);
+const settingText = ({ kind, label }: Knob, valueDb: number): string =>
+  kind === 'pad'
+    ? `${label}: ${valueDb < 0 ? 'in' : 'out'}`
+    : `${label}: ${figure(valueDb, valueDb % 1 === 0 ? 0 : 1)} dB`;
 
 /** How it is known that nothing better exists. */
 const proof = ({ tried, keepHeadroom, meetLevel, limiting, after, left }: GainProposal): string =>
@@ -21,20 +24,62 @@ interface Props {
 /** What "set it for me" found for one voice: the settings, what they give, and why nothing is better. Nothing is set until it is wanted. */
 export const Proposal = ({ answer, name, onDone }: Props) => {
   const { run } = useRigSession();
-  if (!answer.can) return <Box role="status" bg="madder.wash" borderLeftWidth="3px" borderColor="madder" p="2.5" mt="2"><Text fontSize="sm">{answer.why}</Text></Box>;
+  if (!answer.can)
+    return (
+      <Box role="status" bg="madder.wash" borderLeftWidth="3px" borderColor="madder" p="2.5" mt="2">
+        <Text fontSize="sm">{answer.why}</Text>
+      </Box>
+    );
   const { proposal } = answer;
   const { before, after, knobs, settingsDb, commands } = proposal;
   return (
     <Box role="status" bg="madder.wash" borderLeftWidth="3px" borderColor="madder" p="2.5" mt="2">
       {knobs.map((knob, index) => {
         const value = settingsDb[index] ?? knob.valueDb;
-        return <Text key={`${knob.deviceId} ${knob.control}`} fontSize="sm" fontWeight={value === knob.valueDb ? '400' : '600'}>{settingText(knob, value)}{value === knob.valueDb ? ', as it is' : ''}</Text>;
+        return (
+          <Text
+            key={`${knob.deviceId} ${knob.control}`}
+            fontSize="sm"
+            fontWeight={value === knob.valueDb ? '400' : '600'}
+          >
+            {settingText(knob, value)}
+            {value === knob.valueDb ? ', as it is' : ''}
+          </Text>
+        );
       })}
-      <Text fontSize="sm" mt="1.5" className="figures">Signal to noise {figure(before.snrDb)} → {figure(after.snrDb)} dB; headroom {after.shortDb > 0 ? `${figure(after.shortDb)} dB short` : 'kept'}; level {after.missDb > 0 ? `${figure(after.missDb + 0.5)} dB off` : 'met'}.</Text>
-      <Text fontSize="xs" mt="1">{proof(proposal)}</Text>
+      <Text fontSize="sm" mt="1.5" className="figures">
+        Signal to noise {figure(before.snrDb)} → {figure(after.snrDb)} dB; headroom{' '}
+        {after.shortDb > 0 ? `${figure(after.shortDb)} dB short` : 'kept'}; level{' '}
+        {after.missDb > 0 ? `${figure(after.missDb + 0.5)} dB off` : 'met'}.
+      </Text>
+      <Text fontSize="xs" mt="1">
+        {proof(proposal)}
+      </Text>
       <Flex gap="2" mt="2">
-        {commands.length > 0 ? <Button size="sm" bg="madder" color="madder.ink" onClick={() => { if (run({ type: 'batch', label: `Set the gains of ${name} as found best`, commands: [...commands] })) onDone(); }}>Set it so</Button> : <Text fontSize="sm">It stands as well as it can already.</Text>}
-        <Button size="sm" variant="outline" onClick={onDone}>Leave it</Button>
+        {commands.length > 0 ? (
+          <Button
+            size="sm"
+            bg="madder"
+            color="madder.ink"
+            onClick={() => {
+              if (
+                run({
+                  type: 'batch',
+                  label: `Set the gains of ${name} as found best`,
+                  commands: [...commands],
+                })
+              )
+                onDone();
+            }}
+          >
+            Set it so
+          </Button>
+        ) : (
+          <Text fontSize="sm">It stands as well as it can already.</Text>
+        )}
+        <Button size="sm" variant="outline" onClick={onDone}>
+          Leave it
+        </Button>
       </Flex>
     </Box>
   );

@@ -8,29 +8,107 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { decibels } from './rows';
 
 /** What could be done or bought for one voice, side by side, each tried with its gains set. */
-export const Remedies = ({ analysis, stage, name }: { readonly analysis: Analysis; readonly stage: Stage; readonly name: string }) => {
+export const Remedies = ({
+  analysis,
+  stage,
+  name,
+}: {
+  readonly analysis: Analysis;
+  readonly stage: Stage;
+  readonly name: string;
+}) => {
   const { run } = useRigSession();
   const money = useMoney();
-  const [tried, setTried] = useState<{ readonly analysis: Analysis; readonly list: readonly Remedy[] } | null>(null);
+  const [tried, setTried] = useState<{
+    readonly analysis: Analysis;
+    readonly list: readonly Remedy[];
+  } | null>(null);
   const list = tried?.analysis === analysis ? tried.list : null;
   return (
     <Box mt="5" className="screen-only">
-      <Text as="h2" fontSize="lg" fontWeight="600">What should I buy for {name}?</Text>
-      {list === null ? <Button size="sm" variant="outline" mt="1" onClick={() => setTried({ analysis, list: remediesFor(analysis, stage) })}>Try everything and compare</Button> : list.length === 0 ? <Text fontSize="sm">Nothing in the catalogue can be tried here.</Text> : (
+      <Text as="h2" fontSize="lg" fontWeight="600">
+        What should I buy for {name}?
+      </Text>
+      {list === null ? (
+        <Button
+          size="sm"
+          variant="outline"
+          mt="1"
+          onClick={() => setTried({ analysis, list: remediesFor(analysis, stage) })}
+        >
+          Try everything and compare
+        </Button>
+      ) : list.length === 0 ? (
+        <Text fontSize="sm">Nothing in the catalogue can be tried here.</Text>
+      ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label={`Remedies for ${name}`}>
-            <Table.Header><Table.Row bg="paper.deep">{['Remedy', 'Price', 'Boxes more', 'Gain missing', 'Signal to noise', 'Over the room', 'Other voice', ''].map((heading) => <Table.ColumnHeader key={heading} px="1.5">{heading}</Table.ColumnHeader>)}</Table.Row></Table.Header>
+            <Table.Header>
+              <Table.Row bg="paper.deep">
+                {[
+                  'Remedy',
+                  'Price',
+                  'Boxes more',
+                  'Gain missing',
+                  'Signal to noise',
+                  'Over the room',
+                  'Other voice',
+                  '',
+                ].map((heading) => (
+                  <Table.ColumnHeader key={heading} px="1.5">
+                    {heading}
+                  </Table.ColumnHeader>
+                ))}
+              </Table.Row>
+            </Table.Header>
             <Table.Body>
               {list.map((remedy) => (
                 <Table.Row key={remedy.label} bg="transparent" data-remedy={remedy.label}>
-                  <Table.Cell px="1.5" py="1"><Text fontWeight="600" fontSize="sm" lineHeight="1.3">{remedy.label}</Text><Text fontSize="xs" color="ink.soft" lineHeight="1.3">{remedy.says}</Text></Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{remedy.price === null ? 'depends' : remedy.price === 0 ? 'free' : money(remedy.price)}</Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px">{remedy.clutter}</Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{remedy.missingAfterDb === 0 ? 'none' : `${figure(remedy.missingAfterDb)} dB`}</Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{figure(remedy.snrAfterDb)} dB{remedy.shortAfterDb > 0 && <Text as="span" display="block" color="level.stop">{figure(remedy.shortAfterDb)} dB short of headroom</Text>}</Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{decibels(remedy.overRoomAfterDb)}</Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">{remedy.bleedAfterDb === null ? '?' : `${figure(remedy.bleedAfterDb)} dB`}</Table.Cell>
-                  <Table.Cell px="1.5"><Button size="xs" variant="outline" aria-label={`Do it: ${remedy.label}`} onClick={() => run(remedy.command)}>Do it</Button></Table.Cell>
+                  <Table.Cell px="1.5" py="1">
+                    <Text fontWeight="600" fontSize="sm" lineHeight="1.3">
+                      {remedy.label}
+                    </Text>
+                    <Text fontSize="xs" color="ink.soft" lineHeight="1.3">
+                      {remedy.says}
+                    </Text>
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                    {remedy.price === null
+                      ? 'depends'
+                      : remedy.price === 0
+                        ? 'free'
+                        : money(remedy.price)}
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px">
+                    {remedy.clutter}
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                    {remedy.missingAfterDb === 0 ? 'none' : `${figure(remedy.missingAfterDb)} dB`}
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                    {figure(remedy.snrAfterDb)} dB
+                    {remedy.shortAfterDb > 0 && (
+                      <Text as="span" display="block" color="level.stop">
+                        {figure(remedy.shortAfterDb)} dB short of headroom
+                      </Text>
+                    )}
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                    {decibels(remedy.overRoomAfterDb)}
+                  </Table.Cell>
+                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                    {remedy.bleedAfterDb === null ? '?' : `${figure(remedy.bleedAfterDb)} dB`}
+                  </Table.Cell>
+                  <Table.Cell px="1.5">
+                    <Button
+                      size="xs"
+                      variant="outline"
+                      aria-label={`Do it: ${remedy.label}`}
+                      onClick={() => run(remedy.command)}
+                    >
+                      Do it
+                    </Button>
+                  </Table.Cell>
                 </Table.Row>
               ))}
             </Table.Body>

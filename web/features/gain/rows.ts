@@ -1,4 +1,18 @@
-import { entry, explain, figure, knobsOf, ladderOf, levelTarget, microphonesInRoom, stagesOf, switchSetting, voices, type Analysis, type Rung, type Stage } from '@echo-loom/core';
+import {
+  entry,
+  explain,
+  figure,
+  knobsOf,
+  ladderOf,
+  levelTarget,
+  microphonesInRoom,
+  stagesOf,
+  switchSetting,
+  voices,
+  type Analysis,
+  type Rung,
+  type Stage,
+} from '@echo-loom/core';
 
 /** A voice where it becomes digital, against the house rules. */
 export interface VoiceRow {
@@ -24,12 +38,19 @@ export interface VoiceRow {
 }
 
 /** The rung where the peaks come nearest to the ceiling. */
-export const tightestRung = (rungs: readonly Rung[]): Rung | undefined => rungs.reduce<Rung | undefined>((least, rung) => (rung.headroomDb !== null && rung.headroomDb < (least?.headroomDb ?? Infinity) ? rung : least), undefined);
+export const tightestRung = (rungs: readonly Rung[]): Rung | undefined =>
+  rungs.reduce<Rung | undefined>(
+    (least, rung) =>
+      rung.headroomDb !== null && rung.headroomDb < (least?.headroomDb ?? Infinity) ? rung : least,
+    undefined,
+  );
 
 /** Every voice of the rig at its converter, in the order of the rig. */
 export const voiceRows = (analysis: Analysis): VoiceRow[] => {
   const { averageDbfs } = levelTarget(analysis.rig.houseRules);
-  const overRoom = new Map(microphonesInRoom(analysis).map(({ node, overRoomDb }) => [node, overRoomDb]));
+  const overRoom = new Map(
+    microphonesInRoom(analysis).map(({ node, overRoomDb }) => [node, overRoomDb]),
+  );
   return voices(analysis).map((stage): VoiceRow => {
     const [source] = stagesOf(stage);
     const device = source?.at.device.device;
@@ -38,22 +59,40 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
     const gains = knobsOf(stage).filter(({ kind }) => kind === 'gain');
     const tight = tightestRung(rungs);
     return {
-      id: `${source?.at.device.id ?? ''}>${stage.at.device.id}.${stage.parent?.at.id ?? ''}`, stage, name: device?.name ?? '', person: (device?.personId ? entry(analysis.rig.people, device.personId)?.name : undefined) ?? 'nobody',
-      converter: `${stage.at.device.device.name}, ${stage.parent?.at.port.name ?? ''}`, levelDbfs: last?.levelDb ?? null, neededDb: last?.levelDb === null || last?.levelDb === undefined ? null : averageDbfs - last.levelDb,
-      setDb: gains.reduce((sum, { valueDb }) => sum + valueDb, 0), spareDb: gains.reduce((sum, { valueDb, settingsDb }) => sum + (settingsDb.at(-1) ?? valueDb) - valueDb, 0),
-      headroomDb: tight?.headroomDb ?? null, snrDb: last?.snrDb ?? null, overRoomDb: (source && overRoom.get(source.at)) ?? null, limiting: tight?.label ?? 'none',
+      id: `${source?.at.device.id ?? ''}>${stage.at.device.id}.${stage.parent?.at.id ?? ''}`,
+      stage,
+      name: device?.name ?? '',
+      person:
+        (device?.personId ? entry(analysis.rig.people, device.personId)?.name : undefined) ??
+        'nobody',
+      converter: `${stage.at.device.device.name}, ${stage.parent?.at.port.name ?? ''}`,
+      levelDbfs: last?.levelDb ?? null,
+      neededDb:
+        last?.levelDb === null || last?.levelDb === undefined ? null : averageDbfs - last.levelDb,
+      setDb: gains.reduce((sum, { valueDb }) => sum + valueDb, 0),
+      spareDb: gains.reduce(
+        (sum, { valueDb, settingsDb }) => sum + (settingsDb.at(-1) ?? valueDb) - valueDb,
+        0,
+      ),
+      headroomDb: tight?.headroomDb ?? null,
+      snrDb: last?.snrDb ?? null,
+      overRoomDb: (source && overRoom.get(source.at)) ?? null,
+      limiting: tight?.label ?? 'none',
     };
   });
 };
 
 /** A figure with its unit; what is not known is said. */
-export const decibels = (value: number | null, unit = 'dB', digits = 1): string => (value === null ? 'not known' : `${figure(value, digits)} ${unit}`);
+export const decibels = (value: number | null, unit = 'dB', digits = 1): string =>
+  value === null ? 'not known' : `${figure(value, digits)} ${unit}`;
 
 /** The sums behind a voice: gain needed, level, headroom of its tightest place, signal to noise. */
 export const sumsOfVoice = (analysis: Analysis, { stage }: VoiceRow) => {
   const tight = tightestRung(ladderOf(analysis, stage));
   return [
-    ...explain(analysis, { figure: 'gain needed', stage: stage.index }), ...explain(analysis, { figure: 'level', stage: stage.index }), ...explain(analysis, { figure: 'signal to noise', stage: stage.index }),
+    ...explain(analysis, { figure: 'gain needed', stage: stage.index }),
+    ...explain(analysis, { figure: 'level', stage: stage.index }),
+    ...explain(analysis, { figure: 'signal to noise', stage: stage.index }),
     ...(tight ? explain(analysis, { figure: 'headroom', stage: tight.stage.index }) : []),
   ];
 };
@@ -75,10 +114,22 @@ export const sheetLines = (rows: readonly VoiceRow[]): SheetLine[] => {
       const into = knob.stage.parent?.at;
       if (!into) continue;
       const { device } = into.device;
-      const pad = knobsOf(stage).find((other) => other.kind === 'pad' && other.stage === knob.stage);
+      const pad = knobsOf(stage).find(
+        (other) => other.kind === 'pad' && other.stage === knob.stage,
+      );
       const phantom = into.port.family === 'analogue' ? into.port.phantomSupply : undefined;
-      const setting = [`${figure(knob.valueDb, knob.valueDb % 1 === 0 ? 0 : 1)} dB`, ...(pad ? [pad.valueDb < 0 ? 'pad in' : 'pad out'] : []), ...(phantom ? [`phantom power ${switchSetting(device, phantom.control) ? 'on' : 'off'}`] : [])].join(', ');
-      lines.set(`${into.device.id}.${into.id}`, { place: `${device.name}, ${into.port.name}`, voice: name, setting });
+      const setting = [
+        `${figure(knob.valueDb, knob.valueDb % 1 === 0 ? 0 : 1)} dB`,
+        ...(pad ? [pad.valueDb < 0 ? 'pad in' : 'pad out'] : []),
+        ...(phantom
+          ? [`phantom power ${switchSetting(device, phantom.control) ? 'on' : 'off'}`]
+          : []),
+      ].join(', ');
+      lines.set(`${into.device.id}.${into.id}`, {
+        place: `${device.name}, ${into.port.name}`,
+        voice: name,
+        setting,
+      });
     }
   return [...lines.values()];
 };

@@ -16,20 +16,57 @@ export const HistoryView = () => {
   return (
     <Box overflowY="auto" p="4" flex="1" tabIndex={0} role="region" aria-label="History">
       <Flex gap="3" align="center" mb="3">
-        <Text as="h2" fontSize="lg" fontWeight="600">History</Text>
-        <Button size="sm" variant="outline" disabled={undo.undo.length === 0} onClick={session.undo}>Undo</Button>
-        <Button size="sm" variant="outline" disabled={undo.redo.length === 0} onClick={session.redo}>Redo</Button>
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          History
+        </Text>
+        <Button
+          size="sm"
+          variant="outline"
+          disabled={undo.undo.length === 0}
+          onClick={session.undo}
+        >
+          Undo
+        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          disabled={undo.redo.length === 0}
+          onClick={session.redo}
+        >
+          Redo
+        </Button>
       </Flex>
       {lines.length === 0 && <Text>Nothing has been changed yet.</Text>}
       <Box as="ol" listStyleType="none" maxW="760px">
         {lines.map((line) => (
-          <Flex as="li" key={line.id} gap="4" py="1" borderBottomWidth="1px" borderColor="rule" fontSize="sm">
-            <Text className="figures" color="ink.soft" fontSize="xs" width="110px" flex="none" pt="0.5">{line.at ? format(new Date(line.at), 'd MMM HH:mm:ss') : 'not saved yet'}</Text>
+          <Flex
+            as="li"
+            key={line.id}
+            gap="4"
+            py="1"
+            borderBottomWidth="1px"
+            borderColor="rule"
+            fontSize="sm"
+          >
+            <Text
+              className="figures"
+              color="ink.soft"
+              fontSize="xs"
+              width="110px"
+              flex="none"
+              pt="0.5"
+            >
+              {line.at ? format(new Date(line.at), 'd MMM HH:mm:ss') : 'not saved yet'}
+            </Text>
             <Text color={line.command.type === 'revert' ? 'ink.soft' : 'ink'}>{line.says}</Text>
           </Flex>
         ))}
       </Box>
-      {history.length > SHOWN && <Text mt="2" fontSize="sm" color="ink.soft">And {history.length - SHOWN} earlier.</Text>}
+      {history.length > SHOWN && (
+        <Text mt="2" fontSize="sm" color="ink.soft">
+          And {history.length - SHOWN} earlier.
+        </Text>
+      )}
     </Box>
   );
 };

@@ -1,7 +1,15 @@
 'use client';
 
 import { Box, Flex, RadioGroup, Text } from '@chakra-ui/react';
-import { differenceOf, HOUSE_QUESTION_KEYS, HOUSE_QUESTIONS, houseRulesSchema, type Difference, type Finding, type HouseQuestionKey } from '@echo-loom/core';
+import {
+  differenceOf,
+  HOUSE_QUESTION_KEYS,
+  HOUSE_QUESTIONS,
+  houseRulesSchema,
+  type Difference,
+  type Finding,
+  type HouseQuestionKey,
+} from '@echo-loom/core';
 import { useState } from 'react';
 import { useMoney } from '@/features/rig/Currency';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
@@ -16,11 +24,24 @@ interface Changed {
   readonly difference: Difference;
 }
 
-const FindingLines = ({ title, findings }: { readonly title: string; readonly findings: readonly Finding[] }) =>
+const FindingLines = ({
+  title,
+  findings,
+}: {
+  readonly title: string;
+  readonly findings: readonly Finding[];
+}) =>
   findings.length === 0 ? null : (
     <Box mt="1">
-      <Text fontSize="xs" fontWeight="600">{title}</Text>
-      {findings.map((finding, index) => <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline"><LevelMark level={finding.level} size={11} /><Text fontSize="xs">{finding.says}</Text></Flex>)}
+      <Text fontSize="xs" fontWeight="600">
+        {title}
+      </Text>
+      {findings.map((finding, index) => (
+        <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline">
+          <LevelMark level={finding.level} size={11} />
+          <Text fontSize="xs">{finding.says}</Text>
+        </Flex>
+      ))}
     </Box>
   );
 
@@ -31,7 +52,13 @@ const ChangeNote = ({ difference }: { readonly difference: Difference }) => {
   const isNothing = gone.length + fresh.length === 0;
   return (
     <Box role="status" bg="madder.wash" borderLeftWidth="3px" borderColor="madder" p="2" mt="2">
-      <Text fontSize="xs">{isNothing ? 'Nothing in the verdict changes for this rig.' : `${gone.length} ${gone.length === 1 ? 'finding' : 'findings'} gone, ${fresh.length} new.`} Money {more === 0 ? 'unchanged' : money(more)}, devices {devices === 0 ? 'unchanged' : devices}.</Text>
+      <Text fontSize="xs">
+        {isNothing
+          ? 'Nothing in the verdict changes for this rig.'
+          : `${gone.length} ${gone.length === 1 ? 'finding' : 'findings'} gone, ${fresh.length} new.`}{' '}
+        Money {more === 0 ? 'unchanged' : money(more)}, devices{' '}
+        {devices === 0 ? 'unchanged' : devices}.
+      </Text>
       <FindingLines title="Gone" findings={gone} />
       <FindingLines title="New" findings={fresh} />
     </Box>
@@ -54,37 +81,135 @@ export const HouseRulesView = () => {
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Box maxW="860px">
-        <Text as="h2" fontSize="lg" fontWeight="600">House rules</Text>
-        <Text fontSize="sm" color="ink.soft" mb="3">Where good practitioners differ, the rig follows one school. Every finding that depends on one names it. {brief === null && 'Most are judged only once the rig has a brief.'}</Text>
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          House rules
+        </Text>
+        <Text fontSize="sm" color="ink.soft" mb="3">
+          Where good practitioners differ, the rig follows one school. Every finding that depends on
+          one names it. {brief === null && 'Most are judged only once the rig has a brief.'}
+        </Text>
         <Flex direction="column" gap="1.5" mb="4" maxW="440px">
-          <NumberField label="Least headroom at every stage" unit="dB" value={rules.headroomDb} min={0} max={40} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { headroomDb: value } })} />
-          <NumberField label="Least signal-to-noise ratio of a voice" unit="dB" value={rules.minimumSnrDb} min={0} max={120} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { minimumSnrDb: value } })} />
-          <NumberField label="Least a voice stands over the noise of the room" unit="dB" value={rules.voiceOverRoomDb} min={0} max={100} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { voiceOverRoomDb: value } })} />
-          <NumberField label="Warn above this share of a cable’s reach" unit="%" value={Math.round(rules.reachWarnShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { reachWarnShare: value / 100 } })} />
-          <NumberField label="Use at most this share of the uplink" unit="%" value={Math.round(rules.uplinkShare * 100)} min={10} max={100} step={5} onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { uplinkShare: value / 100 } })} />
-          <ChoiceField label="Pictures are wanted at" value={rules.chosenFormat} options={formatOptions(rules.chosenFormat)} onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })} />
-          <NumberField label="Independent recordings of each voice" unit="" value={rules.recordingsOfVoice} min={1} max={5} isWhole onCommit={(value) => value !== null && run({ type: 'setHouseRules', rules: { recordingsOfVoice: value } })} />
+          <NumberField
+            label="Least headroom at every stage"
+            unit="dB"
+            value={rules.headroomDb}
+            min={0}
+            max={40}
+            onCommit={(value) =>
+              value !== null && run({ type: 'setHouseRules', rules: { headroomDb: value } })
+            }
+          />
+          <NumberField
+            label="Least signal-to-noise ratio of a voice"
+            unit="dB"
+            value={rules.minimumSnrDb}
+            min={0}
+            max={120}
+            onCommit={(value) =>
+              value !== null && run({ type: 'setHouseRules', rules: { minimumSnrDb: value } })
+            }
+          />
+          <NumberField
+            label="Least a voice stands over the noise of the room"
+            unit="dB"
+            value={rules.voiceOverRoomDb}
+            min={0}
+            max={100}
+            onCommit={(value) =>
+              value !== null && run({ type: 'setHouseRules', rules: { voiceOverRoomDb: value } })
+            }
+          />
+          <NumberField
+            label="Warn above this share of a cable’s reach"
+            unit="%"
+            value={Math.round(rules.reachWarnShare * 100)}
+            min={10}
+            max={100}
+            step={5}
+            onCommit={(value) =>
+              value !== null &&
+              run({ type: 'setHouseRules', rules: { reachWarnShare: value / 100 } })
+            }
+          />
+          <NumberField
+            label="Use at most this share of the uplink"
+            unit="%"
+            value={Math.round(rules.uplinkShare * 100)}
+            min={10}
+            max={100}
+            step={5}
+            onCommit={(value) =>
+              value !== null && run({ type: 'setHouseRules', rules: { uplinkShare: value / 100 } })
+            }
+          />
+          <ChoiceField
+            label="Pictures are wanted at"
+            value={rules.chosenFormat}
+            options={formatOptions(rules.chosenFormat)}
+            onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })}
+          />
+          <NumberField
+            label="Independent recordings of each voice"
+            unit=""
+            value={rules.recordingsOfVoice}
+            min={1}
+            max={5}
+            isWhole
+            onCommit={(value) =>
+              value !== null && run({ type: 'setHouseRules', rules: { recordingsOfVoice: value } })
+            }
+          />
         </Flex>
         {HOUSE_QUESTION_KEYS.map((key) => {
           const { question, schools } = HOUSE_QUESTIONS[key];
           return (
-            <Box key={key} id={key} as="section" borderTopWidth="1px" borderColor="rule" py="3" aria-label={question}>
-              <RadioGroup.Root size="sm" value={rules[key]} onValueChange={({ value }) => value && choose(key, value)}>
-                <RadioGroup.Label fontWeight="600" mb="1">{question}</RadioGroup.Label>
+            <Box
+              key={key}
+              id={key}
+              as="section"
+              borderTopWidth="1px"
+              borderColor="rule"
+              py="3"
+              aria-label={question}
+            >
+              <RadioGroup.Root
+                size="sm"
+                value={rules[key]}
+                onValueChange={({ value }) => value && choose(key, value)}
+              >
+                <RadioGroup.Label fontWeight="600" mb="1">
+                  {question}
+                </RadioGroup.Label>
                 <Flex direction="column" gap="1.5">
                   {schools.map((school) => (
-                    <RadioGroup.Item key={school.value} value={school.value} alignItems="flex-start">
+                    <RadioGroup.Item
+                      key={school.value}
+                      value={school.value}
+                      alignItems="flex-start"
+                    >
                       <RadioGroup.ItemHiddenInput />
                       <RadioGroup.ItemIndicator mt="1" />
                       <RadioGroup.ItemText>
-                        <Text as="span" fontWeight={rules[key] === school.value ? '600' : '400'}>{school.label}</Text>
-                        <Text as="span" display="block" fontSize="xs" color="ink.soft" fontWeight="400">{school.reason} {school.changes}</Text>
+                        <Text as="span" fontWeight={rules[key] === school.value ? '600' : '400'}>
+                          {school.label}
+                        </Text>
+                        <Text
+                          as="span"
+                          display="block"
+                          fontSize="xs"
+                          color="ink.soft"
+                          fontWeight="400"
+                        >
+                          {school.reason} {school.changes}
+                        </Text>
                       </RadioGroup.ItemText>
                     </RadioGroup.Item>
                   ))}
                 </Flex>
               </RadioGroup.Root>
-              {changed?.key === key && changed.school === rules[key] && <ChangeNote difference={changed.difference} />}
+              {changed?.key === key && changed.school === rules[key] && (
+                <ChangeNote difference={changed.difference} />
+              )}
             </Box>
           );
         })}

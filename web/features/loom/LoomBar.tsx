@@ -18,31 +18,89 @@ export const LoomBar = memo(function LoomBar({ grouping, hasFindings, onConnect,
   const view = useLoomView();
   return (
     <Flex align="center" gap="3" px="4" py="2" wrap="wrap" className="screen-only">
-      <Flex role="radiogroup" aria-label="Reading on the threads" borderWidth="1px" borderColor="rule.strong" borderRadius="md" overflow="hidden">
+      <Flex
+        role="radiogroup"
+        aria-label="Reading on the threads"
+        borderWidth="1px"
+        borderColor="rule.strong"
+        borderRadius="md"
+        overflow="hidden"
+      >
         {READINGS.map((reading, index) => {
           const isOn = view.reading === reading;
           return (
-            <Box asChild key={reading} px="2.5" minH="8" fontSize="sm" cursor="pointer" borderLeftWidth={index ? '1px' : '0'} borderColor="rule" bg={isOn ? 'ink' : undefined} color={isOn ? 'paper' : 'ink'} fontWeight={isOn ? '600' : '400'}>
-              <button type="button" role="radio" aria-checked={isOn} onClick={() => view.setReading(reading)}>
-                <Text as="span" fontSize="xs" opacity="0.8" mr="1">{index + 1}</Text>{reading}
+            <Box
+              asChild
+              key={reading}
+              px="2.5"
+              minH="8"
+              fontSize="sm"
+              cursor="pointer"
+              borderLeftWidth={index ? '1px' : '0'}
+              borderColor="rule"
+              bg={isOn ? 'ink' : undefined}
+              color={isOn ? 'paper' : 'ink'}
+              fontWeight={isOn ? '600' : '400'}
+            >
+              <button
+                type="button"
+                role="radio"
+                aria-checked={isOn}
+                onClick={() => view.setReading(reading)}
+              >
+                <Text as="span" fontSize="xs" opacity="0.8" mr="1">
+                  {index + 1}
+                </Text>
+                {reading}
               </button>
             </Box>
           );
         })}
       </Flex>
-      <Text fontSize="xs" color="ink.soft" display={{ base: 'none', xl: 'block' }}>{READING_UNITS[view.reading]}</Text>
+      <Text fontSize="xs" color="ink.soft" display={{ base: 'none', xl: 'block' }}>
+        {READING_UNITS[view.reading]}
+      </Text>
       <Flex ml="auto" gap="2" align="center" wrap="wrap">
         <NativeSelect.Root size="sm" width="170px">
-          <NativeSelect.Field aria-label="Rows by" value={view.grouping ?? 'auto'} onChange={(event) => view.setGrouping(event.target.value === 'owner' ? 'owner' : event.target.value === 'family' ? 'family' : null)}>
-            <option value="auto">Rows: {grouping === 'owner' ? 'by person' : 'by signal'} (best)</option>
+          <NativeSelect.Field
+            aria-label="Rows by"
+            value={view.grouping ?? 'auto'}
+            onChange={(event) =>
+              view.setGrouping(
+                event.target.value === 'owner'
+                  ? 'owner'
+                  : event.target.value === 'family'
+                    ? 'family'
+                    : null,
+              )
+            }
+          >
+            <option value="auto">
+              Rows: {grouping === 'owner' ? 'by person' : 'by signal'} (best)
+            </option>
             <option value="owner">Rows by person</option>
             <option value="family">Rows by signal</option>
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
-        <Button size="sm" variant="outline" disabled={!hasFindings} onClick={() => onStep(1)}>Next finding <Text as="kbd" fontSize="xs" color="ink.soft">]</Text></Button>
-        <Button size="sm" variant="outline" onClick={onConnect}>Connect <Text as="kbd" fontSize="xs" color="ink.soft">c</Text></Button>
-        <Button size="sm" bg="madder" color="madder.ink" onClick={() => view.open('add')}>Add <Text as="kbd" fontSize="xs">a</Text></Button>
+        <Button size="sm" variant="outline" disabled={!hasFindings} onClick={() => onStep(1)}>
+          Next finding{' '}
+          <Text as="kbd" fontSize="xs" color="ink.soft">
+            ]
+          </Text>
+        </Button>
+        <Button size="sm" variant="outline" onClick={onConnect}>
+          Connect{' '}
+          <Text as="kbd" fontSize="xs" color="ink.soft">
+            c
+          </Text>
+        </Button>
+        <Button size="sm" bg="madder" color="madder.ink" onClick={() => view.open('add')}>
+          Add{' '}
+          <Text as="kbd" fontSize="xs">
+            a
+          </Text>
+        </Button>
       </Flex>
     </Flex>
   );

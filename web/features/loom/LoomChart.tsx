@@ -33,8 +33,17 @@ const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean): Window
     const look = () =>
       setSeen((before) => {
         const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
-        const next = { left: scrollLeft - OVERSCAN, top: scrollTop - OVERSCAN, right: scrollLeft + clientWidth + OVERSCAN, bottom: scrollTop + clientHeight + OVERSCAN };
-        const moved = Math.abs(next.left - before.left) > OVERSCAN / 2 || Math.abs(next.top - before.top) > OVERSCAN / 2 || next.right - before.right > OVERSCAN / 2 || next.bottom - before.bottom > OVERSCAN / 2;
+        const next = {
+          left: scrollLeft - OVERSCAN,
+          top: scrollTop - OVERSCAN,
+          right: scrollLeft + clientWidth + OVERSCAN,
+          bottom: scrollTop + clientHeight + OVERSCAN,
+        };
+        const moved =
+          Math.abs(next.left - before.left) > OVERSCAN / 2 ||
+          Math.abs(next.top - before.top) > OVERSCAN / 2 ||
+          next.right - before.right > OVERSCAN / 2 ||
+          next.bottom - before.bottom > OVERSCAN / 2;
         return moved || before === EVERYTHING ? next : before;
       });
     look();
@@ -49,9 +58,15 @@ const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean): Window
   return isLarge ? seen : EVERYTHING;
 };
 
-const meets = (seen: Window, left: number, top: number, right: number, bottom: number): boolean => right >= seen.left && left <= seen.right && bottom >= seen.top && top <= seen.bottom;
+const meets = (seen: Window, left: number, top: number, right: number, bottom: number): boolean =>
+  right >= seen.left && left <= seen.right && bottom >= seen.top && top <= seen.bottom;
 
-const ARROWS = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' } as const;
+const ARROWS = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+} as const;
 const isArrow = (key: string): key is keyof typeof ARROWS => key in ARROWS;
 const keyOf = (item: Item): string => `${item.kind}:${item.id}`;
 
@@ -67,7 +82,11 @@ const worstByItem = (analysis: Analysis): ReadonlyMap<string, Level> => {
 
 /** Letters beyond which a reading is written smaller, so that it fits its place. */
 const LONG_READING = 7;
-const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'stop', warn: 'warning', note: 'note' };
+const LEVEL_WORDS: Readonly<Record<Level, string>> = {
+  stop: 'stop',
+  warn: 'warning',
+  note: 'note',
+};
 
 interface Props {
   readonly analysis: Analysis;
@@ -90,7 +109,9 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
 
   useEffect(() => {
     if (!selected) return;
-    const element = scroll.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(selected))}"]`);
+    const element = scroll.current?.querySelector<HTMLElement>(
+      `[data-item="${CSS.escape(keyOf(selected))}"]`,
+    );
     element?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [selected]);
 
@@ -100,25 +121,64 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     const next = focusable && walk(layout, focusable, ARROWS[event.key]);
     if (!next) return;
     select(next);
-    requestAnimationFrame(() => scroll.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(next))}"]`)?.focus());
+    requestAnimationFrame(() =>
+      scroll.current
+        ?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(next))}"]`)
+        ?.focus(),
+    );
   };
 
   const itemProps = (item: Item, label: string) => {
     const level = worst.get(keyOf(item));
     return {
-      'data-item': keyOf(item), 'tabIndex': sameItem(item, focusable) ? 0 : -1, 'aria-label': `${label}${level ? `, ${LEVEL_WORDS[level]}` : ''}`, 'aria-pressed': sameItem(item, selected),
-      'onClick': () => onOpen(item), 'onFocus': () => !sameItem(item, selected) && select(item),
+      'data-item': keyOf(item),
+      tabIndex: sameItem(item, focusable) ? 0 : -1,
+      'aria-label': `${label}${level ? `, ${LEVEL_WORDS[level]}` : ''}`,
+      'aria-pressed': sameItem(item, selected),
+      onClick: () => onOpen(item),
+      onFocus: () => !sameItem(item, selected) && select(item),
     };
   };
 
   const node = (at: LoomNode) => {
     const item: Item = { kind: 'device', id: at.deviceId };
-    const label = at.folds ? `${at.folds} sources` : at.shape === 'return' ? `To ${at.name}` : at.name;
-    const classes = [styles.node, at.shape === 'bar' && styles.bar, at.shape === 'outlet' && styles.outlet, at.shape === 'return' && styles.return, at.folds && styles.folded, sameItem(item, selected) && styles.selected];
+    const label = at.folds
+      ? `${at.folds} sources`
+      : at.shape === 'return'
+        ? `To ${at.name}`
+        : at.name;
+    const classes = [
+      styles.node,
+      at.shape === 'bar' && styles.bar,
+      at.shape === 'outlet' && styles.outlet,
+      at.shape === 'return' && styles.return,
+      at.folds && styles.folded,
+      sameItem(item, selected) && styles.selected,
+    ];
     const place = { left: at.x, top: at.y, width: at.width, height: at.height };
-    if (at.folds) return <button key={at.key} type="button" className={classes.filter(Boolean).join(' ')} style={place} onClick={() => toggleFold(at.groupId ?? '')} aria-label={`Unfold ${label}`} tabIndex={-1}><span>{label}</span></button>;
+    if (at.folds)
+      return (
+        <button
+          key={at.key}
+          type="button"
+          className={classes.filter(Boolean).join(' ')}
+          style={place}
+          onClick={() => toggleFold(at.groupId ?? '')}
+          aria-label={`Unfold ${label}`}
+          tabIndex={-1}
+        >
+          <span>{label}</span>
+        </button>
+      );
     return (
-      <button key={at.key} type="button" className={classes.filter(Boolean).join(' ')} style={place} title={at.name} {...itemProps(item, label)}>
+      <button
+        key={at.key}
+        type="button"
+        className={classes.filter(Boolean).join(' ')}
+        style={place}
+        title={at.name}
+        {...itemProps(item, label)}
+      >
         {at.shape !== 'bar' && <span>{label}</span>}
       </button>
     );
@@ -129,43 +189,126 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     const text = readingText(analysis, reading, strand.linkId, stages.get(strand.linkId) ?? []);
     const label = `${strand.fromPort} to ${strand.toPort}: ${reading.toLowerCase()} ${text ?? 'not known here'}`;
     return (
-      <button key={strand.linkId} type="button" className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`} style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH }} title={`${strand.fromPort} → ${strand.toPort}`} {...itemProps(item, label)}>
-        {text === null ? <i /> : <span className={text.length > LONG_READING ? styles.long : undefined}>{text}</span>}
+      <button
+        key={strand.linkId}
+        type="button"
+        className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`}
+        style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH }}
+        title={`${strand.fromPort} → ${strand.toPort}`}
+        {...itemProps(item, label)}
+      >
+        {text === null ? (
+          <i />
+        ) : (
+          <span className={text.length > LONG_READING ? styles.long : undefined}>{text}</span>
+        )}
       </button>
     );
   };
 
-  const visibleNodes = layout.nodes.filter((at) => meets(seen, at.x, at.y, at.x + at.width, at.y + at.height));
-  const visibleStrands = layout.strands.filter((at) => meets(seen, at.x1, Math.min(at.y1, at.y2), at.x2, Math.max(at.y1, at.y2)));
+  const visibleNodes = layout.nodes.filter((at) =>
+    meets(seen, at.x, at.y, at.x + at.width, at.y + at.height),
+  );
+  const visibleStrands = layout.strands.filter((at) =>
+    meets(seen, at.x1, Math.min(at.y1, at.y2), at.x2, Math.max(at.y1, at.y2)),
+  );
   const selectedLink = selected?.kind === 'link' ? selected.id : null;
 
   return (
-    <div ref={scroll} className={styles.scroll} onKeyDown={move} role="group" aria-label="Loom: threads from source to destination. Arrow keys walk along them.">
-      <div className={styles.chart} style={{ width: layout.width, height: layout.height, minWidth: '100%' }}>
+    <div
+      ref={scroll}
+      className={styles.scroll}
+      onKeyDown={move}
+      role="group"
+      aria-label="Loom: threads from source to destination. Arrow keys walk along them."
+    >
+      <div
+        className={styles.chart}
+        style={{ width: layout.width, height: layout.height, minWidth: '100%' }}
+      >
         <div className={styles.titles} style={{ width: layout.width, minWidth: '100%' }}>
-          {layout.columns.map((column) => column.title && <span key={column.x} className={styles.columnTitle} style={{ left: column.x }}>{column.title}</span>)}
+          {layout.columns.map(
+            (column) =>
+              column.title && (
+                <span key={column.x} className={styles.columnTitle} style={{ left: column.x }}>
+                  {column.title}
+                </span>
+              ),
+          )}
         </div>
-        <Strands strands={visibleStrands} width={layout.width} height={layout.height} selectedLink={selectedLink} layer="behind" />
+        <Strands
+          strands={visibleStrands}
+          width={layout.width}
+          height={layout.height}
+          selectedLink={selectedLink}
+          layer="behind"
+        />
         {layout.groups.map((group) => (
           <div key={group.id}>
-            <div className={styles.groupRule} style={{ top: group.y + 26, width: layout.width - 28 }} />
-            <button type="button" className={styles.group} style={{ top: group.y + 2 }} aria-expanded={!group.folded} onClick={() => toggleFold(group.id)}>
-              <span aria-hidden>{group.folded ? '▸' : '▾'}</span> {group.name}{group.folded ? ` (${group.size})` : ''}
+            <div
+              className={styles.groupRule}
+              style={{ top: group.y + 26, width: layout.width - 28 }}
+            />
+            <button
+              type="button"
+              className={styles.group}
+              style={{ top: group.y + 2 }}
+              aria-expanded={!group.folded}
+              onClick={() => toggleFold(group.id)}
+            >
+              <span aria-hidden>{group.folded ? '▸' : '▾'}</span> {group.name}
+              {group.folded ? ` (${group.size})` : ''}
             </button>
           </div>
         ))}
         {visibleNodes.map(node)}
-        <Strands strands={visibleStrands} width={layout.width} height={layout.height} selectedLink={selectedLink} layer="bridges" />
-        {visibleNodes.filter((at) => at.shape === 'bar').map((at) => (
-          <div key={at.key} className={styles.barLabel} style={{ left: at.x + 2, top: at.label?.y ?? at.y, width: at.width - 4, height: at.label?.height ?? at.height }} aria-hidden><span>{at.name}</span></div>
-        ))}
+        <Strands
+          strands={visibleStrands}
+          width={layout.width}
+          height={layout.height}
+          selectedLink={selectedLink}
+          layer="bridges"
+        />
+        {visibleNodes
+          .filter((at) => at.shape === 'bar')
+          .map((at) => (
+            <div
+              key={at.key}
+              className={styles.barLabel}
+              style={{
+                left: at.x + 2,
+                top: at.label?.y ?? at.y,
+                width: at.width - 4,
+                height: at.label?.height ?? at.height,
+              }}
+              aria-hidden
+            >
+              <span>{at.name}</span>
+            </div>
+          ))}
         {visibleStrands.map(readingOn)}
-        {visibleNodes.filter((at) => at.shape !== 'return' && worst.has(`device:${at.deviceId}`)).map((at) => (
-          <span key={at.key} className={styles.mark} style={{ left: at.x + at.width - 9, top: at.y - 7 }}><LevelMark level={worst.get(`device:${at.deviceId}`) ?? 'note'} label="" size={15} /></span>
-        ))}
-        {visibleStrands.filter((at) => worst.has(`link:${at.linkId}`)).map((at) => (
-          <span key={at.linkId} className={styles.mark} style={{ left: at.x1 + READING_WIDTH - 2, top: at.y1 - 17 }}><LevelMark level={worst.get(`link:${at.linkId}`) ?? 'note'} label="" size={15} /></span>
-        ))}
+        {visibleNodes
+          .filter((at) => at.shape !== 'return' && worst.has(`device:${at.deviceId}`))
+          .map((at) => (
+            <span
+              key={at.key}
+              className={styles.mark}
+              style={{ left: at.x + at.width - 9, top: at.y - 7 }}
+            >
+              <LevelMark level={worst.get(`device:${at.deviceId}`) ?? 'note'} label="" size={15} />
+            </span>
+          ))}
+        {visibleStrands
+          .filter((at) => worst.has(`link:${at.linkId}`))
+          .map((at) => (
+            <span
+              key={at.linkId}
+              className={styles.mark}
+              style={{ left: at.x1 + READING_WIDTH - 2, top: at.y1 - 17 }}
+            >
+              <LevelMark level={worst.get(`link:${at.linkId}`) ?? 'note'} label="" size={15} />
+            </span>
+          ))}
       </div>
     </div>
   );

@@ -3,7 +3,12 @@ import styles from './loom.module.css';
 import type { LoomStrand } from './parts';
 
 const COLOURS: Readonly<Record<PortFamily, string>> = {
-  'picture': 'thread-picture', 'analogue': 'thread-analogue', 'digital sound': 'thread-digital', 'usb': 'thread-data', 'network': 'thread-data', 'software': 'thread-data',
+  picture: 'thread-picture',
+  analogue: 'thread-analogue',
+  'digital sound': 'thread-digital',
+  usb: 'thread-data',
+  network: 'thread-data',
+  software: 'thread-data',
 };
 
 const BRIDGE_RISE = 9;
@@ -12,7 +17,10 @@ const BRIDGE_RISE = 9;
 const pathOf = ({ x1, y1, x2, y2, bendX, bridges }: LoomStrand): string => {
   const hops = [...bridges]
     .sort((a, b) => a.x - b.x)
-    .map(({ x, width }) => `H${x - 10} q4 0 6 ${-BRIDGE_RISE} H${x + width + 4} q2 ${BRIDGE_RISE} 6 ${BRIDGE_RISE}`)
+    .map(
+      ({ x, width }) =>
+        `H${x - 10} q4 0 6 ${-BRIDGE_RISE} H${x + width + 4} q2 ${BRIDGE_RISE} 6 ${BRIDGE_RISE}`,
+    )
     .join(' ');
   if (Math.abs(y1 - y2) < 0.5) return `M${x1} ${y1} ${hops} H${x2}`;
   const middle = (bendX + x2) / 2;
@@ -46,13 +54,22 @@ interface Props {
 
 /** The threads: picture solid and thick, analogue sound single, digital sound double, data dashed. */
 export const Strands = ({ strands, width, height, selectedLink, layer }: Props) => (
-  <svg className={styles.threads} width={width} height={height} aria-hidden style={layer === 'bridges' ? { zIndex: 3 } : undefined}>
+  <svg
+    className={styles.threads}
+    width={width}
+    height={height}
+    aria-hidden
+    style={layer === 'bridges' ? { zIndex: 3 } : undefined}
+  >
     {strands
-      .filter((strand) => (strand.bridges.length > 0) === (layer === 'bridges'))
+      .filter((strand) => strand.bridges.length > 0 === (layer === 'bridges'))
       .map((strand) => {
         const { width: stroke, dash, double } = strokes(strand.family);
         const d = pathOf(strand);
-        const colour = strand.linkId === selectedLink ? 'var(--chakra-colors-madder)' : `var(--chakra-colors-${COLOURS[strand.family]})`;
+        const colour =
+          strand.linkId === selectedLink
+            ? 'var(--chakra-colors-madder)'
+            : `var(--chakra-colors-${COLOURS[strand.family]})`;
         return (
           <g key={strand.linkId} fill="none">
             <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke + 5} />

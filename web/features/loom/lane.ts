@@ -12,7 +12,11 @@ export class Lane {
 }
 
 /** The free place nearest to the one wanted, on the rows' own pitch. */
-export const nearestFree = (wanted: number, isFree: (y: number) => boolean, top: number): number => {
+export const nearestFree = (
+  wanted: number,
+  isFree: (y: number) => boolean,
+  top: number,
+): number => {
   if (isFree(wanted)) return wanted;
   for (let step = 1; step < 5000; step++) {
     const down = wanted + (step * ROW_HEIGHT) / 2;

@@ -23,7 +23,13 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
   const foldKey = new Map<string, string>();
   for (const group of rows) {
     const isFolded = folded.has(group.id);
-    groups.push({ id: group.id, name: group.name, y, folded: isFolded, size: group.sources.length });
+    groups.push({
+      id: group.id,
+      name: group.name,
+      y,
+      folded: isFolded,
+      size: group.sources.length,
+    });
     y += GROUP_HEIGHT;
     group.sources.forEach((source: SourceRow, index) => {
       rowY.set(source.node.id, y + ROW_HEIGHT / 2);
@@ -45,15 +51,35 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
 
   const keyOf = (id: string): string => foldKey.get(id) ?? id;
   const outgoing = (node: DeviceNode): LinkEdge[] =>
-    [...node.ports.values()].flatMap((port) => port.links.filter((edge) => edge.from === port)).sort((a, b) => Number(back.has(a.id)) - Number(back.has(b.id)) || column(a.to.device.id) - column(b.to.device.id));
+    [...node.ports.values()]
+      .flatMap((port) => port.links.filter((edge) => edge.from === port))
+      .sort(
+        (a, b) =>
+          Number(back.has(a.id)) - Number(back.has(b.id)) ||
+          column(a.to.device.id) - column(b.to.device.id),
+      );
 
-  const openStrands = (device: PlacedDevice, edges: readonly LinkEdge[], ys: readonly number[]): void => {
+  const openStrands = (
+    device: PlacedDevice,
+    edges: readonly LinkEdge[],
+    ys: readonly number[],
+  ): void => {
     edges.forEach((edge, index) => {
       const toReturn = back.has(edge.id);
-      const toColumn = toReturn ? Math.max(returnColumn, device.column + 1) : column(edge.to.device.id);
+      const toColumn = toReturn
+        ? Math.max(returnColumn, device.column + 1)
+        : column(edge.to.device.id);
       const strandY = ys[index] ?? device.top;
-      strands.push({ edge, fromKey: device.key, fromColumn: device.column, toColumn, y: strandY, toReturn });
-      for (let at = device.column + 1; at < toColumn; at++) passingAt(at).take(strandY - 8, strandY + 8);
+      strands.push({
+        edge,
+        fromKey: device.key,
+        fromColumn: device.column,
+        toColumn,
+        y: strandY,
+        toReturn,
+      });
+      for (let at = device.column + 1; at < toColumn; at++)
+        passingAt(at).take(strandY - 8, strandY + 8);
     });
   };
 
@@ -64,7 +90,13 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
     const used = new Lane();
     return Array.from({ length: count }, (_, index) => {
       const wanted = Math.max(HEADER + ROW_HEIGHT, start + index * ROW_HEIGHT);
-      const at = nearestFree(wanted, (candidate) => used.isFree(candidate - 12, candidate + 12) && passingAt(device.column).isFree(candidate - 8, candidate + 8), HEADER + ROW_HEIGHT / 2);
+      const at = nearestFree(
+        wanted,
+        (candidate) =>
+          used.isFree(candidate - 12, candidate + 12) &&
+          passingAt(device.column).isFree(candidate - 8, candidate + 8),
+        HEADER + ROW_HEIGHT / 2,
+      );
       used.take(at - 12, at + 12);
       return at;
     }).sort((a, b) => a - b);
@@ -78,31 +110,64 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
     placed.set(device.key, device);
   };
 
-  const ordered = [...analysis.graph.devices.values()].sort((a, b) => column(a.id) - column(b.id) || a.device.order - b.device.order);
+  const ordered = [...analysis.graph.devices.values()].sort(
+    (a, b) => column(a.id) - column(b.id) || a.device.order - b.device.order,
+  );
   for (const node of ordered.filter(({ id }) => rowY.has(id))) {
     const middle = rowY.get(node.id) ?? 0;
     const key = keyOf(node.id);
     const known = placed.get(key);
     const group = rows.find(({ sources }) => sources.some((source) => source.node === node));
     const device: PlacedDevice = known ?? {
-      node, key, column: column(node.id), shape: 'peg', lane: 0, top: middle - PEG_HEIGHT / 2, bottom: middle + PEG_HEIGHT / 2, groupId: group?.id,
+      node,
+      key,
+      column: column(node.id),
+      shape: 'peg',
+      lane: 0,
+      top: middle - PEG_HEIGHT / 2,
+      bottom: middle + PEG_HEIGHT / 2,
+      groupId: group?.id,
       ...(key === node.id ? {} : { folds: group?.sources.length ?? 1 }),
     };
     if (!known) place(device);
     const edges = outgoing(node);
-    openStrands({ ...device, column: column(node.id) }, edges, edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22));
+    openStrands(
+      { ...device, column: column(node.id) },
+      edges,
+      edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22),
+    );
   }
 
   const columnsOfDevices = new Map<number, DeviceNode[]>();
-  for (const node of ordered) if (!rowY.has(node.id)) columnsOfDevices.set(column(node.id), [...(columnsOfDevices.get(column(node.id)) ?? []), node]);
+  for (const node of ordered)
+    if (!rowY.has(node.id))
+      columnsOfDevices.set(column(node.id), [
+        ...(columnsOfDevices.get(column(node.id)) ?? []),
+        node,
+      ]);
   const lastColumn = Math.max(returnColumn, ranks.length - 1);
   for (let at = 0; at <= lastColumn; at++) {
-    const arriving = (node: DeviceNode) => strands.filter(({ edge, toReturn }) => !toReturn && edge.to.device === node).map((strand) => strand.y).sort((a, b) => a - b);
-    const middleOf = (ys: readonly number[]) => (ys.length === 0 ? rowsEnd : ys.reduce((sum, value) => sum + value, 0) / ys.length);
-    const nodes = (columnsOfDevices.get(at) ?? []).map((node) => ({ node, ys: arriving(node) })).sort((a, b) => middleOf(a.ys) - middleOf(b.ys));
+    const arriving = (node: DeviceNode) =>
+      strands
+        .filter(({ edge, toReturn }) => !toReturn && edge.to.device === node)
+        .map((strand) => strand.y)
+        .sort((a, b) => a - b);
+    const middleOf = (ys: readonly number[]) =>
+      ys.length === 0 ? rowsEnd : ys.reduce((sum, value) => sum + value, 0) / ys.length;
+    const nodes = (columnsOfDevices.get(at) ?? [])
+      .map((node) => ({ node, ys: arriving(node) }))
+      .sort((a, b) => middleOf(a.ys) - middleOf(b.ys));
     // Bars first: they stand where their threads are. Pegs then find room.
     for (const { node, ys } of nodes.filter(({ ys }) => ys.length > 1)) {
-      const device: PlacedDevice = { node, key: node.id, column: at, shape: 'bar', lane: 0, top: (ys[0] ?? 0) - 18, bottom: (ys.at(-1) ?? 0) + 18 };
+      const device: PlacedDevice = {
+        node,
+        key: node.id,
+        column: at,
+        shape: 'bar',
+        lane: 0,
+        top: (ys[0] ?? 0) - 18,
+        bottom: (ys.at(-1) ?? 0) + 18,
+      };
       const edges = outgoing(node);
       const leave = exits(device, edges.length);
       device.top = Math.min(device.top, (leave[0] ?? Infinity) - 18);
@@ -114,29 +179,69 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
       const edges = outgoing(node);
       const half = edges.length > 1 ? 22 : PEG_HEIGHT / 2;
       const wanted = ys[0] ?? rowsEnd + ROW_HEIGHT / 2;
-      const middle = nearestFree(wanted, (candidate) => laneAt(at, 0).isFree(candidate - half - 3, candidate + half + 3) && passingAt(at).isFree(candidate - half, candidate + half), HEADER + ROW_HEIGHT / 2);
+      const middle = nearestFree(
+        wanted,
+        (candidate) =>
+          laneAt(at, 0).isFree(candidate - half - 3, candidate + half + 3) &&
+          passingAt(at).isFree(candidate - half, candidate + half),
+        HEADER + ROW_HEIGHT / 2,
+      );
       const manyOut = edges.length > 2;
-      const device: PlacedDevice = { node, key: node.id, column: at, shape: manyOut ? 'bar' : node.device.model.step === 'deliver' ? 'outlet' : 'peg', lane: 0, top: middle - half, bottom: middle + half };
-      const leave = manyOut ? exits(device, edges.length) : edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22);
+      const device: PlacedDevice = {
+        node,
+        key: node.id,
+        column: at,
+        shape: manyOut ? 'bar' : node.device.model.step === 'deliver' ? 'outlet' : 'peg',
+        lane: 0,
+        top: middle - half,
+        bottom: middle + half,
+      };
+      const leave = manyOut
+        ? exits(device, edges.length)
+        : edges.map((_, index) => middle + (index - (edges.length - 1) / 2) * 22);
       device.top = Math.min(device.top, (leave[0] ?? Infinity) - 12);
       device.bottom = Math.max(device.bottom, (leave.at(-1) ?? -Infinity) + 12);
       place(device);
       openStrands(device, edges, leave);
     }
     for (const strand of strands.filter(({ toReturn, toColumn }) => toReturn && toColumn === at)) {
-      const middle = nearestFree(strand.y, (candidate) => laneAt(at, 0).isFree(candidate - 19, candidate + 19), HEADER + ROW_HEIGHT / 2);
-      place({ node: strand.edge.to.device, key: `${strand.edge.to.device.id}>${strand.edge.id}`, column: at, shape: 'return', lane: 0, top: middle - PEG_HEIGHT / 2, bottom: middle + PEG_HEIGHT / 2 });
+      const middle = nearestFree(
+        strand.y,
+        (candidate) => laneAt(at, 0).isFree(candidate - 19, candidate + 19),
+        HEADER + ROW_HEIGHT / 2,
+      );
+      place({
+        node: strand.edge.to.device,
+        key: `${strand.edge.to.device.id}>${strand.edge.id}`,
+        column: at,
+        shape: 'return',
+        lane: 0,
+        top: middle - PEG_HEIGHT / 2,
+        bottom: middle + PEG_HEIGHT / 2,
+      });
     }
   }
 
-  return measureUp({ grouping, groups, placed: [...placed.values()], strands, ranks, lastColumn, rowsEnd });
+  return measureUp({
+    grouping,
+    groups,
+    placed: [...placed.values()],
+    strands,
+    ranks,
+    lastColumn,
+    rowsEnd,
+  });
 };
 
 /**
  * Lays a rig out. Without a wish for the grouping, both are tried and the one that crosses less is taken.
  * @param folded ids of groups drawn as one row
  */
-export const layOut = (analysis: Analysis, wish: Grouping | null, folded: ReadonlySet<string>): LoomLayout => {
+export const layOut = (
+  analysis: Analysis,
+  wish: Grouping | null,
+  folded: ReadonlySet<string>,
+): LoomLayout => {
   if (wish) return build(analysis, wish, folded);
   const byOwner = build(analysis, 'owner', folded);
   const byFamily = build(analysis, 'family', folded);

@@ -4,14 +4,29 @@ import { STEP_SPAN } from './rank';
 import { BAR_WIDTH, GUTTER, LANE_GAP, MARGIN, PEG_WIDTH, READING_WIDTH } from './sizes';
 
 const STEP_TITLES: Readonly<Record<Step, string>> = {
-  'source': 'Source', 'lift': 'Lift', 'shape': 'Shape', 'combine': 'Combine', 'take in': 'Take in', 'make': 'Make', 'deliver': 'Deliver', 'hear and see': 'Hear and see',
+  source: 'Source',
+  lift: 'Lift',
+  shape: 'Shape',
+  combine: 'Combine',
+  'take in': 'Take in',
+  make: 'Make',
+  deliver: 'Deliver',
+  'hear and see': 'Hear and see',
 };
 
 const widthOf = (device: PlacedDevice): number => (device.shape === 'bar' ? BAR_WIDTH : PEG_WIDTH);
 
 /** The longest part of a bar between the bridges over it. */
 const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; height: number } => {
-  const cuts = strands.filter((strand) => strand.bridges.some(({ x }) => x === bar.x) && strand.y1 > bar.y && strand.y1 < bar.y + bar.height).map((strand) => strand.y1).sort((a, b) => a - b);
+  const cuts = strands
+    .filter(
+      (strand) =>
+        strand.bridges.some(({ x }) => x === bar.x) &&
+        strand.y1 > bar.y &&
+        strand.y1 < bar.y + bar.height,
+    )
+    .map((strand) => strand.y1)
+    .sort((a, b) => a - b);
   const edges = [bar.y, ...cuts, bar.y + bar.height];
   let best = { y: bar.y, height: 0 };
   edges.slice(1).forEach((end, index) => {
@@ -24,7 +39,15 @@ const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; h
 };
 
 /** Gives every column its width and turns rows and lanes into positions. */
-export const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn, rowsEnd }: Draft): LoomLayout => {
+export const measureUp = ({
+  grouping,
+  groups,
+  placed,
+  strands,
+  ranks,
+  lastColumn,
+  rowsEnd,
+}: Draft): LoomLayout => {
   const laneWidths: number[][] = [];
   for (const device of placed) {
     const widths = (laneWidths[device.column] ??= []);
@@ -43,16 +66,31 @@ export const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn
     });
     const rank = ranks[at];
     const step = rank === undefined ? 'deliver' : STEPS[Math.floor(rank / STEP_SPAN)];
-    const isFirstOfStep = rank === undefined || ranks[at - 1] === undefined || Math.floor((ranks[at - 1] ?? 0) / STEP_SPAN) !== Math.floor(rank / STEP_SPAN);
-    columns.push({ title: isFirstOfStep && step ? STEP_TITLES[step] : '', x: start, width: Math.max(x - start, 1) });
+    const isFirstOfStep =
+      rank === undefined ||
+      ranks[at - 1] === undefined ||
+      Math.floor((ranks[at - 1] ?? 0) / STEP_SPAN) !== Math.floor(rank / STEP_SPAN);
+    columns.push({
+      title: isFirstOfStep && step ? STEP_TITLES[step] : '',
+      x: start,
+      width: Math.max(x - start, 1),
+    });
     x += GUTTER;
   }
   const width = x - GUTTER + MARGIN;
 
   const nodes = placed.map((device): LoomNode => ({
-    key: device.key, deviceId: device.node.id, name: device.node.device.name, shape: device.shape, column: device.column,
-    x: laneX[device.column]?.[device.lane] ?? 0, y: device.top, width: widthOf(device), height: device.bottom - device.top,
-    ...(device.folds === undefined ? {} : { folds: device.folds }), ...(device.groupId === undefined ? {} : { groupId: device.groupId }),
+    key: device.key,
+    deviceId: device.node.id,
+    name: device.node.device.name,
+    shape: device.shape,
+    column: device.column,
+    x: laneX[device.column]?.[device.lane] ?? 0,
+    y: device.top,
+    width: widthOf(device),
+    height: device.bottom - device.top,
+    ...(device.folds === undefined ? {} : { folds: device.folds }),
+    ...(device.groupId === undefined ? {} : { groupId: device.groupId }),
   }));
   const byKey = new Map(nodes.map((node) => [node.key, node]));
   const byColumn = new Map<number, LoomNode[]>();
@@ -71,11 +109,45 @@ export const measureUp = ({ grouping, groups, placed, strands, ranks, lastColumn
     const bridges: { x: number; width: number }[] = [];
     for (let at = from.column; at <= strand.toColumn; at++)
       for (const node of byColumn.get(at) ?? [])
-        if (node !== from && node !== to && node.x >= x1 && node.x + node.width <= x2 && strand.y > node.y && strand.y < node.y + node.height) bridges.push({ x: node.x, width: node.width });
-    return [{ linkId: edge.id, fromKey: from.key, toKey, family: edge.from.port.family, x1, y1: strand.y, x2, y2, bendX: Math.min(bendX, x2), bridges, fromPort: edge.from.port.name, toPort: edge.to.port.name }];
+        if (
+          node !== from &&
+          node !== to &&
+          node.x >= x1 &&
+          node.x + node.width <= x2 &&
+          strand.y > node.y &&
+          strand.y < node.y + node.height
+        )
+          bridges.push({ x: node.x, width: node.width });
+    return [
+      {
+        linkId: edge.id,
+        fromKey: from.key,
+        toKey,
+        family: edge.from.port.family,
+        x1,
+        y1: strand.y,
+        x2,
+        y2,
+        bendX: Math.min(bendX, x2),
+        bridges,
+        fromPort: edge.from.port.name,
+        toPort: edge.to.port.name,
+      },
+    ];
   });
-  const named = nodes.map((node): LoomNode => (node.shape === 'bar' ? { ...node, label: freePart(node, drawn) } : node));
+  const named = nodes.map((node): LoomNode =>
+    node.shape === 'bar' ? { ...node, label: freePart(node, drawn) } : node,
+  );
   const bottom = nodes.reduce((lowest, node) => Math.max(lowest, node.y + node.height), rowsEnd);
   const bridged = drawn.reduce((sum, strand) => sum + strand.bridges.length, 0);
-  return { grouping, nodes: named, strands: drawn, groups, columns, width, height: bottom + MARGIN, bridged };
+  return {
+    grouping,
+    nodes: named,
+    strands: drawn,
+    groups,
+    columns,
+    width,
+    height: bottom + MARGIN,
+    bridged,
+  };
 };

@@ -1,4 +1,12 @@
-import { figure, formatName, headroomDb, reachOfLink, CABLES, type Analysis, type Stage } from '@echo-loom/core';
+import {
+  figure,
+  formatName,
+  headroomDb,
+  reachOfLink,
+  CABLES,
+  type Analysis,
+  type Stage,
+} from '@echo-loom/core';
 
 /** What the figure on each thread says. */
 export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable'] as const;
@@ -23,29 +31,43 @@ const range = (values: readonly number[]): string | null => {
   return figure(low) === figure(high) ? figure(low) : `${figure(low, 0)}…${figure(high, 0)}`;
 };
 
-const known = (values: readonly (number | null | undefined)[]): number[] => values.filter((value): value is number => value !== null && value !== undefined);
+const known = (values: readonly (number | null | undefined)[]): number[] =>
+  values.filter((value): value is number => value !== null && value !== undefined);
 
 const formatReading = (analysis: Analysis, stages: readonly Stage[]): string | null => {
-  const formats = new Set(stages.flatMap((stage) => {
-    const picture = analysis.picture[stage.index];
-    return picture ? [picture.format ? formatName(picture.format) : 'none'] : [];
-  }));
-  if (formats.size > 0) return formats.size === 1 ? ([...formats][0] ?? null) : `${formats.size} formats`;
+  const formats = new Set(
+    stages.flatMap((stage) => {
+      const picture = analysis.picture[stage.index];
+      return picture ? [picture.format ? formatName(picture.format) : 'none'] : [];
+    }),
+  );
+  if (formats.size > 0)
+    return formats.size === 1 ? ([...formats][0] ?? null) : `${formats.size} formats`;
   const port = stages[0]?.at.port;
-  if (port?.family === 'analogue') return port.nominal === 'microphone' ? 'mic' : port.nominal === 'headphone' ? 'phones' : 'line';
+  if (port?.family === 'analogue')
+    return port.nominal === 'microphone' ? 'mic' : port.nominal === 'headphone' ? 'phones' : 'line';
   return stages.length > 0 ? 'sound' : null;
 };
 
 /** Unit of a reading, said once above the chart. */
 export const READING_UNITS: Readonly<Record<Reading, string>> = {
-  Format: 'size, scan and rate', Level: 'dBu on analogue threads, dBFS on digital ones', Headroom: 'dB from the peaks to the ceiling', Delay: 'ms from the source; ≥ where some of it is not known', Cable: 'length in m, and how much of its reach that is',
+  Format: 'size, scan and rate',
+  Level: 'dBu on analogue threads, dBFS on digital ones',
+  Headroom: 'dB from the peaks to the ceiling',
+  Delay: 'ms from the source; ≥ where some of it is not known',
+  Cable: 'length in m, and how much of its reach that is',
 };
 
 /**
  * The text on a thread for one reading.
  * @returns null where the reading has nothing to say there
  */
-export const readingText = (analysis: Analysis, reading: Reading, linkId: string, stages: readonly Stage[]): string | null => {
+export const readingText = (
+  analysis: Analysis,
+  reading: Reading,
+  linkId: string,
+  stages: readonly Stage[],
+): string | null => {
   switch (reading) {
     case 'Format':
       return formatReading(analysis, stages);
@@ -55,10 +77,12 @@ export const readingText = (analysis: Analysis, reading: Reading, linkId: string
       return range(known(sound.map((stage) => analysis.sound[stage.index]?.levelDb))) ?? '?';
     }
     case 'Headroom': {
-      const values = known(stages.map((stage) => {
-        const sound = analysis.sound[stage.index];
-        return sound ? headroomDb(sound) : null;
-      }));
+      const values = known(
+        stages.map((stage) => {
+          const sound = analysis.sound[stage.index];
+          return sound ? headroomDb(sound) : null;
+        }),
+      );
       return values.length === 0 ? null : figure(Math.min(...values));
     }
     case 'Delay': {
@@ -72,7 +96,9 @@ export const readingText = (analysis: Analysis, reading: Reading, linkId: string
       if (!edge || CABLES[edge.link.cable.kind].family === 'software') return null;
       const { lengthM } = edge.link.cable;
       const reach = reachOfLink(analysis, edge);
-      return reach === 0 || reach === Infinity ? `${lengthM} m` : `${lengthM} m ${figure((100 * lengthM) / reach, 0)}%`;
+      return reach === 0 || reach === Infinity
+        ? `${lengthM} m`
+        : `${lengthM} m ${figure((100 * lengthM) / reach, 0)}%`;
     }
   }
 };

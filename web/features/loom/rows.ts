@@ -12,13 +12,18 @@ export interface RowGroup {
   readonly sources: readonly SourceRow[];
 }
 
-const emitsPicture = (node: DeviceNode): boolean => [...node.ports.values()].some(({ port }) => port.emits?.picture !== undefined);
+const emitsPicture = (node: DeviceNode): boolean =>
+  [...node.ports.values()].some(({ port }) => port.emits?.picture !== undefined);
 
 /**
  * The rows of the loom: every device that begins a thread, and every device nothing leads to, in groups.
  * @param back links that lead back to a source and so do not count as leading to it
  */
-export const rowsOf = (analysis: Analysis, grouping: Grouping, back: ReadonlySet<string>): readonly RowGroup[] => {
+export const rowsOf = (
+  analysis: Analysis,
+  grouping: Grouping,
+  back: ReadonlySet<string>,
+): readonly RowGroup[] => {
   const fed = new Set<string>();
   const wired = new Set<string>();
   for (const edge of analysis.graph.links.values()) {
@@ -26,8 +31,12 @@ export const rowsOf = (analysis: Analysis, grouping: Grouping, back: ReadonlySet
     wired.add(edge.to.device.id);
     if (!back.has(edge.id)) fed.add(edge.to.device.id);
   }
-  const sources = [...analysis.graph.devices.values()].filter((node) => !fed.has(node.id) && (wired.has(node.id) || node.device.model.step === 'source'));
-  const loose = [...analysis.graph.devices.values()].filter((node) => !wired.has(node.id) && node.device.model.step !== 'source');
+  const sources = [...analysis.graph.devices.values()].filter(
+    (node) => !fed.has(node.id) && (wired.has(node.id) || node.device.model.step === 'source'),
+  );
+  const loose = [...analysis.graph.devices.values()].filter(
+    (node) => !wired.has(node.id) && node.device.model.step !== 'source',
+  );
   const { people, places } = analysis.rig;
   const groups: { id: string; name: string; holds: (node: DeviceNode) => boolean }[] =
     grouping === 'family'
@@ -36,10 +45,32 @@ export const rowsOf = (analysis: Analysis, grouping: Grouping, back: ReadonlySet
           { id: 'sound', name: 'Sound', holds: (node) => !emitsPicture(node) },
         ]
       : [
-          ...inOrder(people).map(([id, person]) => ({ id: `person:${id}`, name: person.name, holds: (node: DeviceNode) => node.device.personId === id })),
-          ...inOrder(places).map(([id, place]) => ({ id: `place:${id}`, name: place.name, holds: (node: DeviceNode) => node.device.personId === null && node.device.placeId === id })),
-          { id: 'shared', name: 'Shared', holds: (node: DeviceNode) => node.device.personId === null && node.device.placeId === null },
+          ...inOrder(people).map(([id, person]) => ({
+            id: `person:${id}`,
+            name: person.name,
+            holds: (node: DeviceNode) => node.device.personId === id,
+          })),
+          ...inOrder(places).map(([id, place]) => ({
+            id: `place:${id}`,
+            name: place.name,
+            holds: (node: DeviceNode) =>
+              node.device.personId === null && node.device.placeId === id,
+          })),
+          {
+            id: 'shared',
+            name: 'Shared',
+            holds: (node: DeviceNode) =>
+              node.device.personId === null && node.device.placeId === null,
+          },
         ];
-  const rows = groups.map(({ id, name, holds }) => ({ id, name, sources: sources.filter(holds).map((node) => ({ node })) })).filter((group) => group.sources.length > 0);
-  return loose.length ? [...rows, { id: 'loose', name: 'Not connected', sources: loose.map((node) => ({ node })) }] : rows;
+  const rows = groups
+    .map(({ id, name, holds }) => ({
+      id,
+      name,
+      sources: sources.filter(holds).map((node) => ({ node })),
+    }))
+    .filter((group) => group.sources.length > 0);
+  return loose.length
+    ? [...rows, { id: 'loose', name: 'Not connected', sources: loose.map((node) => ({ node })) }]
+    : rows;
 };

@@ -5,17 +5,25 @@ import type { LoomLayout } from './parts';
 import type { Grouping } from './rows';
 
 const standsAlike = (a: Device, b: Device): boolean =>
-  a === b || (a.name === b.name && a.model === b.model && a.personId === b.personId && a.placeId === b.placeId && a.order === b.order);
+  a === b ||
+  (a.name === b.name &&
+    a.model === b.model &&
+    a.personId === b.personId &&
+    a.placeId === b.placeId &&
+    a.order === b.order);
 
 /** Whether two states of a rig are laid out alike. A gain or a distance moves nothing, and what an edit did not touch is the same object. */
 export const isLaidOutAlike = (a: Rig, b: Rig): boolean => {
   if (a.links !== b.links || a.people !== b.people || a.places !== b.places) return false;
   if (a.devices === b.devices) return true;
   const ids = Object.keys(a.devices);
-  return ids.length === Object.keys(b.devices).length && ids.every((id) => {
-    const [before, after] = [a.devices[id], b.devices[id]];
-    return before !== undefined && after !== undefined && standsAlike(before, after);
-  });
+  return (
+    ids.length === Object.keys(b.devices).length &&
+    ids.every((id) => {
+      const [before, after] = [a.devices[id], b.devices[id]];
+      return before !== undefined && after !== undefined && standsAlike(before, after);
+    })
+  );
 };
 
 interface Kept {
@@ -26,10 +34,22 @@ interface Kept {
 }
 
 /** The layout of the loom, kept while nothing that stands on it has moved. */
-export const useLayout = (analysis: Analysis, wish: Grouping | null, folded: ReadonlySet<string>): LoomLayout => {
-  const [kept, setKept] = useState<Kept>(() => ({ rig: analysis.rig, wish, folded, layout: layOut(analysis, wish, folded) }));
+export const useLayout = (
+  analysis: Analysis,
+  wish: Grouping | null,
+  folded: ReadonlySet<string>,
+): LoomLayout => {
+  const [kept, setKept] = useState<Kept>(() => ({
+    rig: analysis.rig,
+    wish,
+    folded,
+    layout: layOut(analysis, wish, folded),
+  }));
   if (kept.rig === analysis.rig && kept.wish === wish && kept.folded === folded) return kept.layout;
-  const layout = kept.wish === wish && kept.folded === folded && isLaidOutAlike(kept.rig, analysis.rig) ? kept.layout : layOut(analysis, wish, folded);
+  const layout =
+    kept.wish === wish && kept.folded === folded && isLaidOutAlike(kept.rig, analysis.rig)
+      ? kept.layout
+      : layOut(analysis, wish, folded);
   setKept({ rig: analysis.rig, wish, folded, layout });
   return layout;
 };

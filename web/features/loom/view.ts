@@ -4,7 +4,8 @@ import type { Reading } from './readings';
 import type { Grouping } from './rows';
 
 /** A device or a cable on the loom. */
-export type Item = { readonly kind: 'device'; readonly id: string } | { readonly kind: 'link'; readonly id: string };
+export type Item =
+  { readonly kind: 'device'; readonly id: string } | { readonly kind: 'link'; readonly id: string };
 export type Dialog = 'add' | 'connect' | 'commands' | 'keys';
 
 interface LoomView {
@@ -40,16 +41,21 @@ export const useLoomView = create<LoomView>((set) => ({
   open: (dialog) => set({ dialog }),
 }));
 
-export const sameItem = (a: Item | null, b: Item | null): boolean => a?.kind === b?.kind && a?.id === b?.id;
+export const sameItem = (a: Item | null, b: Item | null): boolean =>
+  a?.kind === b?.kind && a?.id === b?.id;
 
 /** Where on the loom a finding is marked: on the cable if it names one that is still there, else on the device. */
 export const itemOf = (analysis: Analysis, { about }: Finding): Item | null =>
-  about.linkId !== undefined && analysis.graph.links.has(about.linkId) ? { kind: 'link', id: about.linkId }
-  : about.deviceId !== undefined ? { kind: 'device', id: about.deviceId }
-  : null;
+  about.linkId !== undefined && analysis.graph.links.has(about.linkId)
+    ? { kind: 'link', id: about.linkId }
+    : about.deviceId !== undefined
+      ? { kind: 'device', id: about.deviceId }
+      : null;
 
 /** Findings that concern an item: those marked on it, and for a device those of its cables' ends too. */
 export const findingsOn = (analysis: Analysis, item: Item): Finding[] =>
   analysis.findings.filter((finding) =>
-    item.kind === 'link' ? finding.about.linkId === item.id : finding.about.deviceId === item.id || sameItem(itemOf(analysis, finding), item),
+    item.kind === 'link'
+      ? finding.about.linkId === item.id
+      : finding.about.deviceId === item.id || sameItem(itemOf(analysis, finding), item),
   );

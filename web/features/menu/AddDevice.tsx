@@ -7,12 +7,24 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { PickList, type PickGroup } from '@/ui/PickList';
 
-const STEP_HEADINGS = { 'source': 'Sources', 'lift': 'Lift', 'shape': 'Shape', 'combine': 'Combine', 'take in': 'Take in', 'make': 'Make', 'deliver': 'Deliver', 'hear and see': 'Hear and see' } as const;
+const STEP_HEADINGS = {
+  source: 'Sources',
+  lift: 'Lift',
+  shape: 'Shape',
+  combine: 'Combine',
+  'take in': 'Take in',
+  make: 'Make',
+  deliver: 'Deliver',
+  'hear and see': 'Hear and see',
+} as const;
 
 const GROUPS: readonly PickGroup[] = Object.entries(STEP_HEADINGS).map(([step, heading]) => ({
   heading,
   items: CATALOGUE.filter((model) => model.step === step).map((model) => ({
-    key: model.classId ?? model.name, label: model.name, about: model.about, words: searchWords(model),
+    key: model.classId ?? model.name,
+    label: model.name,
+    about: model.about,
+    words: searchWords(model),
   })),
 }));
 
@@ -39,13 +51,33 @@ export const AddDevice = ({ rig, onClose }: Props) => {
   const add = (classId: string) => {
     const model = classById(classId);
     const deviceId = freeId(classId, rig.devices);
-    if (!run({ type: 'addDevice', deviceId, name: freshName(rig, model.name), model, settings: {}, personId: null, placeId: null })) return;
+    if (
+      !run({
+        type: 'addDevice',
+        deviceId,
+        name: freshName(rig, model.name),
+        model,
+        settings: {},
+        personId: null,
+        placeId: null,
+      })
+    )
+      return;
     select({ kind: 'device', id: deviceId });
     onClose();
   };
   return (
     <Modal open onClose={onClose} title="Add a device" focusFirst={input}>
-      <PickList label="Device classes" placeholder="Search: camera, quiet mic, capture, recording…" groups={GROUPS} empty="No class matches. Try a plainer word, such as camera or mic." query={query} onQuery={setQuery} onPick={add} inputRef={input} />
+      <PickList
+        label="Device classes"
+        placeholder="Search: camera, quiet mic, capture, recording…"
+        groups={GROUPS}
+        empty="No class matches. Try a plainer word, such as camera or mic."
+        query={query}
+        onQuery={setQuery}
+        onPick={add}
+        inputRef={input}
+      />
     </Modal>
   );
 };

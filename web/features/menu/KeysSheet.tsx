@@ -24,8 +24,12 @@ export const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
     <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="5" rowGap="1.5">
       {KEYS.map(([keys, does]) => (
         <Box key={keys} display="contents">
-          <Text as="dt" className="figures" fontSize="13px" whiteSpace="nowrap">{keys}</Text>
-          <Text as="dd" fontSize="sm">{does}</Text>
+          <Text as="dt" className="figures" fontSize="13px" whiteSpace="nowrap">
+            {keys}
+          </Text>
+          <Text as="dd" fontSize="sm">
+            {does}
+          </Text>
         </Box>
       ))}
     </Box>

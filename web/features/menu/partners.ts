@@ -1,4 +1,11 @@
-import { CABLES, inOrder, mate, suggestedCable, type Analysis, type PortNode } from '@echo-loom/core';
+import {
+  CABLES,
+  inOrder,
+  mate,
+  suggestedCable,
+  type Analysis,
+  type PortNode,
+} from '@echo-loom/core';
 import type { PickGroup, PickItem } from '@/ui/PickList';
 
 export const portKey = (node: PortNode): string => `${node.device.id}.${node.id}`;
@@ -6,13 +13,30 @@ export const portKey = (node: PortNode): string => `${node.device.id}.${node.id}
 /** Ports of a device that can still take a cable. */
 export const ownPorts = (analysis: Analysis, deviceId: string): PickItem[] =>
   [...(analysis.graph.devices.get(deviceId)?.ports.values() ?? [])].map((node) => ({
-    key: portKey(node), label: node.port.name, about: node.links.length > 0 && node.port.family !== 'software' ? `Holds a cable to ${(node.links[0]?.from === node ? node.links[0].to : node.links[0]?.from)?.device.device.name ?? 'another device'}` : undefined,
+    key: portKey(node),
+    label: node.port.name,
+    about:
+      node.links.length > 0 && node.port.family !== 'software'
+        ? `Holds a cable to ${(node.links[0]?.from === node ? node.links[0].to : node.links[0]?.from)?.device.device.name ?? 'another device'}`
+        : undefined,
     disabled: node.links.length > 0 && node.port.family !== 'software',
   }));
 
 /** Steps apart along the chain; a port of the next device is likelier than one far away. */
-const KIND_ORDER = ['source', 'lift', 'shape', 'combine', 'take in', 'make', 'deliver', 'hear and see'];
-const distance = (a: PortNode, b: PortNode): number => Math.abs(KIND_ORDER.indexOf(a.device.device.model.step) - KIND_ORDER.indexOf(b.device.device.model.step));
+const KIND_ORDER = [
+  'source',
+  'lift',
+  'shape',
+  'combine',
+  'take in',
+  'make',
+  'deliver',
+  'hear and see',
+];
+const distance = (a: PortNode, b: PortNode): number =>
+  Math.abs(
+    KIND_ORDER.indexOf(a.device.device.model.step) - KIND_ORDER.indexOf(b.device.device.model.step),
+  );
 
 const HELD = 'Cannot: it holds a cable already';
 
@@ -27,8 +51,25 @@ export const partnersOf = (analysis: Analysis, own: PortNode): PickGroup[] => {
       const mating = mate(own.port, node.port);
       const held = node.links.length > 0 && node.port.family !== 'software';
       const cable = suggestedCable(own.port, node.port);
-      if (mating.can && !held && cable) can.push({ node, item: { key: portKey(node), label, about: cable.kind === 'inside' ? 'inside the computer' : `${cable.lengthM} m of ${CABLES[cable.kind].name}` } });
-      else if (mating.can || node.port.family === own.port.family) cannot.push({ key: portKey(node), label, about: mating.can ? HELD : `Cannot: ${mating.why}`, disabled: true });
+      if (mating.can && !held && cable)
+        can.push({
+          node,
+          item: {
+            key: portKey(node),
+            label,
+            about:
+              cable.kind === 'inside'
+                ? 'inside the computer'
+                : `${cable.lengthM} m of ${CABLES[cable.kind].name}`,
+          },
+        });
+      else if (mating.can || node.port.family === own.port.family)
+        cannot.push({
+          key: portKey(node),
+          label,
+          about: mating.can ? HELD : `Cannot: ${mating.why}`,
+          disabled: true,
+        });
     }
   }
   // What only wants a free socket is nearer to what was meant than what never fits.

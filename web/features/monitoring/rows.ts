@@ -1,4 +1,13 @@
-import { ears, entry, figure, inOrder, isMuted, type Analysis, type Ears, type Finding } from '@echo-loom/core';
+import {
+  ears,
+  entry,
+  figure,
+  inOrder,
+  isMuted,
+  type Analysis,
+  type Ears,
+  type Finding,
+} from '@echo-loom/core';
 
 /** A person on site or elsewhere, and what reaches their ears. */
 export interface ListenerRow {
@@ -19,27 +28,75 @@ const voiceName = (analysis: Analysis, { device }: Ears['heard'][number]['source
 };
 
 /** What makes two pairs of headphones one mix: the same sounds from the same box. A box with a level of its own for somebody may still mix alike for all. */
-const mixOf = ({ heard, node }: Ears): string => `${node.links[0]?.from.device.id ?? ''}: ${heard.map(({ source }) => source.index).sort((a, b) => a - b).join(' ')}`;
+const mixOf = ({ heard, node }: Ears): string =>
+  `${node.links[0]?.from.device.id ?? ''}: ${heard
+    .map(({ source }) => source.index)
+    .sort((a, b) => a - b)
+    .join(' ')}`;
 
 /** Everybody in the show, in order, with their headphones or what they are sent. */
 export const listenerRows = (analysis: Analysis): ListenerRow[] =>
   inOrder(analysis.rig.people).map(([personId, { name, where }]): ListenerRow => {
     const own = ears(analysis).filter((pair) => pair.personId === personId);
-    const sent = where === 'remote' ? analysis.traced.threads.filter(({ signal, end }) => signal === 'sound' && end.device.device.model.kind === 'call' && end.device.device.personId === personId).map(({ source }) => voiceName(analysis, source)) : [];
-    const heard = [...own.flatMap(({ heard: sounds }) => sounds.map(({ source }) => voiceName(analysis, source))), ...sent];
+    const sent =
+      where === 'remote'
+        ? analysis.traced.threads
+            .filter(
+              ({ signal, end }) =>
+                signal === 'sound' &&
+                end.device.device.model.kind === 'call' &&
+                end.device.device.personId === personId,
+            )
+            .map(({ source }) => voiceName(analysis, source))
+        : [];
+    const heard = [
+      ...own.flatMap(({ heard: sounds }) =>
+        sounds.map(({ source }) => voiceName(analysis, source)),
+      ),
+      ...sent,
+    ];
     const mixes = own.map(mixOf);
-    const sharesWith = ears(analysis).filter((pair) => pair.personId !== null && pair.personId !== personId && mixes.includes(mixOf(pair))).map((pair) => entry(analysis.rig.people, pair.personId ?? '')?.name ?? '');
-    return { personId, name, isRemote: where === 'remote', ears: own, hears: [...new Set(heard)].join(', ') || 'nothing', sharesWith: [...new Set(sharesWith)] };
+    const sharesWith = ears(analysis)
+      .filter(
+        (pair) =>
+          pair.personId !== null && pair.personId !== personId && mixes.includes(mixOf(pair)),
+      )
+      .map((pair) => entry(analysis.rig.people, pair.personId ?? '')?.name ?? '');
+    return {
+      personId,
+      name,
+      isRemote: where === 'remote',
+      ears: own,
+      hears: [...new Set(heard)].join(', ') || 'nothing',
+      sharesWith: [...new Set(sharesWith)],
+    };
   });
 
 /** How long a level may be heard, in words. */
 export const timeText = (hours: number | null): string =>
-  hours === null ? 'not known' : hours >= 24 ? 'all day' : hours >= 1 ? `${figure(hours)} h` : `${figure(hours * 60, 0)} min`;
+  hours === null
+    ? 'not known'
+    : hours >= 24
+      ? 'all day'
+      : hours >= 1
+        ? `${figure(hours)} h`
+        : `${figure(hours * 60, 0)} min`;
 
-const CODES: ReadonlySet<string> = new Set(['sound.ears-loud', 'sound.ears-late', 'sound.mix-minus', 'sound.loudspeaker-open', 'sound.outputs-short', 'sound.no-talkback', 'sound.talkback-heard', 'sound.howl', 'brief.cannot-hear']);
+const CODES: ReadonlySet<string> = new Set([
+  'sound.ears-loud',
+  'sound.ears-late',
+  'sound.mix-minus',
+  'sound.loudspeaker-open',
+  'sound.outputs-short',
+  'sound.no-talkback',
+  'sound.talkback-heard',
+  'sound.howl',
+  'brief.cannot-hear',
+]);
 
 /** Findings about what people hear. */
-export const findingsOfEars = ({ findings }: Analysis): Finding[] => findings.filter(({ code }) => CODES.has(code));
+export const findingsOfEars = ({ findings }: Analysis): Finding[] =>
+  findings.filter(({ code }) => CODES.has(code));
 
 /** Somebody off air who can speak, and into whose headphones. */
 export interface TalkbackRow {
@@ -54,10 +111,23 @@ export const talkbackRows = ({ graph, rig, traced }: Analysis): TalkbackRow[] =>
   [...graph.devices.values()].flatMap((node): TalkbackRow[] => {
     const { personId, name, model } = node.device;
     const person = personId === null ? undefined : entry(rig.people, personId);
-    const speaks = Object.values(model.ports).some(({ emits }) => emits?.sound) && (model.kind === 'headphones' || person?.isHeard === false);
+    const speaks =
+      Object.values(model.ports).some(({ emits }) => emits?.sound) &&
+      (model.kind === 'headphones' || person?.isHeard === false);
     if (!person || !speaks) return [];
-    const reached = traced.threads.filter(({ signal, source, end }) => signal === 'sound' && source.device === node && end.device !== node && end.device.device.model.kind === 'headphones');
-    const names = reached.map(({ end }) => (end.device.device.personId === null ? undefined : entry(rig.people, end.device.device.personId)?.name) ?? end.device.device.name);
+    const reached = traced.threads.filter(
+      ({ signal, source, end }) =>
+        signal === 'sound' &&
+        source.device === node &&
+        end.device !== node &&
+        end.device.device.model.kind === 'headphones',
+    );
+    const names = reached.map(
+      ({ end }) =>
+        (end.device.device.personId === null
+          ? undefined
+          : entry(rig.people, end.device.device.personId)?.name) ?? end.device.device.name,
+    );
     return [{ deviceId: node.id, name, person: person.name, reaches: [...new Set(names)] }];
   });
 
@@ -75,7 +145,22 @@ export interface LoudspeakerRow {
 export const loudspeakerRows = (analysis: Analysis): LoudspeakerRow[] =>
   analysis.graph.ports.flatMap((node): LoudspeakerRow[] => {
     const { port, device, links } = node;
-    if (device.device.model.kind !== 'loudspeaker' || links.length === 0 || port.family !== 'analogue') return [];
-    const plays = analysis.traced.threads.filter(({ signal, end }) => signal === 'sound' && end === node).map(({ source }) => voiceName(analysis, source));
-    return [{ deviceId: device.id, name: device.device.name, plays: [...new Set(plays)], muteControl: port.speakerMuteControl ?? null, isMuted: isMuted(node) }];
+    if (
+      device.device.model.kind !== 'loudspeaker' ||
+      links.length === 0 ||
+      port.family !== 'analogue'
+    )
+      return [];
+    const plays = analysis.traced.threads
+      .filter(({ signal, end }) => signal === 'sound' && end === node)
+      .map(({ source }) => voiceName(analysis, source));
+    return [
+      {
+        deviceId: device.id,
+        name: device.device.name,
+        plays: [...new Set(plays)],
+        muteControl: port.speakerMuteControl ?? null,
+        isMuted: isMuted(node),
+      },
+    ];
   });

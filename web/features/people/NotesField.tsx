@@ -15,11 +15,17 @@ export const NotesField = ({ notes, onCommit }: Props) => {
   return (
     <Field.Root mt="3">
       <Field.Label fontSize="sm">Notes</Field.Label>
-      <Textarea rows={5} maxLength={20_000} value={draft ?? notes} onChange={(event) => setDraft(event.target.value)} onBlur={() => {
-        const text = draft === null ? notes : cleanText(draft);
-        if (text !== notes) onCommit(text);
-        setDraft(null);
-      }} />
+      <Textarea
+        rows={5}
+        maxLength={20_000}
+        value={draft ?? notes}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={() => {
+          const text = draft === null ? notes : cleanText(draft);
+          if (text !== notes) onCommit(text);
+          setDraft(null);
+        }}
+      />
     </Field.Root>
   );
 };

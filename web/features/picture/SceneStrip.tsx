@@ -10,9 +10,18 @@ import { drawnBySource, SceneDrawing } from './SceneDrawing';
 /** Where a scene is made, or what it is short of, in a few words. */
 const verdict = ({ short, madeAt, scene }: SceneMade): string => {
   const [first] = short;
-  if (first) return first.resource === 'way' ? 'a picture does not arrive' : first.resource === 'voice' ? 'a voice does not arrive' : first.resource === 'one picture at a time' ? 'one picture at a time' : `${first.resource} short`;
+  if (first)
+    return first.resource === 'way'
+      ? 'a picture does not arrive'
+      : first.resource === 'voice'
+        ? 'a voice does not arrive'
+        : first.resource === 'one picture at a time'
+          ? 'one picture at a time'
+          : `${first.resource} short`;
   if (scene.layers.length === 0) return 'empty';
-  return madeAt.length === 0 ? 'one picture' : `made at ${madeAt.map(({ device }) => device.name).join(', ')}`;
+  return madeAt.length === 0
+    ? 'one picture'
+    : `made at ${madeAt.map(({ device }) => device.name).join(', ')}`;
 };
 
 interface Props {
@@ -28,20 +37,75 @@ export const SceneStrip = ({ analysis, chosen, onChoose }: Props) => {
   const drawn = useMemo(() => drawnBySource(analysis), [analysis]);
   const add = () => {
     const sceneId = freeId('scene', { ...analysis.rig.scenes, ...analysis.rig.shots });
-    if (run({ type: 'addScene', sceneId, scene: { name: `Scene ${scenes.length + 1}`, layers: [], heard: null } })) onChoose(sceneId);
+    if (
+      run({
+        type: 'addScene',
+        sceneId,
+        scene: { name: `Scene ${scenes.length + 1}`, layers: [], heard: null },
+      })
+    )
+      onChoose(sceneId);
   };
   return (
     <Box>
-      <Flex justify="space-between" align="baseline" mb="1.5"><Text as="h2" fontSize="lg" fontWeight="600">Scenes</Text><Button size="xs" variant="outline" onClick={add}>Add a scene</Button></Flex>
-      {scenes.length === 0 && <Text fontSize="sm" color="ink.soft">No scene yet. A scene says what the programme shows and who is heard; whether the rig can make it is computed.</Text>}
+      <Flex justify="space-between" align="baseline" mb="1.5">
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Scenes
+        </Text>
+        <Button size="xs" variant="outline" onClick={add}>
+          Add a scene
+        </Button>
+      </Flex>
+      {scenes.length === 0 && (
+        <Text fontSize="sm" color="ink.soft">
+          No scene yet. A scene says what the programme shows and who is heard; whether the rig can
+          make it is computed.
+        </Text>
+      )}
       <Grid templateColumns="repeat(auto-fill, minmax(132px, 1fr))" gap="2">
         {scenes.map((made) => (
-          <Box asChild key={made.sceneId} textAlign="start" borderWidth="2px" borderColor={made.sceneId === chosen ? 'madder' : 'rule'} bg="paper.card" cursor="pointer">
-            <button type="button" aria-pressed={made.sceneId === chosen} data-scene={made.sceneId} onClick={() => onChoose(made.sceneId)}>
+          <Box
+            asChild
+            key={made.sceneId}
+            textAlign="start"
+            borderWidth="2px"
+            borderColor={made.sceneId === chosen ? 'madder' : 'rule'}
+            bg="paper.card"
+            cursor="pointer"
+          >
+            <button
+              type="button"
+              aria-pressed={made.sceneId === chosen}
+              data-scene={made.sceneId}
+              onClick={() => onChoose(made.sceneId)}
+            >
               <SceneDrawing layers={made.scene.layers} drawn={drawn} />
               <Box as="span" display="block" p="1.5">
-                <Text as="span" display="flex" gap="1.5" alignItems="center" fontWeight="600" fontSize="sm" lineHeight="1.2"><LevelMark level={made.short.length ? (made.short.every(({ resource }) => resource === 'voice') ? 'warn' : 'stop') : 'well'} size={12} label={made.short.length ? 'Cannot be made' : 'Can be made'} />{made.scene.name}</Text>
-                <Text as="span" display="block" fontSize="xs" color="ink.soft" lineHeight="1.3">{verdict(made)}</Text>
+                <Text
+                  as="span"
+                  display="flex"
+                  gap="1.5"
+                  alignItems="center"
+                  fontWeight="600"
+                  fontSize="sm"
+                  lineHeight="1.2"
+                >
+                  <LevelMark
+                    level={
+                      made.short.length
+                        ? made.short.every(({ resource }) => resource === 'voice')
+                          ? 'warn'
+                          : 'stop'
+                        : 'well'
+                    }
+                    size={12}
+                    label={made.short.length ? 'Cannot be made' : 'Can be made'}
+                  />
+                  {made.scene.name}
+                </Text>
+                <Text as="span" display="block" fontSize="xs" color="ink.soft" lineHeight="1.3">
+                  {verdict(made)}
+                </Text>
               </Box>
             </button>
           </Box>

@@ -1,4 +1,13 @@
-import { choiceSetting, entry, formatName, framings, inOrder, type Analysis, type Framing, type Model } from '@echo-loom/core';
+import {
+  choiceSetting,
+  entry,
+  formatName,
+  framings,
+  inOrder,
+  type Analysis,
+  type Framing,
+  type Model,
+} from '@echo-loom/core';
 
 /** A source of pictures, and the shot it is planned for. */
 export interface SourceRow {
@@ -25,21 +34,46 @@ export const sourceRows = (analysis: Analysis): SourceRow[] => {
   const planned = new Map(framings(analysis).map((framing) => [framing.shot.deviceId, framing]));
   return inOrder(rig.devices).flatMap(([deviceId, device]) => {
     const controls = new Map<string, string>();
-    for (const [portId, { emits }] of Object.entries(device.model.ports)) if (emits?.picture && !controls.has(emits.picture.formatControl)) controls.set(emits.picture.formatControl, portId);
+    for (const [portId, { emits }] of Object.entries(device.model.ports))
+      if (emits?.picture && !controls.has(emits.picture.formatControl))
+        controls.set(emits.picture.formatControl, portId);
     return [...controls].flatMap(([formatControl, portId]): SourceRow[] => {
       const control = entry(device.model.controls, formatControl);
       if (control?.type !== 'choice') return [];
       const format = choiceSetting(device, formatControl) ?? '';
-      const inUse = analysis.traced.stages.find(({ via, signal, at }) => via.by === 'source' && signal === 'picture' && at.device.id === deviceId && at.port.emits?.picture?.formatControl === formatControl && at.links.length > 0);
+      const inUse = analysis.traced.stages.find(
+        ({ via, signal, at }) =>
+          via.by === 'source' &&
+          signal === 'picture' &&
+          at.device.id === deviceId &&
+          at.port.emits?.picture?.formatControl === formatControl &&
+          at.links.length > 0,
+      );
       const sent = inUse && analysis.picture[inUse.index]?.format;
       const framing = planned.get(deviceId) ?? null;
       const personId = framing?.shot.personId ?? device.personId;
       const sightId = framing?.shot.sightId ?? device.sightId;
-      const shows = (personId === null ? undefined : entry(rig.people, personId)?.name) ?? (sightId === null ? undefined : entry(rig.brief?.sights ?? {}, sightId)?.name) ?? '';
-      return [{
-        deviceId, name: controls.size > 1 ? `${device.name}, ${device.model.ports[portId]?.name ?? portId}` : device.name, shows, formatControl, options: control.options, format,
-        sends: sent ? formatName(sent) : inUse ? 'nothing' : null, framing, hasOptics: device.model.camera !== undefined, isCamera: CAMERAS.has(device.model.kind),
-      }];
+      const shows =
+        (personId === null ? undefined : entry(rig.people, personId)?.name) ??
+        (sightId === null ? undefined : entry(rig.brief?.sights ?? {}, sightId)?.name) ??
+        '';
+      return [
+        {
+          deviceId,
+          name:
+            controls.size > 1
+              ? `${device.name}, ${device.model.ports[portId]?.name ?? portId}`
+              : device.name,
+          shows,
+          formatControl,
+          options: control.options,
+          format,
+          sends: sent ? formatName(sent) : inUse ? 'nothing' : null,
+          framing,
+          hasOptics: device.model.camera !== undefined,
+          isCamera: CAMERAS.has(device.model.kind),
+        },
+      ];
     });
   });
 };

@@ -47,8 +47,10 @@ const SetAsideNotices = () => {
   const setAside = useRig((state) => state.setAside);
   const saveAsFile = (items: readonly SetAside[]): void =>
     saveFile(`${rigId}.set-aside.json`, 'application/json', JSON.stringify(items, null, 2));
-  const retry = (items: readonly SetAside[]): void => items.forEach(({ id }) => session.retrySetAside(id));
-  const dismiss = (items: readonly SetAside[]): void => items.forEach(({ id }) => session.dismissSetAside(id));
+  const retry = (items: readonly SetAside[]): void =>
+    items.forEach(({ id }) => session.retrySetAside(id));
+  const dismiss = (items: readonly SetAside[]): void =>
+    items.forEach(({ id }) => session.dismissSetAside(id));
   const groups = setAside.length > TOLD_ONE_BY_ONE ? [setAside] : setAside.map((item) => [item]);
   return groups.map((items) => (
     <Notice
@@ -60,7 +62,9 @@ const SetAsideNotices = () => {
       ]}
     >
       {items.length > 1 && (
-        <Text fontWeight="600">{items.length} edits could not be saved and are set aside in this browser.</Text>
+        <Text fontWeight="600">
+          {items.length} edits could not be saved and are set aside in this browser.
+        </Text>
       )}
       <Box maxH="6.5em" overflowY="auto" tabIndex={items.length > 1 ? 0 : undefined}>
         {items.map(({ id, says, why }) => (
@@ -87,14 +91,19 @@ export const Notices = () => {
       {save.state === 'waiting' && <Notice>{save.says}</Notice>}
       {save.state === 'gone' && (
         <Notice>
-          This rig has been taken off the shelf. What you see can still be read, and edits stay in this browser until it
-          is put back.
+          This rig has been taken off the shelf. What you see can still be read, and edits stay in
+          this browser until it is put back.
         </Notice>
       )}
       {!isKept && (save.state === 'waiting' || save.state === 'gone') && (
-        <Notice>This browser keeps nothing (a private window, or its storage is full). Keep this page open.</Notice>
+        <Notice>
+          This browser keeps nothing (a private window, or its storage is full). Keep this page
+          open.
+        </Notice>
       )}
-      {refusal !== null && <Notice actions={[{ name: 'Dismiss', act: session.dismissRefusal }]}>{refusal}</Notice>}
+      {refusal !== null && (
+        <Notice actions={[{ name: 'Dismiss', act: session.dismissRefusal }]}>{refusal}</Notice>
+      )}
       <SetAsideNotices />
     </>
   );

@@ -24,7 +24,8 @@ export const useRigSession = (): RigSession => {
 };
 
 /** Part of the open rig's state; the component draws again when that part changes. */
-export const useRig = <T,>(select: (state: RigState) => T): T => useStore(useRigSession().store, select);
+export const useRig = <T,>(select: (state: RigState) => T): T =>
+  useStore(useRigSession().store, select);
 
 interface Props {
   readonly rigId: string;
@@ -46,10 +47,13 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
   useEffect(() => {
     const tabId = nanoid();
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const opened = openSession(saved, browserDoor(rigId, tabId, (ms) => {
-      clearTimeout(timer);
-      timer = setTimeout(() => void opened.catchUp(), ms);
-    }));
+    const opened = openSession(
+      saved,
+      browserDoor(rigId, tabId, (ms) => {
+        clearTimeout(timer);
+        timer = setTimeout(() => void opened.catchUp(), ms);
+      }),
+    );
     holdTab(tabId);
     void adopt(rigId, tabId, opened);
     const stopHearing = hearOf(rigId, tabId, opened.hear);
@@ -80,5 +84,9 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [rigId]);
 
-  return session ? <RigIdContext.Provider value={rigId}><SessionContext.Provider value={session}>{children}</SessionContext.Provider></RigIdContext.Provider> : null;
+  return session ? (
+    <RigIdContext.Provider value={rigId}>
+      <SessionContext.Provider value={session}>{children}</SessionContext.Provider>
+    </RigIdContext.Provider>
+  ) : null;
 };

@@ -9,7 +9,12 @@ import { VerdictLine } from '@/ui/VerdictLine';
 import { useRig, useRigSession } from './RigProvider';
 import type { SaveState } from '@/session/state';
 
-const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = { saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', gone: 'Deleted' };
+const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  waiting: 'Not saved yet',
+  gone: 'Deleted',
+};
 
 /** Counts of findings. Drawn again only when one of them changes. */
 const Findings = () => {
@@ -24,10 +29,17 @@ const Saved = () => {
   const state = useRig(({ save }) => save.state);
   const aside = useRig(({ setAside }) => setAside.length);
   const shown = state === 'saved' && aside > 0 ? 'aside' : state;
-  const words = shown === 'aside' ? `${aside} ${aside === 1 ? 'edit' : 'edits'} set aside` : SAVE_WORDS[shown];
+  const words =
+    shown === 'aside' ? `${aside} ${aside === 1 ? 'edit' : 'edits'} set aside` : SAVE_WORDS[shown];
   const isGood = shown === 'saved' || shown === 'saving';
   return (
-    <Text fontSize="sm" color={isGood ? 'ink.soft' : 'level.stop'} role="status" aria-live="polite" data-save={shown}>
+    <Text
+      fontSize="sm"
+      color={isGood ? 'ink.soft' : 'level.stop'}
+      role="status"
+      aria-live="polite"
+      data-save={shown}
+    >
       {words}
     </Text>
   );
@@ -40,8 +52,26 @@ const UndoButtons = () => {
   const redo = useRig((state) => state.undo.redo.at(-1)?.says);
   return (
     <>
-      <IconButton size="sm" variant="ghost" aria-label="Undo" title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`} disabled={undo === undefined} onClick={session.undo}><Undo2 size={16} /></IconButton>
-      <IconButton size="sm" variant="ghost" aria-label="Redo" title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`} disabled={redo === undefined} onClick={session.redo}><Redo2 size={16} /></IconButton>
+      <IconButton
+        size="sm"
+        variant="ghost"
+        aria-label="Undo"
+        title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`}
+        disabled={undo === undefined}
+        onClick={session.undo}
+      >
+        <Undo2 size={16} />
+      </IconButton>
+      <IconButton
+        size="sm"
+        variant="ghost"
+        aria-label="Redo"
+        title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`}
+        disabled={redo === undefined}
+        onClick={session.redo}
+      >
+        <Redo2 size={16} />
+      </IconButton>
     </>
   );
 };
@@ -51,16 +81,39 @@ export const TopLine = ({ rigId }: { readonly rigId: string }) => {
   const name = useRig((state) => state.rig.name);
   const open = useLoomView((view) => view.open);
   return (
-    <Flex as="header" align="center" gap="3" px="3" minH="12" borderBottomWidth="1px" borderColor="rule" wrap="wrap" data-rig={rigId}>
-      <Button asChild size="sm" variant="ghost" px="2"><Link href="/" prefetch={false}>Shelf</Link></Button>
-      <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">{name}</Text>
+    <Flex
+      as="header"
+      align="center"
+      gap="3"
+      px="3"
+      minH="12"
+      borderBottomWidth="1px"
+      borderColor="rule"
+      wrap="wrap"
+      data-rig={rigId}
+    >
+      <Button asChild size="sm" variant="ghost" px="2">
+        <Link href="/" prefetch={false}>
+          Shelf
+        </Link>
+      </Button>
+      <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">
+        {name}
+      </Text>
       <Findings />
       <Saved />
       <Flex ml="auto" gap="1" className="screen-only">
         <UndoButtons />
-        <Button size="sm" variant="ghost" px="2" onClick={() => open('commands')}><Search size={15} /> Find <Text as="kbd" fontSize="xs" color="ink.soft">Ctrl K</Text></Button>
+        <Button size="sm" variant="ghost" px="2" onClick={() => open('commands')}>
+          <Search size={15} /> Find{' '}
+          <Text as="kbd" fontSize="xs" color="ink.soft">
+            Ctrl K
+          </Text>
+        </Button>
         <ThemeButton />
-        <IconButton size="sm" variant="ghost" aria-label="Keys" onClick={() => open('keys')}><CircleHelp size={16} /></IconButton>
+        <IconButton size="sm" variant="ghost" aria-label="Keys" onClick={() => open('keys')}>
+          <CircleHelp size={16} />
+        </IconButton>
       </Flex>
     </Flex>
   );

@@ -27,29 +27,79 @@ export const CableSheet = ({ analysis, linkId }: Props) => {
   const { cable } = link;
   const findings = findingsOn(analysis, { kind: 'link', id: linkId });
   const mating = mate(edge.from.port, edge.to.port);
-  const kinds = mating.can ? mating.cables.map((id) => ({ value: id, label: CABLES[id].name })) : [];
+  const kinds = mating.can
+    ? mating.cables.map((id) => ({ value: id, label: CABLES[id].name }))
+    : [];
   const branch = analysis.usb.links.get(linkId);
   const isCable = cable.kind !== 'inside';
   return (
     <>
-      <Text fontSize="sm" color="ink.soft">{isCable ? CABLES[cable.kind].name : 'Inside the computer'}</Text>
-      <Text as="h2" fontSize="lg" fontWeight="600" lineHeight="1.3">{edge.from.device.device.name} → {edge.to.device.device.name}</Text>
-      <Text fontSize="sm" color="ink.soft">{edge.from.port.name} to {edge.to.port.name}</Text>
-      {findings.length > 0 && <Flex direction="column" gap="2.5" mt="3">{findings.map((finding, index) => <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />)}</Flex>}
+      <Text fontSize="sm" color="ink.soft">
+        {isCable ? CABLES[cable.kind].name : 'Inside the computer'}
+      </Text>
+      <Text as="h2" fontSize="lg" fontWeight="600" lineHeight="1.3">
+        {edge.from.device.device.name} → {edge.to.device.device.name}
+      </Text>
+      <Text fontSize="sm" color="ink.soft">
+        {edge.from.port.name} to {edge.to.port.name}
+      </Text>
+      {findings.length > 0 && (
+        <Flex direction="column" gap="2.5" mt="3">
+          {findings.map((finding, index) => (
+            <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />
+          ))}
+        </Flex>
+      )}
       <Section title="Carries">
-        {branch && <FigureLine name="USB load" value={`${figure(branch.loadMBps)} of ${branch.limitMBps} MB/s`} />}
+        {branch && (
+          <FigureLine
+            name="USB load"
+            value={`${figure(branch.loadMBps)} of ${branch.limitMBps} MB/s`}
+          />
+        )}
         <Carries analysis={analysis} stages={carriedOver(analysis, linkId)} />
       </Section>
       {isCable && (
         <Section title="Cable">
           <Flex direction="column" gap="1.5">
-            <ChoiceField label="Kind" value={cable.kind} options={kinds} onChoose={(kind) => run({ type: 'setCable', linkId, cable: { kind: kind as CableId, lengthM: cable.lengthM } })} />
-            <NumberField label="Length" unit="m" value={cable.lengthM} min={0} max={5000} step={0.5} onCommit={(lengthM) => lengthM !== null && run({ type: 'setCable', linkId, cable: { kind: cable.kind, lengthM } })} />
+            <ChoiceField
+              label="Kind"
+              value={cable.kind}
+              options={kinds}
+              onChoose={(kind) =>
+                run({
+                  type: 'setCable',
+                  linkId,
+                  cable: { kind: kind as CableId, lengthM: cable.lengthM },
+                })
+              }
+            />
+            <NumberField
+              label="Length"
+              unit="m"
+              value={cable.lengthM}
+              min={0}
+              max={5000}
+              step={0.5}
+              onCommit={(lengthM) =>
+                lengthM !== null &&
+                run({ type: 'setCable', linkId, cable: { kind: cable.kind, lengthM } })
+              }
+            />
           </Flex>
           <SumList sums={explain(analysis, { figure: 'reach', linkId })} open={false} />
         </Section>
       )}
-      <Button size="sm" variant="outline" mt="4" onClick={() => { if (run({ type: 'disconnect', linkId })) select(null); }}>Disconnect</Button>
+      <Button
+        size="sm"
+        variant="outline"
+        mt="4"
+        onClick={() => {
+          if (run({ type: 'disconnect', linkId })) select(null);
+        }}
+      >
+        Disconnect
+      </Button>
     </>
   );
 };

@@ -31,29 +31,91 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
   if (!device) return null;
   const findings = findingsOn(analysis, { kind: 'device', id: deviceId });
   const carried = carriedBy(analysis, deviceId);
-  const owners = (collection: Readonly<Record<string, { name: string; order: number }>>, none: string) => [{ value: NOBODY, label: none }, ...inOrder(collection).map(([value, { name }]) => ({ value, label: name }))];
-  const assign = (personId: string | null, placeId: string | null) => run({ type: 'assignDevice', deviceId, personId, placeId });
+  const owners = (
+    collection: Readonly<Record<string, { name: string; order: number }>>,
+    none: string,
+  ) => [
+    { value: NOBODY, label: none },
+    ...inOrder(collection).map(([value, { name }]) => ({ value, label: name })),
+  ];
+  const assign = (personId: string | null, placeId: string | null) =>
+    run({ type: 'assignDevice', deviceId, personId, placeId });
   return (
     <>
-      <Text fontSize="sm" color="ink.soft">{device.model.name}</Text>
-      <Box mt="1"><NameField label="Name of the device" hideLabel value={device.name} onCommit={(name) => run({ type: 'renameDevice', deviceId, name })} /></Box>
-      <Text fontSize="sm" color="ink.soft" mt="1.5">{device.model.about}</Text>
-      {findings.length > 0 && <Flex direction="column" gap="2.5" mt="3">{findings.map((finding, index) => <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />)}</Flex>}
-      {carried.length > 0 && <Section title="Carries"><Carries analysis={analysis} stages={carried} /></Section>}
-      {Object.keys(device.model.controls).length > 0 && <Section title="Settings"><Controls deviceId={deviceId} /></Section>}
+      <Text fontSize="sm" color="ink.soft">
+        {device.model.name}
+      </Text>
+      <Box mt="1">
+        <NameField
+          label="Name of the device"
+          hideLabel
+          value={device.name}
+          onCommit={(name) => run({ type: 'renameDevice', deviceId, name })}
+        />
+      </Box>
+      <Text fontSize="sm" color="ink.soft" mt="1.5">
+        {device.model.about}
+      </Text>
+      {findings.length > 0 && (
+        <Flex direction="column" gap="2.5" mt="3">
+          {findings.map((finding, index) => (
+            <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />
+          ))}
+        </Flex>
+      )}
+      {carried.length > 0 && (
+        <Section title="Carries">
+          <Carries analysis={analysis} stages={carried} />
+        </Section>
+      )}
+      {Object.keys(device.model.controls).length > 0 && (
+        <Section title="Settings">
+          <Controls deviceId={deviceId} />
+        </Section>
+      )}
       <Section title="Belongs to">
         <Flex direction="column" gap="1.5">
-          <ChoiceField label="Person" value={device.personId ?? NOBODY} options={owners(analysis.rig.people, 'Nobody')} onChoose={(id) => assign(id || null, device.placeId)} />
-          <ChoiceField label="Place" value={device.placeId ?? NOBODY} options={owners(analysis.rig.places, 'Nowhere named')} onChoose={(id) => assign(device.personId, id || null)} />
-          {Object.keys(analysis.rig.people).length === 0 && <Text fontSize="xs" color="ink.soft">Name the people of the show under People; a voice needs a mouth to be computed.</Text>}
+          <ChoiceField
+            label="Person"
+            value={device.personId ?? NOBODY}
+            options={owners(analysis.rig.people, 'Nobody')}
+            onChoose={(id) => assign(id || null, device.placeId)}
+          />
+          <ChoiceField
+            label="Place"
+            value={device.placeId ?? NOBODY}
+            options={owners(analysis.rig.places, 'Nowhere named')}
+            onChoose={(id) => assign(device.personId, id || null)}
+          />
+          {Object.keys(analysis.rig.people).length === 0 && (
+            <Text fontSize="xs" color="ink.soft">
+              Name the people of the show under People; a voice needs a mouth to be computed.
+            </Text>
+          )}
         </Flex>
       </Section>
-      <Section title="Brief and money"><Ownership rig={analysis.rig} deviceId={deviceId} device={device} /></Section>
-      <Section title="Ports"><Ports analysis={analysis} deviceId={deviceId} onConnect={onConnect} /></Section>
-      <Section title="Figures"><DataSheet deviceId={deviceId} device={device} /></Section>
+      <Section title="Brief and money">
+        <Ownership rig={analysis.rig} deviceId={deviceId} device={device} />
+      </Section>
+      <Section title="Ports">
+        <Ports analysis={analysis} deviceId={deviceId} onConnect={onConnect} />
+      </Section>
+      <Section title="Figures">
+        <DataSheet deviceId={deviceId} device={device} />
+      </Section>
       <Flex gap="2" mt="4">
-        <Button size="sm" variant="outline" onClick={() => onConnect(null)}>Connect…</Button>
-        <Button size="sm" variant="outline" onClick={() => { if (run({ type: 'removeDevice', deviceId })) select(null); }}>Remove</Button>
+        <Button size="sm" variant="outline" onClick={() => onConnect(null)}>
+          Connect…
+        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          onClick={() => {
+            if (run({ type: 'removeDevice', deviceId })) select(null);
+          }}
+        >
+          Remove
+        </Button>
       </Flex>
     </>
   );

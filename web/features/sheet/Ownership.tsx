@@ -25,12 +25,40 @@ export const Ownership = ({ rig, deviceId, device }: Props) => {
   const sights = inOrder(rig.brief?.sights ?? {});
   return (
     <Flex direction="column" gap="1.5">
-      <ChoiceField label="Had" value={device.ownership} options={OWNERSHIP} onChoose={(value) => {
-        const ownership = oneOf(OWNERSHIPS, value);
-        if (ownership) run({ type: 'setOwnership', deviceId, ownership, price: device.price });
-      }} />
-      <NumberField label="Price" unit="" mayBeUnknown hint={device.price === null && typical !== null ? ` typical: ${money(typical)}` : undefined} value={device.price} min={0} max={1e9} step={10} onCommit={(price) => price !== priceOf(device) && run({ type: 'setOwnership', deviceId, ownership: device.ownership, price })} />
-      {showsPictures && sights.length > 0 && <ChoiceField label="Shows" value={device.sightId ?? NOTHING} options={[{ value: NOTHING, label: 'Whom it belongs to' }, ...sights.map(([value, { name }]) => ({ value, label: name }))]} onChoose={(value) => run({ type: 'showSight', deviceId, sightId: value || null })} />}
+      <ChoiceField
+        label="Had"
+        value={device.ownership}
+        options={OWNERSHIP}
+        onChoose={(value) => {
+          const ownership = oneOf(OWNERSHIPS, value);
+          if (ownership) run({ type: 'setOwnership', deviceId, ownership, price: device.price });
+        }}
+      />
+      <NumberField
+        label="Price"
+        unit=""
+        mayBeUnknown
+        hint={device.price === null && typical !== null ? ` typical: ${money(typical)}` : undefined}
+        value={device.price}
+        min={0}
+        max={1e9}
+        step={10}
+        onCommit={(price) =>
+          price !== priceOf(device) &&
+          run({ type: 'setOwnership', deviceId, ownership: device.ownership, price })
+        }
+      />
+      {showsPictures && sights.length > 0 && (
+        <ChoiceField
+          label="Shows"
+          value={device.sightId ?? NOTHING}
+          options={[
+            { value: NOTHING, label: 'Whom it belongs to' },
+            ...sights.map(([value, { name }]) => ({ value, label: name })),
+          ]}
+          onChoose={(value) => run({ type: 'showSight', deviceId, sightId: value || null })}
+        />
+      )}
     </Flex>
   );
 };

@@ -20,18 +20,45 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
       {[...node.ports.values()].map((port) => {
         const links = port.links;
         return (
-          <Flex key={port.id} justify="space-between" align="center" gap="2" borderBottomWidth="1px" borderColor="rule" py="0.5" minH="8" fontSize="sm">
+          <Flex
+            key={port.id}
+            justify="space-between"
+            align="center"
+            gap="2"
+            borderBottomWidth="1px"
+            borderColor="rule"
+            py="0.5"
+            minH="8"
+            fontSize="sm"
+          >
             <Text>{port.port.name}</Text>
             <Flex gap="1" wrap="wrap" justify="end">
               {links.map((edge) => {
                 const far = edge.from === port ? edge.to : edge.from;
                 return (
-                  <Button key={edge.id} size="xs" variant="plain" textDecoration="underline" px="1" color="ink" onClick={() => select({ kind: 'link', id: edge.id })}>
+                  <Button
+                    key={edge.id}
+                    size="xs"
+                    variant="plain"
+                    textDecoration="underline"
+                    px="1"
+                    color="ink"
+                    onClick={() => select({ kind: 'link', id: edge.id })}
+                  >
                     {edge.from === port ? '→' : '←'} {far.device.device.name}
                   </Button>
                 );
               })}
-              {(links.length === 0 || port.port.family === 'software') && <Button size="xs" variant="outline" onClick={() => onConnect(port.id)} aria-label={`Connect ${port.port.name}`}>Connect</Button>}
+              {(links.length === 0 || port.port.family === 'software') && (
+                <Button
+                  size="xs"
+                  variant="outline"
+                  onClick={() => onConnect(port.id)}
+                  aria-label={`Connect ${port.port.name}`}
+                >
+                  Connect
+                </Button>
+              )}
             </Flex>
           </Flex>
         );

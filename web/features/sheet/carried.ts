@@ -4,7 +4,8 @@ import { isConversion, type Analysis, type Stage } from '@echo-loom/core';
 export const carriedBy = (analysis: Analysis, deviceId: string): Stage[] => {
   const own = analysis.traced.stages.filter((stage) => stage.at.device.id === deviceId);
   const bySource = new Map<string, Stage>();
-  const score = (stage: Stage): number => (isConversion(stage) ? 3 : stage.via.by === 'link' ? 1 : stage.at.links.length > 0 ? 2 : 0);
+  const score = (stage: Stage): number =>
+    isConversion(stage) ? 3 : stage.via.by === 'link' ? 1 : stage.at.links.length > 0 ? 2 : 0;
   for (const stage of own) {
     let root = stage;
     while (root.parent) root = root.parent;
@@ -16,4 +17,5 @@ export const carriedBy = (analysis: Analysis, deviceId: string): Stage[] => {
 };
 
 /** The stages that arrive over a cable. */
-export const carriedOver = (analysis: Analysis, linkId: string): Stage[] => analysis.traced.stages.filter(({ via }) => via.by === 'link' && via.link.id === linkId);
+export const carriedOver = (analysis: Analysis, linkId: string): Stage[] =>
+  analysis.traced.stages.filter(({ via }) => via.by === 'link' && via.link.id === linkId);

@@ -61,7 +61,13 @@ export const Everything = ({ putAway }: Props) => {
 };
 
 /** Asks once more: what is here now is replaced. */
-const RestoreDialog = ({ file, onClose }: { readonly file: File; readonly onClose: () => void }) => {
+const RestoreDialog = ({
+  file,
+  onClose,
+}: {
+  readonly file: File;
+  readonly onClose: () => void;
+}) => {
   const router = useRouter();
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -82,7 +88,13 @@ const RestoreDialog = ({ file, onClose }: { readonly file: File; readonly onClos
       <Button variant="outline" onClick={onClose} disabled={isBusy}>
         Cancel
       </Button>
-      <Button bg="madder" color="madder.ink" loading={isBusy} loadingText="Restoring…" onClick={() => void restore()}>
+      <Button
+        bg="madder"
+        color="madder.ink"
+        loading={isBusy}
+        loadingText="Restoring…"
+        onClick={() => void restore()}
+      >
         Replace everything
       </Button>
     </>
@@ -90,8 +102,9 @@ const RestoreDialog = ({ file, onClose }: { readonly file: File; readonly onClos
   return (
     <Modal open onClose={onClose} title="Restore everything" footer={footer}>
       <Text>
-        Everything that is here now (every rig, its history, what was put away, the studio’s settings) is replaced by
-        what {file.name} holds. The file is checked to its end first; if anything is wrong with it, nothing changes.
+        Everything that is here now (every rig, its history, what was put away, the studio’s
+        settings) is replaced by what {file.name} holds. The file is checked to its end first; if
+        anything is wrong with it, nothing changes.
       </Text>
       <Text mt="3">
         Save what is here now, if you may want it back:{' '}

@@ -30,15 +30,43 @@ export const ImportButton = () => {
 
   return (
     <>
-      <Button variant="outline" loading={busy} loadingText="Reading…" onClick={() => input.current?.click()}>Import</Button>
-      <input ref={input} type="file" accept=".json,application/json" hidden aria-label="Rig file" onChange={(event) => {
-        const [file] = event.target.files ?? [];
-        if (file) void read(file);
-      }} />
-      <Modal open={refused !== null} onClose={() => setRefused(null)} title="Not imported" footer={<Button onClick={() => setRefused(null)}>Close</Button>}>
-        <Text mb="2">{refused?.file}: {refused?.says}</Text>
+      <Button
+        variant="outline"
+        loading={busy}
+        loadingText="Reading…"
+        onClick={() => input.current?.click()}
+      >
+        Import
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="Rig file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void read(file);
+        }}
+      />
+      <Modal
+        open={refused !== null}
+        onClose={() => setRefused(null)}
+        title="Not imported"
+        footer={<Button onClick={() => setRefused(null)}>Close</Button>}
+      >
+        <Text mb="2">
+          {refused?.file}: {refused?.says}
+        </Text>
         <Box as="ul" maxH="50vh" overflowY="auto" pl="4" listStyleType="disc">
-          {refused?.problems.map((problem, index) => <Text as="li" key={index} fontSize="sm" mb="1"><Text as="code" className="figures" fontSize="13px">{problem.path}</Text>: {problem.says}</Text>)}
+          {refused?.problems.map((problem, index) => (
+            <Text as="li" key={index} fontSize="sm" mb="1">
+              <Text as="code" className="figures" fontSize="13px">
+                {problem.path}
+              </Text>
+              : {problem.says}
+            </Text>
+          ))}
         </Box>
       </Modal>
     </>

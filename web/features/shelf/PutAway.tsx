@@ -45,21 +45,38 @@ export const PutAway = ({ items, keptDays }: Props) => {
       </Flex>
       <Box as="main">
         <Text mb="4" color="ink.soft">
-          A rig that is deleted from the shelf is kept here for {keptDays} days, with its whole history.
+          A rig that is deleted from the shelf is kept here for {keptDays} days, with its whole
+          history.
         </Text>
         {items.length === 0 && <Text>Nothing is put away.</Text>}
         <Box as="ul" listStyleType="none">
           {items.map((item) => (
-            <Flex as="li" key={item.id} align="center" gap="3" py="2" borderTopWidth="1px" borderColor="rule" wrap="wrap">
+            <Flex
+              as="li"
+              key={item.id}
+              align="center"
+              gap="3"
+              py="2"
+              borderTopWidth="1px"
+              borderColor="rule"
+              wrap="wrap"
+            >
               <Box flex="1" minW="220px">
-                <Text fontWeight="600">{item.name ?? `A rig that cannot be read (${item.id})`}</Text>
+                <Text fontWeight="600">
+                  {item.name ?? `A rig that cannot be read (${item.id})`}
+                </Text>
                 <Text fontSize="sm" color="ink.soft">
-                  {item.name !== null && `${item.devices} ${item.devices === 1 ? 'device' : 'devices'} · `}
+                  {item.name !== null &&
+                    `${item.devices} ${item.devices === 1 ? 'device' : 'devices'} · `}
                   {item.putAway} · {item.goes}
                 </Text>
               </Box>
               <Button asChild size="sm" variant="outline">
-                <a href={`/api/rigs/${item.id}/raw`} download aria-label={`Save ${item.name ?? item.id} as a file`}>
+                <a
+                  href={`/api/rigs/${item.id}/raw`}
+                  download
+                  aria-label={`Save ${item.name ?? item.id} as a file`}
+                >
                   Save as a file
                 </a>
               </Button>

@@ -16,14 +16,28 @@ interface Props {
   readonly submitLabel: string;
   readonly initialName: string;
   /** Starting points to choose from; none for a rename */
-  readonly points?: readonly { readonly id: string; readonly name: string; readonly about: string }[];
+  readonly points?: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly about: string;
+  }[];
   readonly onSubmit: (form: RigNameForm) => Promise<string | null>;
   readonly onClose: () => void;
 }
 
 /** Asks for a rig's name and, for a new one, what to start from. `onSubmit` answers with why it did not work, or null. */
-export const RigNameDialog = ({ title, submitLabel, initialName, points, onSubmit, onClose }: Props) => {
-  const { register, control, handleSubmit, setError, formState } = useForm<RigNameForm>({ resolver: zodResolver(formSchema), defaultValues: { name: initialName, from: 'blank' } });
+export const RigNameDialog = ({
+  title,
+  submitLabel,
+  initialName,
+  points,
+  onSubmit,
+  onClose,
+}: Props) => {
+  const { register, control, handleSubmit, setError, formState } = useForm<RigNameForm>({
+    resolver: zodResolver(formSchema),
+    defaultValues: { name: initialName, from: 'blank' },
+  });
   const input = useRef<HTMLInputElement | null>(null);
   const name = register('name', { setValueAs: (text: string) => cleanLine(text) });
   const submit = handleSubmit(async (form) => {
@@ -31,28 +45,79 @@ export const RigNameDialog = ({ title, submitLabel, initialName, points, onSubmi
     if (problem) setError('name', { message: problem });
   });
   return (
-    <Modal open onClose={onClose} title={title} focusFirst={input} footer={<><Button variant="outline" onClick={onClose}>Cancel</Button><Button type="submit" form="rig-name" bg="madder" color="madder.ink" loading={formState.isSubmitting}>{submitLabel}</Button></>}>
+    <Modal
+      open
+      onClose={onClose}
+      title={title}
+      focusFirst={input}
+      footer={
+        <>
+          <Button variant="outline" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button
+            type="submit"
+            form="rig-name"
+            bg="madder"
+            color="madder.ink"
+            loading={formState.isSubmitting}
+          >
+            {submitLabel}
+          </Button>
+        </>
+      }
+    >
       <form id="rig-name" onSubmit={(event) => void submit(event)} noValidate>
         <Field.Root invalid={formState.errors.name !== undefined}>
           <Field.Label>Name</Field.Label>
-          <Input {...name} ref={(element) => { name.ref(element); input.current = element; }} maxLength={80} autoComplete="off" />
+          <Input
+            {...name}
+            ref={(element) => {
+              name.ref(element);
+              input.current = element;
+            }}
+            maxLength={80}
+            autoComplete="off"
+          />
           <Field.ErrorText>{formState.errors.name?.message}</Field.ErrorText>
         </Field.Root>
         {points && (
-          <Controller control={control} name="from" render={({ field }) => (
-            <RadioCard.Root mt="4" size="sm" value={field.value} onValueChange={({ value }) => field.onChange(value)} orientation="vertical">
-              <RadioCard.Label>Start from</RadioCard.Label>
-              {[{ id: 'blank', name: 'Blank', about: 'Nothing yet; add each device yourself.' }, ...points].map((point) => (
-                <RadioCard.Item key={point.id} value={point.id} _checked={{ borderColor: 'madder', boxShadowColor: 'madder' }}>
-                  <RadioCard.ItemHiddenInput />
-                  <RadioCard.ItemControl py="2">
-                    <RadioCard.ItemContent><RadioCard.ItemText fontWeight="600">{point.name}</RadioCard.ItemText><Text fontSize="sm" color="ink.soft">{point.about}</Text></RadioCard.ItemContent>
-                    <RadioCard.ItemIndicator />
-                  </RadioCard.ItemControl>
-                </RadioCard.Item>
-              ))}
-            </RadioCard.Root>
-          )} />
+          <Controller
+            control={control}
+            name="from"
+            render={({ field }) => (
+              <RadioCard.Root
+                mt="4"
+                size="sm"
+                value={field.value}
+                onValueChange={({ value }) => field.onChange(value)}
+                orientation="vertical"
+              >
+                <RadioCard.Label>Start from</RadioCard.Label>
+                {[
+                  { id: 'blank', name: 'Blank', about: 'Nothing yet; add each device yourself.' },
+                  ...points,
+                ].map((point) => (
+                  <RadioCard.Item
+                    key={point.id}
+                    value={point.id}
+                    _checked={{ borderColor: 'madder', boxShadowColor: 'madder' }}
+                  >
+                    <RadioCard.ItemHiddenInput />
+                    <RadioCard.ItemControl py="2">
+                      <RadioCard.ItemContent>
+                        <RadioCard.ItemText fontWeight="600">{point.name}</RadioCard.ItemText>
+                        <Text fontSize="sm" color="ink.soft">
+                          {point.about}
+                        </Text>
+                      </RadioCard.ItemContent>
+                      <RadioCard.ItemIndicator />
+                    </RadioCard.ItemControl>
+                  </RadioCard.Item>
+                ))}
+              </RadioCard.Root>
+            )}
+          />
         )}
       </form>
     </Modal>

@@ -24,13 +24,22 @@ export interface ReadableItem {
 }
 export type ShelfItem =
   | ReadableItem
-  | { readonly is: 'unreadable'; readonly id: string; readonly why: string; readonly changed: string };
+  | {
+      readonly is: 'unreadable';
+      readonly id: string;
+      readonly why: string;
+      readonly changed: string;
+    };
 
 interface Props {
   readonly items: readonly ShelfItem[];
   readonly currency: string;
   readonly currencies: readonly string[];
-  readonly points: readonly { readonly id: string; readonly name: string; readonly about: string }[];
+  readonly points: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly about: string;
+  }[];
   /** How many rigs can be put back */
   readonly putAway: number;
 }
@@ -62,27 +71,48 @@ export const Shelf = ({ items, points, currency, currencies, putAway }: Props) =
   return (
     <Box maxW="1180px" mx="auto" px="5" py="4">
       <Flex align="center" gap="3" mb="5" wrap="wrap">
-        <Heading as="h1" size="xl">Echo Loom</Heading>
-        <Text color="ink.soft" display={{ base: 'none', md: 'block' }}>Every picture and sound of the studio, from source to destination, computed.</Text>
+        <Heading as="h1" size="xl">
+          Echo Loom
+        </Heading>
+        <Text color="ink.soft" display={{ base: 'none', md: 'block' }}>
+          Every picture and sound of the studio, from source to destination, computed.
+        </Text>
         <Flex ml="auto" gap="2" align="center" wrap="wrap" justify="end">
           <ThemeButton />
           <NativeSelect.Root size="sm" width="90px">
-            <NativeSelect.Field aria-label="Currency of the studio" value={currency} onChange={(event) => act({ does: 'choose currency', currency: event.target.value })}>
-              {currencies.map((code) => <option key={code} value={code}>{code}</option>)}
+            <NativeSelect.Field
+              aria-label="Currency of the studio"
+              value={currency}
+              onChange={(event) => act({ does: 'choose currency', currency: event.target.value })}
+            >
+              {currencies.map((code) => (
+                <option key={code} value={code}>
+                  {code}
+                </option>
+              ))}
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
           <Everything putAway={putAway} />
           <ImportButton />
-          <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
+          <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>
+            New rig
+          </Button>
         </Flex>
       </Flex>
       <Box as="main">
         {items.length === 0 && (
           <Box borderWidth="1px" borderColor="rule" bg="paper.card" p="8" textAlign="center">
-            <Text fontWeight="600" fontSize="lg">The shelf is empty.</Text>
-            <Text mt="1" mb="4">A rig is one studio: its cameras, microphones and everything between them and the audience. Start from a blank one, from a starting point, or import a file.</Text>
-            <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>New rig</Button>
+            <Text fontWeight="600" fontSize="lg">
+              The shelf is empty.
+            </Text>
+            <Text mt="1" mb="4">
+              A rig is one studio: its cameras, microphones and everything between them and the
+              audience. Start from a blank one, from a starting point, or import a file.
+            </Text>
+            <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>
+              New rig
+            </Button>
           </Box>
         )}
         <SimpleGrid columns={{ base: 1, sm: 2, lg: 3 }} gap="4">
@@ -102,25 +132,38 @@ export const Shelf = ({ items, points, currency, currencies, putAway }: Props) =
         </SimpleGrid>
       </Box>
       {asking?.what === 'new' && (
-        <RigNameDialog title="New rig" submitLabel="Make it" initialName="" points={points} onClose={() => setAsking(null)} onSubmit={async ({ name, from }) => {
-          if (from !== 'blank') {
-            router.push(`/new/${from}?name=${encodeURIComponent(name)}`);
+        <RigNameDialog
+          title="New rig"
+          submitLabel="Make it"
+          initialName=""
+          points={points}
+          onClose={() => setAsking(null)}
+          onSubmit={async ({ name, from }) => {
+            if (from !== 'blank') {
+              router.push(`/new/${from}?name=${encodeURIComponent(name)}`);
+              return null;
+            }
+            const answer = await shelfDo({ does: 'create', name });
+            if (!answer.ok) return answer.says;
+            router.push(`/rigs/${answer.id}`);
             return null;
-          }
-          const answer = await shelfDo({ does: 'create', name });
-          if (!answer.ok) return answer.says;
-          router.push(`/rigs/${answer.id}`);
-          return null;
-        }} />
+          }}
+        />
       )}
       {asking?.what === 'rename' && (
-        <RigNameDialog title="Rename" submitLabel="Rename" initialName={asking.item.name} onClose={() => setAsking(null)} onSubmit={async ({ name }) => {
-          const answer = await shelfDo({ does: 'rename', id: asking.item.id, name });
-          if (!answer.ok) return answer.says;
-          setAsking(null);
-          router.refresh();
-          return null;
-        }} />
+        <RigNameDialog
+          title="Rename"
+          submitLabel="Rename"
+          initialName={asking.item.name}
+          onClose={() => setAsking(null)}
+          onSubmit={async ({ name }) => {
+            const answer = await shelfDo({ does: 'rename', id: asking.item.id, name });
+            if (!answer.ok) return answer.says;
+            setAsking(null);
+            router.refresh();
+            return null;
+          }}
+        />
       )}
     </Box>
   );

@@ -15,7 +15,9 @@ export const Unreadable = ({ rigId, problems }: Props) => (
     <Heading as="h1" size="xl">
       This rig cannot be read
     </Heading>
-    <Text my="3">It is kept as it is, and every other rig works. Its file can be saved and looked at.</Text>
+    <Text my="3">
+      It is kept as it is, and every other rig works. Its file can be saved and looked at.
+    </Text>
     <Box as="ul" pl="4" listStyleType="disc" maxH="40vh" overflowY="auto" mb="4">
       {problems.map(({ path, says }, index) => (
         <Text as="li" key={index} fontSize="sm">

@@ -8,7 +8,14 @@ interface Props {
 
 /** A rig of which only the raw file can be had. */
 export const UnreadableCard = ({ id, why, changed }: Props) => (
-  <Box as="article" aria-label={`A rig that cannot be read: ${id}`} borderWidth="1px" borderColor="rule" bg="paper.card" p="3">
+  <Box
+    as="article"
+    aria-label={`A rig that cannot be read: ${id}`}
+    borderWidth="1px"
+    borderColor="rule"
+    bg="paper.card"
+    p="3"
+  >
     <Text as="h2" fontWeight="600" fontSize="lg">
       This rig cannot be read
     </Text>

@@ -10,7 +10,8 @@ export type Deed =
   | { readonly does: 'duplicate' | 'put away' | 'put back'; readonly id: string }
   | { readonly does: 'choose currency'; readonly currency: string };
 
-export type Answer = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly says: string };
+export type Answer =
+  { readonly ok: true; readonly id: string } | { readonly ok: false; readonly says: string };
 
 const answerSchema = z.object({ id: z.string().optional(), says: z.string().optional() });
 const NO_SERVER = 'The server does not answer. Nothing was changed; try again in a moment.';
@@ -19,7 +20,11 @@ const NO_SERVER = 'The server does not answer. Nothing was changed; try again in
 export const shelfDo = async (deed: Deed): Promise<Answer> => {
   try {
     const headers = { 'content-type': 'application/json' };
-    const response = await fetch('/api/shelf', { method: 'POST', headers, body: JSON.stringify(deed) });
+    const response = await fetch('/api/shelf', {
+      method: 'POST',
+      headers,
+      body: JSON.stringify(deed),
+    });
     const { id = '', says = 'That did not work.' } = answerSchema.parse(await response.json());
     return response.ok ? { ok: true, id } : { ok: false, says };
   } catch {
@@ -35,11 +40,18 @@ export type FileAnswer =
   | { readonly ok: false; readonly says: string; readonly problems: readonly FileProblem[] };
 
 /** Sends a file. @param where the door it goes to */
-export const sendFile = async (where: '/api/rigs/import' | '/api/restore', file: File): Promise<FileAnswer> => {
+export const sendFile = async (
+  where: '/api/rigs/import' | '/api/restore',
+  file: File,
+): Promise<FileAnswer> => {
   try {
     const headers = { 'content-type': 'application/octet-stream' };
     const response = await fetch(where, { method: 'POST', headers, body: file });
-    const { id = '', says = 'The file was not read.', problems = [] } = fileAnswerSchema.parse(await response.json());
+    const {
+      id = '',
+      says = 'The file was not read.',
+      problems = [],
+    } = fileAnswerSchema.parse(await response.json());
     return response.ok ? { ok: true, id } : { ok: false, says, problems };
   } catch {
     return { ok: false, says: NO_SERVER, problems: [] };

@@ -1,4 +1,18 @@
-import { bleedDb, channelLoads, entry, FARTHER_M, ifItWere, inOrder, loopDb, microphonesInRoom, PATTERNS, type Analysis, type MicrophoneInRoom, type Pattern, type PickedUp } from '@echo-loom/core';
+import {
+  bleedDb,
+  channelLoads,
+  entry,
+  FARTHER_M,
+  ifItWere,
+  inOrder,
+  loopDb,
+  microphonesInRoom,
+  PATTERNS,
+  type Analysis,
+  type MicrophoneInRoom,
+  type Pattern,
+  type PickedUp,
+} from '@echo-loom/core';
 
 /** A microphone in its room, against the house rules. */
 export interface MicrophoneRow {
@@ -12,10 +26,21 @@ export interface MicrophoneRow {
   readonly level: 'stop' | 'warn' | 'well';
 }
 
-const CODES: ReadonlySet<string> = new Set(['sound.room-noise', 'sound.placed-noise', 'sound.bleed', 'sound.reverberant', 'sound.off-axis', 'sound.too-close', 'sound.howl', 'sound.place-unknown', 'sound.distance-differs']);
+const CODES: ReadonlySet<string> = new Set([
+  'sound.room-noise',
+  'sound.placed-noise',
+  'sound.bleed',
+  'sound.reverberant',
+  'sound.off-axis',
+  'sound.too-close',
+  'sound.howl',
+  'sound.place-unknown',
+  'sound.distance-differs',
+]);
 
 /** Findings about what the room does to a microphone. */
-export const findingsOfRoom = ({ findings }: Analysis, deviceId: string) => findings.filter(({ code, about }) => about.deviceId === deviceId && CODES.has(code));
+export const findingsOfRoom = ({ findings }: Analysis, deviceId: string) =>
+  findings.filter(({ code, about }) => about.deviceId === deviceId && CODES.has(code));
 
 const worstOf = (microphone: MicrophoneInRoom): MicrophoneRow['worst'] =>
   microphone.bleed.reduce<MicrophoneRow['worst']>((worst, other) => {
@@ -29,8 +54,20 @@ export const microphoneRows = (analysis: Analysis): MicrophoneRow[] =>
     const { device, id } = microphone.node.device;
     const findings = findingsOfRoom(analysis, id);
     return {
-      id, name: device.name, person: (device.personId === null ? undefined : entry(analysis.rig.people, device.personId)?.name) ?? 'nobody', microphone, worst: worstOf(microphone), loopDb: loopDb(microphone),
-      level: findings.some(({ level }) => level === 'stop') ? 'stop' : findings.some(({ level }) => level === 'warn') ? 'warn' : 'well',
+      id,
+      name: device.name,
+      person:
+        (device.personId === null
+          ? undefined
+          : entry(analysis.rig.people, device.personId)?.name) ?? 'nobody',
+      microphone,
+      worst: worstOf(microphone),
+      loopDb: loopDb(microphone),
+      level: findings.some(({ level }) => level === 'stop')
+        ? 'stop'
+        : findings.some(({ level }) => level === 'warn')
+          ? 'warn'
+          : 'well',
     };
   });
 
@@ -44,8 +81,12 @@ export interface NoiseRow {
 
 export const noiseRows = (analysis: Analysis, microphone: MicrophoneInRoom): NoiseRow[] =>
   microphone.noises.map((noise) => ({
-    noise, underDb: microphone.ownSpl === null ? null : microphone.ownSpl - noise.spl,
-    fartherSpl: ifItWere(analysis, microphone, { farther: { noiseId: noise.id, byM: FARTHER_M } })?.noises.find(({ id }) => id === noise.id)?.spl ?? null,
+    noise,
+    underDb: microphone.ownSpl === null ? null : microphone.ownSpl - noise.spl,
+    fartherSpl:
+      ifItWere(analysis, microphone, {
+        farther: { noiseId: noise.id, byM: FARTHER_M },
+      })?.noises.find(({ id }) => id === noise.id)?.spl ?? null,
   }));
 
 /** The same microphone with each pattern there is. @unit dB; the one it has among them */
@@ -60,20 +101,33 @@ export interface PatternRow {
 export const patternRows = (analysis: Analysis, microphone: MicrophoneInRoom): PatternRow[] =>
   PATTERNS.map((pattern) => {
     const there = ifItWere(analysis, microphone, { pattern });
-    return { pattern, isPresent: pattern === microphone.pattern, overRoomDb: there?.overRoomDb ?? null, worstDb: (there && worstOf(there)?.db) ?? null, directToReverberantDb: there?.directToReverberantDb ?? null };
+    return {
+      pattern,
+      isPresent: pattern === microphone.pattern,
+      overRoomDb: there?.overRoomDb ?? null,
+      worstDb: (there && worstOf(there)?.db) ?? null,
+      directToReverberantDb: there?.directToReverberantDb ?? null,
+    };
   });
 
 /** The bleed matrix: every talker on site at every microphone, under the microphone's own voice. */
 export interface BleedMatrix {
   readonly talkers: readonly { readonly personId: string; readonly name: string }[];
   /** By talker. @unit dB; `own` where it is their microphone, null where it is not known */
-  readonly lines: readonly { readonly id: string; readonly name: string; readonly at: readonly (number | 'own' | null)[] }[];
+  readonly lines: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly at: readonly (number | 'own' | null)[];
+  }[];
 }
 
 export const bleedMatrix = ({ rig }: Analysis, rows: readonly MicrophoneRow[]): BleedMatrix => {
-  const talkers = inOrder(rig.people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).map(([personId, { name }]) => ({ personId, name }));
+  const talkers = inOrder(rig.people)
+    .filter(([, { where, isHeard }]) => where === 'on site' && isHeard)
+    .map(([personId, { name }]) => ({ personId, name }));
   const lines = rows.map(({ id, name, microphone }) => ({
-    id, name,
+    id,
+    name,
     at: talkers.map(({ personId }) => {
       const other = microphone.bleed.find((sound) => sound.id === personId);
       return microphone.personId === personId ? 'own' : other ? bleedDb(microphone, other) : null;
@@ -94,11 +148,21 @@ export interface CountRow {
 /** Microphone inputs of every box that has some plugged in, in the rig's order. */
 export const inputCounts = ({ graph }: Analysis): CountRow[] =>
   [...graph.devices.values()].flatMap((node): CountRow[] => {
-    const inputs = [...node.ports.values()].filter(({ port }) => port.family === 'analogue' && port.direction === 'in' && port.nominal === 'microphone');
+    const inputs = [...node.ports.values()].filter(
+      ({ port }) =>
+        port.family === 'analogue' && port.direction === 'in' && port.nominal === 'microphone',
+    );
     const used = inputs.filter(({ links }) => links.length > 0).length;
-    return used === 0 || inputs.length < 2 ? [] : [{ id: node.id, where: node.device.name, used, most: inputs.length }];
+    return used === 0 || inputs.length < 2
+      ? []
+      : [{ id: node.id, where: node.device.name, used, most: inputs.length }];
   });
 
 /** Channels on every digital and network cable that carries sound. */
 export const channelCounts = (analysis: Analysis): CountRow[] =>
-  channelLoads(analysis).map(({ from, to, sources, most }) => ({ id: `${to.device.id}.${to.id}`, where: `${from.device.device.name} → ${to.device.device.name}`, used: sources.length, most }));
+  channelLoads(analysis).map(({ from, to, sources, most }) => ({
+    id: `${to.device.id}.${to.id}`,
+    where: `${from.device.device.name} → ${to.device.device.name}`,
+    used: sources.length,
+    most,
+  }));

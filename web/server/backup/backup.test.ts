@@ -37,20 +37,42 @@ const write = async (name: string, lines: readonly string[]): Promise<string> =>
   await writeFile(file, gzipSync(lines.map((line) => `${line}\n`).join('')));
   return file;
 };
-const linesOf = async (file: string): Promise<string[]> => gunzipSync(await readFile(file)).toString().trimEnd().split('\n');
+const linesOf = async (file: string): Promise<string[]> =>
+  gunzipSync(await readFile(file))
+    .toString()
+    .trimEnd()
+    .split('\n');
 
 /** Every byte of every table, as PostgreSQL writes it. */
 const everything = async (): Promise<string> => {
-  const parts = await Promise.all(TABLES.map((table) => sqlRows<{ row: string }>(`select t::text as row from "${table}" t order by 1`)));
-  return parts.flat().map(({ row }) => row).join('\n');
+  const parts = await Promise.all(
+    TABLES.map((table) =>
+      sqlRows<{ row: string }>(`select t::text as row from "${table}" t order by 1`),
+    ),
+  );
+  return parts
+    .flat()
+    .map(({ row }) => row)
+    .join('\n');
 };
 
 const fill = async (): Promise<void> => {
   // A document with what is hard to keep: an escaped NUL, half a character, spaces nobody would write again.
-  const awkward = JSON.stringify({ ...blankRig('Awkward'), notes: 'a\u0000b\uD800 \u2028 "quoted" \\ end' }).replace('"places":{}', '"places" :  {  }');
+  const awkward = JSON.stringify({
+    ...blankRig('Awkward'),
+    notes: 'a\u0000b\uD800 \u2028 "quoted" \\ end',
+  }).replace('"places":{}', '"places" :  {  }');
   const id = await createRigFromText(awkward);
-  const entry = (n: number, name: string) => ({ id: `entry-${id.slice(0, 6)}-${n}`, author: 'author-one', command: { type: 'renameRig', name } });
-  await saveEntries(id, { version: RIG_VERSION, on: { revision: 0, entryId: null }, entries: [entry(1, 'One, "two"'), entry(2, 'Three\\')] });
+  const entry = (n: number, name: string) => ({
+    id: `entry-${id.slice(0, 6)}-${n}`,
+    author: 'author-one',
+    command: { type: 'renameRig', name },
+  });
+  await saveEntries(id, {
+    version: RIG_VERSION,
+    on: { revision: 0, entryId: null },
+    entries: [entry(1, 'One, "two"'), entry(2, 'Three\\')],
+  });
   await createRigFromText('{"version":99,"left":"as it is"}');
   const away = await createRigFromText(JSON.stringify(blankRig('Away')));
   await setDeleted(away, true);
@@ -59,8 +81,12 @@ const fill = async (): Promise<void> => {
 
 describe('a backup', () => {
   it('has every table of the schema, and of the database', async () => {
-    const inSchema = Object.values(schema).flatMap((table) => (is(table, PgTable) ? [getTableName(table)] : []));
-    const inDatabase = await sqlRows<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public'`);
+    const inSchema = Object.values(schema).flatMap((table) =>
+      is(table, PgTable) ? [getTableName(table)] : [],
+    );
+    const inDatabase = await sqlRows<{ name: string }>(
+      `select tablename as name from pg_tables where schemaname = 'public'`,
+    );
     expect([...TABLES].sort()).toEqual(inSchema.sort());
     expect([...TABLES].sort()).toEqual(inDatabase.map(({ name }) => name).sort());
   });
@@ -83,12 +109,24 @@ describe('a backup', () => {
 
   it('of an older version is brought up to the present, with what its migrations do to rows', async () => {
     const [header = '', ...rows] = await linesOf(await save('present.gz'));
-    const { tables, migrations, ...rest } = JSON.parse(header) as { tables: { name: string; columns: string[] }[]; migrations: string[] };
-    const undo = { type: 'revert', does: 'undo', entryId: 'entry-old', label: 'Before', changes: [{ path: ['name'], before: 'x', after: 'y' }] };
+    const { tables, migrations, ...rest } = JSON.parse(header) as {
+      tables: { name: string; columns: string[] }[];
+      migrations: string[];
+    };
+    const undo = {
+      type: 'revert',
+      does: 'undo',
+      entryId: 'entry-old',
+      label: 'Before',
+      changes: [{ path: ['name'], before: 'x', after: 'y' }],
+    };
     const older = {
       ...rest,
       migrations: migrations.slice(0, 2),
-      tables: tables.map(({ name, columns }) => ({ name, columns: columns.filter((column) => column !== 'reverts') })),
+      tables: tables.map(({ name, columns }) => ({
+        name,
+        columns: columns.filter((column) => column !== 'reverts'),
+      })),
     };
     const entries = tables[1]?.columns ?? [];
     const revertsAt = entries.indexOf('reverts');
@@ -101,17 +139,26 @@ describe('a backup', () => {
     const body = [JSON.stringify(older), ...olderRows];
     const end = JSON.stringify({ end: olderRows.length, sha256: await digestOf(body) });
     await restoreBackup(await write('older.gz', [...body, end]), FOLDER);
-    expect(await sqlRows('select distinct reverts from entries')).toEqual([{ reverts: 'entry-old' }]);
-    const applied = await sqlRows('select hash from drizzle.__drizzle_migrations order by created_at');
-    expect(applied).toEqual(readMigrationFiles({ migrationsFolder: FOLDER }).map(({ hash }) => ({ hash })));
+    expect(await sqlRows('select distinct reverts from entries')).toEqual([
+      { reverts: 'entry-old' },
+    ]);
+    const applied = await sqlRows(
+      'select hash from drizzle.__drizzle_migrations order by created_at',
+    );
+    expect(applied).toEqual(
+      readMigrationFiles({ migrationsFolder: FOLDER }).map(({ hash }) => ({ hash })),
+    );
   }, 30_000);
 
-  it('has a name with its day', () => expect(backupName(new Date('2026-11-26T05:00:00Z'))).toBe('echo-loom-2026-11-26.backup.gz'));
+  it('has a name with its day', () =>
+    expect(backupName(new Date('2026-11-26T05:00:00Z'))).toBe('echo-loom-2026-11-26.backup.gz'));
 });
 
 const digestOf = async (lines: readonly string[]): Promise<string> => {
   const { createHash } = await import('node:crypto');
-  return createHash('sha256').update(lines.map((line) => `${line}\n`).join('')).digest('hex');
+  return createHash('sha256')
+    .update(lines.map((line) => `${line}\n`).join(''))
+    .digest('hex');
 };
 
 describe('a file that cannot be restored', () => {
@@ -126,7 +173,10 @@ describe('a file that cannot be restored', () => {
       return path.join(folder, name);
     };
     const sealed = async (name: string, body: readonly string[]) =>
-      write(name, [...body, JSON.stringify({ end: body.length - 1, sha256: await digestOf(body) })]);
+      write(name, [
+        ...body,
+        JSON.stringify({ end: body.length - 1, sha256: await digestOf(body) }),
+      ]);
     const cases: [string, RegExp][] = [
       [await put('empty', ''), /cut off|empty/],
       [await put('text', 'not a backup'), /not a backup/],
@@ -134,14 +184,47 @@ describe('a file that cannot be restored', () => {
       [await put('rig.gz', gzipSync(JSON.stringify(blankRig('A rig')))), /middle of a line/],
       [await write('no-end.gz', lines.slice(0, -1)), /its end is missing/],
       [await write('short.gz', [...lines.slice(0, 1), ...lines.slice(2)]), /changed or damaged/],
-      [await write('changed.gz', lines.map((line) => line.replace('Awkward', 'Forged'))), /changed or damaged/],
+      [
+        await write(
+          'changed.gz',
+          lines.map((line) => line.replace('Awkward', 'Forged')),
+        ),
+        /changed or damaged/,
+      ],
       [await write('more.gz', [...lines, lines[1] ?? '']), /follows its end/],
       [await sealed('newer.gz', [JSON.stringify({ ...header, version: 2 })]), /newer version/],
-      [await sealed('migrations.gz', [JSON.stringify({ ...header, migrations: ['unknown'] })]), /newer version/],
-      [await sealed('table.gz', [JSON.stringify({ ...header, tables: [{ name: 'pg_authid', columns: ['rolname'] }] })]), /table pg_authid/],
-      [await sealed('column.gz', [JSON.stringify({ ...header, tables: [{ name: 'rigs', columns: ['id', 'no_such'] }] })]), /no_such that there is no place for/],
-      [await sealed('quote.gz', [JSON.stringify({ ...header, tables: [{ name: 'rigs"; drop table rigs; --', columns: ['id'] }] })]), /not what stands there/],
-      [await sealed('type.gz', [JSON.stringify({ ...header, tables: [{ name: 'studio', columns: ['id', 'currency'] }] }), '[0,["many","EUR"]]']), /row of studio cannot be written/],
+      [
+        await sealed('migrations.gz', [JSON.stringify({ ...header, migrations: ['unknown'] })]),
+        /newer version/,
+      ],
+      [
+        await sealed('table.gz', [
+          JSON.stringify({ ...header, tables: [{ name: 'pg_authid', columns: ['rolname'] }] }),
+        ]),
+        /table pg_authid/,
+      ],
+      [
+        await sealed('column.gz', [
+          JSON.stringify({ ...header, tables: [{ name: 'rigs', columns: ['id', 'no_such'] }] }),
+        ]),
+        /no_such that there is no place for/,
+      ],
+      [
+        await sealed('quote.gz', [
+          JSON.stringify({
+            ...header,
+            tables: [{ name: 'rigs"; drop table rigs; --', columns: ['id'] }],
+          }),
+        ]),
+        /not what stands there/,
+      ],
+      [
+        await sealed('type.gz', [
+          JSON.stringify({ ...header, tables: [{ name: 'studio', columns: ['id', 'currency'] }] }),
+          '[0,["many","EUR"]]',
+        ]),
+        /row of studio cannot be written/,
+      ],
       [await sealed('row.gz', [lines[0] ?? '', '[9,["x"]]']), /belongs to no table/],
       [await sealed('width.gz', [lines[0] ?? '', '[2,["1"]]']), /belongs to no table/],
     ];

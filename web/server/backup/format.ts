@@ -22,7 +22,9 @@ export const headerSchema = z.strictObject({
   made: z.string().max(40),
   /** Digests of the migrations that made the tables, oldest first */
   migrations: z.array(z.string().max(100)).min(1).max(1000),
-  tables: z.array(z.strictObject({ name: nameSchema, columns: z.array(nameSchema).min(1).max(100) })).max(100),
+  tables: z
+    .array(z.strictObject({ name: nameSchema, columns: z.array(nameSchema).min(1).max(100) }))
+    .max(100),
 });
 export type Header = z.infer<typeof headerSchema>;
 
@@ -30,7 +32,10 @@ export type Header = z.infer<typeof headerSchema>;
 export const rowSchema = z.tuple([z.number().int().min(0), z.array(z.string().nullable())]);
 export type Row = z.infer<typeof rowSchema>;
 
-export const endSchema = z.strictObject({ end: z.number().int().min(0), sha256: z.string().length(64) });
+export const endSchema = z.strictObject({
+  end: z.number().int().min(0),
+  sha256: z.string().length(64),
+});
 
 /** A file that is no backup, or not one that can be restored here: in words. */
 export class BackupProblem extends Error {

@@ -25,7 +25,8 @@ async function* unpackedLines(path: string): AsyncGenerator<string> {
   let length = 0;
   for await (const chunk of unpacked as AsyncIterable<Buffer>) {
     total += chunk.length;
-    if (total > MAX_UNPACKED_BYTES) throw new BackupProblem('It unpacks to more than a backup can hold.');
+    if (total > MAX_UNPACKED_BYTES)
+      throw new BackupProblem('It unpacks to more than a backup can hold.');
     const [begin = '', ...rest] = decoder.write(chunk).split('\n');
     parts.push(begin);
     length += begin.length;
@@ -47,20 +48,24 @@ const parseLine = <T>(schema: z.ZodType<T>, line: string, number: number): T => 
     throw new BackupProblem(`Line ${number} is not JSON.`);
   }
   const read = schema.safeParse(value);
-  if (!read.success) throw new BackupProblem(`Line ${number} is not what stands there in a backup.`);
+  if (!read.success)
+    throw new BackupProblem(`Line ${number} is not what stands there in a backup.`);
   return read.data;
 };
 
 const checkHeader = (header: Header): Header => {
   if (header.version > FORMAT_VERSION) {
-    throw new BackupProblem('It was written by a newer version of Echo Loom; this one is older and cannot read it.');
+    throw new BackupProblem(
+      'It was written by a newer version of Echo Loom; this one is older and cannot read it.',
+    );
   }
   return header;
 };
 
 const checkRow = ({ tables }: Header, row: Row, number: number): Row => {
   const table = tables[row[0]];
-  if (!table || table.columns.length !== row[1].length) throw new BackupProblem(`Line ${number} belongs to no table.`);
+  if (!table || table.columns.length !== row[1].length)
+    throw new BackupProblem(`Line ${number} belongs to no table.`);
   return row;
 };
 
@@ -97,8 +102,12 @@ export async function* readBackup(path: string): AsyncGenerator<Piece> {
   } catch (error) {
     if (error instanceof BackupProblem) throw error;
     // Z_DATA_ERROR, Z_BUF_ERROR: not gzip, or cut off.
-    if (codeOf(error).startsWith('Z_')) throw new BackupProblem('It is not a backup of Echo Loom, or it is cut off.');
+    if (codeOf(error).startsWith('Z_'))
+      throw new BackupProblem('It is not a backup of Echo Loom, or it is cut off.');
     throw error;
   }
-  if (!isEnded) throw new BackupProblem(header === null ? 'It is empty.' : 'It is cut off: its end is missing.');
+  if (!isEnded)
+    throw new BackupProblem(
+      header === null ? 'It is empty.' : 'It is cut off: its end is missing.',
+    );
 }

@@ -12,22 +12,39 @@ export interface Restored {
 }
 
 /** The migrations a backup was made under; the rest bring its rows up to the present. */
-const splitMigrations = (header: Header, all: readonly MigrationMeta[]): [MigrationMeta[], MigrationMeta[]] => {
+const splitMigrations = (
+  header: Header,
+  all: readonly MigrationMeta[],
+): [MigrationMeta[], MigrationMeta[]] => {
   const isKnown = header.migrations.every((hash, index) => all[index]?.hash === hash);
-  if (!isKnown) throw new BackupProblem('It was written by a newer version of Echo Loom; this one is older and cannot read it.');
+  if (!isKnown)
+    throw new BackupProblem(
+      'It was written by a newer version of Echo Loom; this one is older and cannot read it.',
+    );
   return [all.slice(0, header.migrations.length), all.slice(header.migrations.length)];
 };
 
-const migrateWith = async (client: pg.Client, migrations: readonly MigrationMeta[]): Promise<void> => {
+const migrateWith = async (
+  client: pg.Client,
+  migrations: readonly MigrationMeta[],
+): Promise<void> => {
   for (const { sql, hash, folderMillis } of migrations) {
     for (const statement of sql) if (statement.trim() !== '') await client.query(statement);
-    await client.query('insert into drizzle.__drizzle_migrations (hash, created_at) values ($1, $2)', [hash, folderMillis]);
+    await client.query(
+      'insert into drizzle.__drizzle_migrations (hash, created_at) values ($1, $2)',
+      [hash, folderMillis],
+    );
   }
 };
 
 /** Tables as they were when the backup was made, empty. */
-const makeTables = async (client: pg.Client, migrations: readonly MigrationMeta[]): Promise<void> => {
-  await client.query(`drop table if exists ${TABLES.map((name) => `public."${name}"`).join(', ')} cascade`);
+const makeTables = async (
+  client: pg.Client,
+  migrations: readonly MigrationMeta[],
+): Promise<void> => {
+  await client.query(
+    `drop table if exists ${TABLES.map((name) => `public."${name}"`).join(', ')} cascade`,
+  );
   await client.query('delete from drizzle.__drizzle_migrations');
   await migrateWith(client, migrations);
 };
@@ -43,11 +60,15 @@ const typesOf = async (client: pg.Client, table: string): Promise<ReadonlyMap<st
 };
 
 /** The statement that puts rows, given as one array of texts a column, into a table. */
-const insertInto = async (client: pg.Client, { name, columns }: Header['tables'][number]): Promise<string> => {
+const insertInto = async (
+  client: pg.Client,
+  { name, columns }: Header['tables'][number],
+): Promise<string> => {
   const types = await typesOf(client, name);
   const casts = columns.map((column) => {
     const type = types.get(column);
-    if (type === undefined) throw new BackupProblem(`It has a column ${name}.${column} that there is no place for.`);
+    if (type === undefined)
+      throw new BackupProblem(`It has a column ${name}.${column} that there is no place for.`);
     return `"${column}"::${type}`;
   });
   const quoted = columns.map((column) => `"${column}"`).join(', ');
@@ -87,7 +108,8 @@ class Batch {
     } catch (error) {
       const why = error instanceof Error ? error.message : 'unknown';
       // Class 22 is a value that is none of its type, 23 one that breaks the table's rules: the file's fault, not ours.
-      if (/^2[23]/.test(codeOf(error))) throw new BackupProblem(`A row of ${this.table} cannot be written: ${why}.`);
+      if (/^2[23]/.test(codeOf(error)))
+        throw new BackupProblem(`A row of ${this.table} cannot be written: ${why}.`);
       throw error;
     }
     this.written += rows.length;
@@ -104,7 +126,8 @@ const checkWhole = async (path: string, all: readonly MigrationMeta[]): Promise<
     header = piece.header;
     splitMigrations(header, all);
     const unknown = header.tables.find(({ name }) => !TABLES.includes(name));
-    if (unknown) throw new BackupProblem(`It has a table ${unknown.name} that is none of Echo Loom.`);
+    if (unknown)
+      throw new BackupProblem(`It has a table ${unknown.name} that is none of Echo Loom.`);
   }
   if (!header) throw new BackupProblem('It is empty.');
   return header;
@@ -112,10 +135,15 @@ const checkWhole = async (path: string, all: readonly MigrationMeta[]): Promise<
 
 const writeRows = async (client: pg.Client, path: string, header: Header): Promise<Restored> => {
   const batches: Batch[] = [];
-  for (const table of header.tables) batches.push(new Batch(client, await insertInto(client, table), table.name));
+  for (const table of header.tables)
+    batches.push(new Batch(client, await insertInto(client, table), table.name));
   for await (const piece of readBackup(path)) if ('row' in piece) await put(batches, piece.row);
   for (const batch of batches) await batch.write();
-  return { rows: Object.fromEntries(header.tables.map(({ name }, place) => [name, batches[place]?.written ?? 0])) };
+  return {
+    rows: Object.fromEntries(
+      header.tables.map(({ name }, place) => [name, batches[place]?.written ?? 0]),
+    ),
+  };
 };
 
 /** Tables refer to earlier ones, so those must be written before a row of a later one is. */

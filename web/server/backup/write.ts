@@ -16,14 +16,23 @@ const columnsOf = async (client: pg.Client, table: string): Promise<string[]> =>
 };
 
 const migrationsOf = async (client: pg.Client): Promise<string[]> => {
-  const { rows } = await client.query<{ hash: string }>('select hash from drizzle.__drizzle_migrations order by created_at');
+  const { rows } = await client.query<{ hash: string }>(
+    'select hash from drizzle.__drizzle_migrations order by created_at',
+  );
   return rows.map(({ hash }) => hash);
 };
 
 /** The rows of a table as lines, read bit by bit. */
-async function* rowsOf(client: pg.Client, place: number, table: string, columns: readonly string[]): AsyncGenerator<string> {
+async function* rowsOf(
+  client: pg.Client,
+  place: number,
+  table: string,
+  columns: readonly string[],
+): AsyncGenerator<string> {
   const texts = columns.map((column) => `"${column}"::text`).join(', ');
-  await client.query(`declare backup_${place} no scroll cursor for select ${texts} from "${table}"`);
+  await client.query(
+    `declare backup_${place} no scroll cursor for select ${texts} from "${table}"`,
+  );
   for (;;) {
     const { rows } = await client.query<(string | null)[]>({
       text: `fetch ${rowsAtOnce(table)} from backup_${place}`,
@@ -70,4 +79,5 @@ export const writeBackup = (): Readable =>
   pipeline(Readable.from(lines()), createGzip(), () => undefined);
 
 /** `echo-loom-2026-11-26.backup.gz` */
-export const backupName = (now: Date): string => `echo-loom-${now.toISOString().slice(0, 10)}.backup.gz`;
+export const backupName = (now: Date): string =>
+  `echo-loom-${now.toISOString().slice(0, 10)}.backup.gz`;

@@ -23,7 +23,9 @@ class Reader {
 
   async read(bytes: Uint8Array<ArrayBuffer>): Promise<Read> {
     if (this.waiting >= MAX_WAITING) {
-      throw new Refused(problem(503, 'Too many files are being read just now; try again in a moment.'));
+      throw new Refused(
+        problem(503, 'Too many files are being read just now; try again in a moment.'),
+      );
     }
     this.waiting++;
     const turn = this.last.then(() => this.one(bytes));
@@ -85,4 +87,5 @@ const store = globalThis as typeof globalThis & { echoLoomReader?: Reader };
  * @param bytes handed over: the caller has them no more
  * @throws Refused when too many are waiting
  */
-export const readFileApart = (bytes: Uint8Array<ArrayBuffer>): Promise<Read> => (store.echoLoomReader ??= new Reader()).read(bytes);
+export const readFileApart = (bytes: Uint8Array<ArrayBuffer>): Promise<Read> =>
+  (store.echoLoomReader ??= new Reader()).read(bytes);

@@ -15,7 +15,9 @@ export const setGains = (begin: Rig): Rig => {
   const { averageDbfs } = levelTarget(begin.houseRules);
   const taken = new Set<string>();
   // Places keep their order from edit to edit: a gain changes levels, never ways.
-  const order = conversions(measured).map((stage, place) => ({ place, knobs: adjustableGains(stage).length })).sort((a, b) => a.knobs - b.knobs);
+  const order = conversions(measured)
+    .map((stage, place) => ({ place, knobs: adjustableGains(stage).length }))
+    .sort((a, b) => a.knobs - b.knobs);
   for (const { place } of order) {
     const stage = conversions(measured)[place];
     const level = stage && measured.sound[stage.index]?.levelDb;
@@ -28,7 +30,8 @@ export const setGains = (begin: Rig): Rig => {
       taken.add(key);
       const value = steppedGain(gain.gainDb + missing, gain);
       missing -= value - gain.gainDb;
-      if (value !== gain.gainDb) rig = apply(rig, { type: 'setControl', deviceId: at.at.device.id, control, value });
+      if (value !== gain.gainDb)
+        rig = apply(rig, { type: 'setControl', deviceId: at.at.device.id, control, value });
       if (Math.abs(missing) < CLOSE_DB) break;
     }
     if (rig !== measured.rig) measured = measure(rig);

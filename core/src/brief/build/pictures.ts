@@ -5,7 +5,8 @@ const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywh
 /** The format a camera is set to by the school of capture size: what is punched into or delivered larger is shot larger. */
 const cameraFormat = (plan: Plan): string => (isUhd(plan) ? '3840x2160p30' : '1920x1080p60');
 
-const sourceId = ({ id, source }: PictureSubject): string => `${id}-${source === 'camera' ? 'camera' : 'source'}`;
+const sourceId = ({ id, source }: PictureSubject): string =>
+  `${id}-${source === 'camera' ? 'camera' : 'source'}`;
 
 const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcorder'): void => {
   const person = subject.personId ?? undefined;
@@ -13,22 +14,41 @@ const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcor
   const format = cameraFormat(plan);
   switch (subject.source) {
     case 'camera':
-      plan.draft.device(sourceId(subject), classId, { name: `${subject.name} camera`, person, sight, settings: classId === 'webcam' ? {} : { format } });
+      plan.draft.device(sourceId(subject), classId, {
+        name: `${subject.name} camera`,
+        person,
+        sight,
+        settings: classId === 'webcam' ? {} : { format },
+      });
       return;
     case 'slides':
       plan.draft.device(sourceId(subject), 'player-slides', { name: subject.name, sight });
       return;
     case 'console':
-      plan.draft.device(sourceId(subject), 'player-console', { name: subject.name, sight, settings: { protected: false } });
+      plan.draft.device(sourceId(subject), 'player-console', {
+        name: subject.name,
+        sight,
+        settings: { protected: false },
+      });
       return;
   }
 };
 
 /** Switchers by size, with the inputs that stay free when one in four is kept. */
-const SWITCHERS = [{ classId: 'switcher-4', inputs: 4 }, { classId: 'switcher-8', inputs: 8 }, { classId: 'switcher-20', inputs: 20 }] as const;
+const SWITCHERS = [
+  { classId: 'switcher-4', inputs: 4 },
+  { classId: 'switcher-8', inputs: 8 },
+  { classId: 'switcher-20', inputs: 20 },
+] as const;
 const switcherFor = ({ pictures, rules }: Plan): (typeof SWITCHERS)[number] => {
-  const found = SWITCHERS.find(({ inputs }) => pictures.length <= inputs - (rules.spareInputs === 'exact' ? 0 : Math.floor(inputs / 4)));
-  if (!found) throw new CannotBuild(`${pictures.length} pictures are more than the largest switcher takes with the inputs that must stay free (${SWITCHERS[2].inputs - Math.floor(SWITCHERS[2].inputs / 4)}). Let a camera see several people.`);
+  const found = SWITCHERS.find(
+    ({ inputs }) =>
+      pictures.length <= inputs - (rules.spareInputs === 'exact' ? 0 : Math.floor(inputs / 4)),
+  );
+  if (!found)
+    throw new CannotBuild(
+      `${pictures.length} pictures are more than the largest switcher takes with the inputs that must stay free (${SWITCHERS[2].inputs - Math.floor(SWITCHERS[2].inputs / 4)}). Let a camera see several people.`,
+    );
   return found;
 };
 
@@ -36,7 +56,10 @@ const switcherFor = ({ pictures, rules }: Plan): (typeof SWITCHERS)[number] => {
 const addSingle = (plan: Plan, subject: PictureSubject): void => {
   const { draft, answers } = plan;
   const [socket = 'usb-2'] = plan.sockets.pictures;
-  const isPlain = subject.source === 'camera' && !isUhd(plan) && !answers.deliverables.includes('camera recordings');
+  const isPlain =
+    subject.source === 'camera' &&
+    !isUhd(plan) &&
+    !answers.deliverables.includes('camera recordings');
   if (isPlain && answers.people.length === 1) {
     addSource(plan, subject, 'webcam');
     draft.link(`${sourceId(subject)}.usb`, `computer.${socket}`, 2, 'usb-2');
@@ -50,17 +73,28 @@ const addSingle = (plan: Plan, subject: PictureSubject): void => {
 const addCapture = ({ draft, rules }: Plan, id: string, from: string, socket: string): void => {
   const isLarge = rules.captureSize !== '1080p everywhere';
   draft
-    .device(id, isLarge ? 'capture-10g' : 'capture-5g', { name: id === 'capture' ? 'Capture' : id.replace('-', ' '), settings: { 'capture-format': '1920x1080p30', 'encoding': 'raw 16' } })
-    .link(from, `${id}.in`, 3).link(`${id}.usb`, `computer.${socket}`, 1, 'usb-5g');
+    .device(id, isLarge ? 'capture-10g' : 'capture-5g', {
+      name: id === 'capture' ? 'Capture' : id.replace('-', ' '),
+      settings: { 'capture-format': '1920x1080p30', encoding: 'raw 16' },
+    })
+    .link(from, `${id}.in`, 3)
+    .link(`${id}.usb`, `computer.${socket}`, 1, 'usb-5g');
 };
 
 const inSoftware = (plan: Plan): void => {
   const { pictures, sockets } = plan;
   if (pictures.length > sockets.pictures.length)
-    throw new CannotBuild(`${pictures.length} pictures want a fast socket of the computer each, and it has ${sockets.pictures.length}. Switch in hardware, or let a camera see several people.`);
+    throw new CannotBuild(
+      `${pictures.length} pictures want a fast socket of the computer each, and it has ${sockets.pictures.length}. Switch in hardware, or let a camera see several people.`,
+    );
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
-    addCapture(plan, `capture-${index + 1}`, `${sourceId(subject)}.hdmi`, sockets.pictures[index] ?? '');
+    addCapture(
+      plan,
+      `capture-${index + 1}`,
+      `${sourceId(subject)}.hdmi`,
+      sockets.pictures[index] ?? '',
+    );
   });
 };
 
@@ -69,29 +103,48 @@ const inHardware = (plan: Plan): void => {
   const { classId } = switcherFor(plan);
   const isSerial = classId === 'switcher-20';
   // Without scalers every input must arrive in the house format.
-  if (isSerial && isUhd(plan)) throw new CannotBuild(`${pictures.length} pictures at 2160p want a switcher that is not in the catalogue. Choose 1080p everywhere, or let a camera see several people.`);
-  draft.device('switcher', classId, { name: 'Switcher', settings: isSerial ? {} : { 'usb-encoding': 'raw 16' } });
+  if (isSerial && isUhd(plan))
+    throw new CannotBuild(
+      `${pictures.length} pictures at 2160p want a switcher that is not in the catalogue. Choose 1080p everywhere, or let a camera see several people.`,
+    );
+  draft.device('switcher', classId, {
+    name: 'Switcher',
+    settings: isSerial ? {} : { 'usb-encoding': 'raw 16' },
+  });
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
     const id = sourceId(subject);
     const input = `switcher.in-${index + 1}`;
     if (!isSerial) scaledInto(plan, id, input, subject);
     else if (subject.source === 'camera') draft.link(`${id}.sdi`, input, 10);
-    else draft.device(`${id}-converter`, 'converter-hdmi-sdi', { name: `${subject.name} converter` }).link(`${id}.hdmi`, `${id}-converter.in`, 2).link(`${id}-converter.out`, input, 10);
+    else
+      draft
+        .device(`${id}-converter`, 'converter-hdmi-sdi', { name: `${subject.name} converter` })
+        .link(`${id}.hdmi`, `${id}-converter.in`, 2)
+        .link(`${id}-converter.out`, input, 10);
   });
   if (!isSerial) draft.link('switcher.usb', 'computer.usb-2', 2, 'usb-5g');
   else {
-    draft.device('programme-converter', 'converter-sdi-hdmi', { name: 'Programme converter' }).link('switcher.programme', 'programme-converter.in', 3);
+    draft
+      .device('programme-converter', 'converter-sdi-hdmi', { name: 'Programme converter' })
+      .link('switcher.programme', 'programme-converter.in', 3);
     addCapture(plan, 'capture', 'programme-converter.out', 'usb-2');
   }
-  if (classId === 'switcher-8') draft.device('multiview', 'display-monitor', { name: 'Multiview' }).link('switcher.multiview', 'multiview.in', 3);
+  if (classId === 'switcher-8')
+    draft
+      .device('multiview', 'display-monitor', { name: 'Multiview' })
+      .link('switcher.multiview', 'multiview.in', 3);
 };
 
 /** HDMI inputs take 1080p: a larger picture comes through a scan converter, which leaves the camera's own recording large. */
 const scaledInto = (plan: Plan, id: string, input: string, subject: PictureSubject): void => {
   const { draft } = plan;
   if (subject.source !== 'camera' || !isUhd(plan)) draft.link(`${id}.hdmi`, input, 5);
-  else draft.device(`${id}-scaler`, 'converter-scan', { name: `${subject.name} scaler` }).link(`${id}.hdmi`, `${id}-scaler.in`, 2).link(`${id}-scaler.out`, input, 5);
+  else
+    draft
+      .device(`${id}-scaler`, 'converter-scan', { name: `${subject.name} scaler` })
+      .link(`${id}.hdmi`, `${id}-scaler.in`, 2)
+      .link(`${id}-scaler.out`, input, 5);
 };
 
 /** A recorder for each camera, on the output the switching leaves free. */
@@ -101,7 +154,11 @@ const addRecorders = (plan: Plan, subjects: readonly PictureSubject[], isSerial:
     const id = sourceId(subject);
     draft.device(`${id}-recorder`, 'recorder-picture', { name: `${subject.name} recorder` });
     if (isSerial) draft.link(`${id}.hdmi`, `${id}-recorder.in`, 2);
-    else draft.device(`${id}-feed`, 'converter-sdi-hdmi', { name: `${subject.name} feed` }).link(`${id}.sdi`, `${id}-feed.in`, 2).link(`${id}-feed.out`, `${id}-recorder.in`, 1);
+    else
+      draft
+        .device(`${id}-feed`, 'converter-sdi-hdmi', { name: `${subject.name} feed` })
+        .link(`${id}.sdi`, `${id}-feed.in`, 2)
+        .link(`${id}-feed.out`, `${id}-recorder.in`, 1);
   }
 };
 
@@ -110,12 +167,24 @@ export const addPictures = (plan: Plan): void => {
   const { pictures, rules, answers } = plan;
   const [only] = pictures;
   const recorded = answers.deliverables.includes('camera recordings');
-  if (recorded && !pictures.some(({ source }) => source === 'camera')) throw new CannotBuild('A recording per camera was asked for, and no camera is needed. Let someone be seen, or leave the recordings out.');
-  if (recorded && isUhd(plan)) throw new CannotBuild('A recording per camera at 2160p needs cameras that record by themselves; the catalogue has none yet. Choose 1080p everywhere, or leave the recordings out.');
+  if (recorded && !pictures.some(({ source }) => source === 'camera'))
+    throw new CannotBuild(
+      'A recording per camera was asked for, and no camera is needed. Let someone be seen, or leave the recordings out.',
+    );
+  if (recorded && isUhd(plan))
+    throw new CannotBuild(
+      'A recording per camera at 2160p needs cameras that record by themselves; the catalogue has none yet. Choose 1080p everywhere, or leave the recordings out.',
+    );
   if (!only) return;
   if (rules.switching === 'none, cut later' && pictures.length > 1) {
-    if (answers.deliverables.some((what) => what === 'stream' || what === 'programme recording' || what === 'vertical clips'))
-      throw new CannotBuild('The house rule is not to switch at all, and a stream or a programme is asked for. Choose another school of switching, or deliver a recording per camera.');
+    if (
+      answers.deliverables.some(
+        (what) => what === 'stream' || what === 'programme recording' || what === 'vertical clips',
+      )
+    )
+      throw new CannotBuild(
+        'The house rule is not to switch at all, and a stream or a programme is asked for. Choose another school of switching, or deliver a recording per camera.',
+      );
     for (const subject of pictures) addSource(plan, subject);
     addRecorders(plan, pictures, true);
     return;
@@ -123,5 +192,12 @@ export const addPictures = (plan: Plan): void => {
   if (pictures.length === 1) addSingle(plan, only);
   else if (rules.switching === 'software') inSoftware(plan);
   else inHardware(plan);
-  if (recorded) addRecorders(plan, pictures.filter(({ source }) => source === 'camera'), pictures.length > 1 && rules.switching === 'hardware switcher' && switcherFor(plan).classId === 'switcher-20');
+  if (recorded)
+    addRecorders(
+      plan,
+      pictures.filter(({ source }) => source === 'camera'),
+      pictures.length > 1 &&
+        rules.switching === 'hardware switcher' &&
+        switcherFor(plan).classId === 'switcher-20',
+    );
 };

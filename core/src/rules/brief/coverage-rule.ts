@@ -14,17 +14,35 @@ interface Draft extends Pick<Rule, 'code' | 'looksFor' | 'why' | 'remedy'> {
 }
 
 /** A rule that speaks for each line of the coverage that is not met. */
-export const coverageRule = ({ code, need, level, title, advice, houseRule, ...texts }: Draft): Rule => ({
-  code, area: 'brief', ...texts, source: 'handbook 1-the-work: brief',
+export const coverageRule = ({
+  code,
+  need,
+  level,
+  title,
+  advice,
+  houseRule,
+  ...texts
+}: Draft): Rule => ({
+  code,
+  area: 'brief',
+  ...texts,
+  source: 'handbook 1-the-work: brief',
   find: (measured) =>
     coverage(measured).flatMap((line) => {
       const found = line.need === need && line.verdict !== 'met' ? level(line, measured.rig) : null;
       if (found === null) return [];
       const deviceId = line.by[0];
-      return [{
-        code, area: 'brief', level: found, about: { coverage: line.id, ...(deviceId === undefined ? {} : { deviceId }) }, title: title(line), says: `${line.subject.name}: ${line.says} ${advice}`,
-        ...(houseRule ? { houseRule } : {}),
-      }];
+      return [
+        {
+          code,
+          area: 'brief',
+          level: found,
+          about: { coverage: line.id, ...(deviceId === undefined ? {} : { deviceId }) },
+          title: title(line),
+          says: `${line.subject.name}: ${line.says} ${advice}`,
+          ...(houseRule ? { houseRule } : {}),
+        },
+      ];
     }),
   fixes: (measured, { about }) => {
     const line = coverage(measured).find(({ id }) => id === about.coverage);

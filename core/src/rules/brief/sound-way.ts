@@ -3,25 +3,50 @@ import type { Thread } from '../../graph';
 import { inOrder } from '../../rig';
 import { houseRule, one, passes, voiceThreads } from './house-rule';
 
-export const soundSchool = houseRule('soundRecorded', 'brief.sound-way', {
-  looksFor: 'A voice on site that is not recorded the way the school says.', why: 'Each way has its own delay and its own weak point; one show keeps to one.', remedy: 'Take the voice the way of the school, or choose the school the rig follows.',
-}, (measured) => {
-  const { soundRecorded } = measured.rig.houseRules;
-  const follows = (thread: Thread): boolean => {
-    switch (soundRecorded) {
-      case 'interface into the computer':
-        return passes(thread, ({ device }) => device.model.kind === 'computer') && (passes(thread, ({ device }) => device.model.kind === 'interface' || device.model.kind === 'mixer') || thread.source.port.family === 'usb');
-      case 'through the switcher':
-        return passes(thread, ({ device }) => device.model.kind === 'switcher');
-      case 'into the camera':
-        return recordingMachine(thread).device.model.kind === 'camera';
-      case 'stand-alone recorder':
-        return recordingMachine(thread).device.model.kind === 'recorder';
-    }
-  };
-  return inOrder(measured.rig.people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).flatMap(([id, person]) => {
-    const threads = voiceThreads(measured, id);
-    const [first] = threads;
-    return !first || threads.some(follows) ? [] : [one('warn', first.source.device, `${person.name}’s sound goes another way`, `${person.name}’s voice is not recorded ${soundRecorded === 'interface into the computer' ? 'by an interface or mixer into the computer' : soundRecorded === 'stand-alone recorder' ? 'by a stand-alone recorder' : soundRecorded}, as the house rule says.`)];
-  });
-});
+export const soundSchool = houseRule(
+  'soundRecorded',
+  'brief.sound-way',
+  {
+    looksFor: 'A voice on site that is not recorded the way the school says.',
+    why: 'Each way has its own delay and its own weak point; one show keeps to one.',
+    remedy: 'Take the voice the way of the school, or choose the school the rig follows.',
+  },
+  (measured) => {
+    const { soundRecorded } = measured.rig.houseRules;
+    const follows = (thread: Thread): boolean => {
+      switch (soundRecorded) {
+        case 'interface into the computer':
+          return (
+            passes(thread, ({ device }) => device.model.kind === 'computer') &&
+            (passes(
+              thread,
+              ({ device }) => device.model.kind === 'interface' || device.model.kind === 'mixer',
+            ) ||
+              thread.source.port.family === 'usb')
+          );
+        case 'through the switcher':
+          return passes(thread, ({ device }) => device.model.kind === 'switcher');
+        case 'into the camera':
+          return recordingMachine(thread).device.model.kind === 'camera';
+        case 'stand-alone recorder':
+          return recordingMachine(thread).device.model.kind === 'recorder';
+      }
+    };
+    return inOrder(measured.rig.people)
+      .filter(([, { where, isHeard }]) => where === 'on site' && isHeard)
+      .flatMap(([id, person]) => {
+        const threads = voiceThreads(measured, id);
+        const [first] = threads;
+        return !first || threads.some(follows)
+          ? []
+          : [
+              one(
+                'warn',
+                first.source.device,
+                `${person.name}’s sound goes another way`,
+                `${person.name}’s voice is not recorded ${soundRecorded === 'interface into the computer' ? 'by an interface or mixer into the computer' : soundRecorded === 'stand-alone recorder' ? 'by a stand-alone recorder' : soundRecorded}, as the house rule says.`,
+              ),
+            ];
+      });
+  },
+);

@@ -12,15 +12,41 @@ export const captureOnHub: Rule = {
   source: 'handbook 3-picture, into the computer',
   find: (measured) =>
     [...measured.graph.links.values()]
-      .filter((edge) => edge.from.device.device.model.kind === 'capture' && edge.to.device.device.model.kind === 'hub')
+      .filter(
+        (edge) =>
+          edge.from.device.device.model.kind === 'capture' &&
+          edge.to.device.device.model.kind === 'hub',
+      )
       .map((edge) => ({
-        code: CODE, area: 'computer', level: 'warn', about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }, title: 'Capture device on a hub',
+        code: CODE,
+        area: 'computer',
+        level: 'warn',
+        about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
+        title: 'Capture device on a hub',
         says: `${edge.from.device.device.name} reaches the computer through ${edge.to.device.device.name}. It shares that hub's bandwidth and its loose plug. Plug it straight into the computer.`,
       })),
   fixes: (measured, { about }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
     const gbps = edge?.from.port.family === 'usb' ? edge.from.port.gbps : 0;
-    const socket = measured.graph.ports.find((node) => node.port.family === 'usb' && node.port.role === 'host' && node.port.gbps >= gbps && node.links.length === 0 && node.device.device.model.kind === 'computer');
-    return edge && socket ? [{ label: `Move it to ${nameOf(socket)}`, command: { type: 'batch', label: `Moved ${edge.from.device.device.name} to ${nameOf(socket)}`, commands: replug(edge, socket) } }] : [];
+    const socket = measured.graph.ports.find(
+      (node) =>
+        node.port.family === 'usb' &&
+        node.port.role === 'host' &&
+        node.port.gbps >= gbps &&
+        node.links.length === 0 &&
+        node.device.device.model.kind === 'computer',
+    );
+    return edge && socket
+      ? [
+          {
+            label: `Move it to ${nameOf(socket)}`,
+            command: {
+              type: 'batch',
+              label: `Moved ${edge.from.device.device.name} to ${nameOf(socket)}`,
+              commands: replug(edge, socket),
+            },
+          },
+        ]
+      : [];
   },
 };

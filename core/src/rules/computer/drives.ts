@@ -5,7 +5,8 @@ import type { Fix } from '../rule';
 
 /** Loads of drives, and the edits that make them lighter: shared by the rules of drives. */
 
-export const loadOf = (measured: Measured, deviceId: string | undefined): DriveLoad | undefined => driveLoads(measured).find(({ node }) => node.id === deviceId);
+export const loadOf = (measured: Measured, deviceId: string | undefined): DriveLoad | undefined =>
+  driveLoads(measured).find(({ node }) => node.id === deviceId);
 
 /**
  * Lowers what a drive writes to a share of what it writes now: the bitrate of its own control, or of the deliverables it holds.
@@ -17,11 +18,34 @@ export const lighter = (measured: Measured, load: DriveLoad, share: number): Fix
     const control = entry(node.device.model.controls, storage.bitrateControl);
     const present = load.flows[0]?.mbps ?? 0;
     if (control?.type !== 'amount') return [];
-    const value = control.min + Math.floor((present * share - control.min) / control.step) * control.step;
-    return value < control.min ? [] : [{ label: `Record at ${value} Mb/s on ${node.device.name}`, command: { type: 'setControl', deviceId: node.id, control: storage.bitrateControl, value } }];
+    const value =
+      control.min + Math.floor((present * share - control.min) / control.step) * control.step;
+    return value < control.min
+      ? []
+      : [
+          {
+            label: `Record at ${value} Mb/s on ${node.device.name}`,
+            command: {
+              type: 'setControl',
+              deviceId: node.id,
+              control: storage.bitrateControl,
+              value,
+            },
+          },
+        ];
   }
-  const commands = inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(([deliverableId, { what, bitrateMbps }]): SimpleCommand[] =>
-    bitrateMbps !== null && (what === 'programme recording' || what === 'camera recordings') ? [{ type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps: Math.floor(bitrateMbps * share * 100) / 100 } }] : []);
+  const commands = inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(
+    ([deliverableId, { what, bitrateMbps }]): SimpleCommand[] =>
+      bitrateMbps !== null && (what === 'programme recording' || what === 'camera recordings')
+        ? [
+            {
+              type: 'changeDeliverable',
+              deliverableId,
+              deliverable: { bitrateMbps: Math.floor(bitrateMbps * share * 100) / 100 },
+            },
+          ]
+        : [],
+  );
   const label = `Record at ${Math.floor(share * 100)} % of the bitrate`;
   return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
 };

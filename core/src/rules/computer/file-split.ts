@@ -13,15 +13,36 @@ const split = (measured: Parameters<typeof driveLoads>[0]) => {
   });
 };
 
-export const fileSplit = computerRule('computer.file-split', {
-  looksFor: 'A card on which no file grows longer than a part of the show.',
-  why: 'A new file begins every few minutes; some recorders lose a few frames at each join.',
-  remedy: 'Join them in the cut and check the joins, or format the card for larger files where the recorder allows it.',
-  source: 'handbook 4-time-storage: limits of file size',
-}, (measured) => split(measured).map(({ node, minutes, maxFileGb }) => ({
-  level: 'note', about: { deviceId: node.id }, title: `A new file every ${figure(minutes, 0)} min`, says: `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its card holds files of ${maxFileGb} GB. Check the joins.`,
-})), {
-  sums: (measured, { about }) => split(measured).filter(({ node }) => node.id === about.deviceId).map(({ minutes, mbps, maxFileGb }) => ({
-    label: 'Minutes in a file', formula: 'largest file ÷ (bitrate × 0.45) × 60', inputs: [{ name: 'largest file', value: maxFileGb, unit: 'GB' }, { name: 'bitrate', value: mbps, unit: 'Mb/s' }], result: minutes, unit: 'min', source: 'handbook 4-time-storage',
-  })),
-});
+export const fileSplit = computerRule(
+  'computer.file-split',
+  {
+    looksFor: 'A card on which no file grows longer than a part of the show.',
+    why: 'A new file begins every few minutes; some recorders lose a few frames at each join.',
+    remedy:
+      'Join them in the cut and check the joins, or format the card for larger files where the recorder allows it.',
+    source: 'handbook 4-time-storage: limits of file size',
+  },
+  (measured) =>
+    split(measured).map(({ node, minutes, maxFileGb }) => ({
+      level: 'note',
+      about: { deviceId: node.id },
+      title: `A new file every ${figure(minutes, 0)} min`,
+      says: `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its card holds files of ${maxFileGb} GB. Check the joins.`,
+    })),
+  {
+    sums: (measured, { about }) =>
+      split(measured)
+        .filter(({ node }) => node.id === about.deviceId)
+        .map(({ minutes, mbps, maxFileGb }) => ({
+          label: 'Minutes in a file',
+          formula: 'largest file ÷ (bitrate × 0.45) × 60',
+          inputs: [
+            { name: 'largest file', value: maxFileGb, unit: 'GB' },
+            { name: 'bitrate', value: mbps, unit: 'Mb/s' },
+          ],
+          result: minutes,
+          unit: 'min',
+          source: 'handbook 4-time-storage',
+        })),
+  },
+);

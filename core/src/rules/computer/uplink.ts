@@ -5,37 +5,86 @@ import { inOrder } from '../../rig';
 import type { Fix } from '../rule';
 import { computerRule } from '../rule-of';
 
-const crowdedLine = (measured: Measured): (Uplink & { readonly lineMbps: number; readonly may: number }) | null => {
+const crowdedLine = (
+  measured: Measured,
+): (Uplink & { readonly lineMbps: number; readonly may: number }) | null => {
   const uplink = uplinkOf(measured);
   if (uplink.lineMbps === null) return null;
   const may = uplink.lineMbps * measured.rig.houseRules.uplinkShare;
   return uplink.mbps > may ? { ...uplink, lineMbps: uplink.lineMbps, may } : null;
 };
 
-export const uplink = computerRule('computer.uplink', {
-  looksFor: 'Streams and calls that together use more of the line out of the building than the house rule allows.',
-  why: 'A line is never as fast as it was measured; the stream stutters for everyone at once.',
-  remedy: 'Lower the bitrate, use a faster line, or bring a second one.',
-  source: 'handbook 3-picture: uplink at most 70 % used',
-}, (measured) => {
-  const line = crowdedLine(measured);
-  return line ? [{
-    level: line.mbps > line.lineMbps ? 'stop' as const : 'warn' as const, about: {}, title: `${figure(line.mbps)} Mb/s on a line of ${figure(line.lineMbps)}`,
-    says: `${line.flows.map(({ label }) => label).join(', ')} send ${figure(line.mbps)} Mb/s together; of ${figure(line.lineMbps)} Mb/s the house rule lets you use ${figure(line.may)}. Lower the bitrate or bring a second line.`, houseRule: 'uplinkShare' as const,
-  }] : [];
-}, {
-  sums: (measured) => {
-    const line = crowdedLine(measured);
-    return line ? [{ label: 'Uplink used', formula: 'sum of what goes up ÷ line', inputs: [...line.flows.map(({ label, mbps }) => ({ name: label, value: mbps, unit: 'Mb/s' })), { name: 'line', value: line.lineMbps, unit: 'Mb/s' }, { name: 'allowed', value: measured.rig.houseRules.uplinkShare * 100, unit: '%' }], result: (100 * line.mbps) / line.lineMbps, unit: '%', source: 'house rule' }] : [];
+export const uplink = computerRule(
+  'computer.uplink',
+  {
+    looksFor:
+      'Streams and calls that together use more of the line out of the building than the house rule allows.',
+    why: 'A line is never as fast as it was measured; the stream stutters for everyone at once.',
+    remedy: 'Lower the bitrate, use a faster line, or bring a second one.',
+    source: 'handbook 3-picture: uplink at most 70 % used',
   },
-  fixes: (measured): Fix[] => {
+  (measured) => {
     const line = crowdedLine(measured);
-    const streams = measured.graph ? line?.flows.filter(({ label }) => [...measured.graph.devices.values()].some(({ device }) => device.name === label && device.model.kind === 'stream')) : [];
-    const found = inOrder(measured.rig.brief?.deliverables ?? {}).find(([, { what }]) => what === 'stream');
-    if (!line || !found || !streams?.length) return [];
-    const [deliverableId, stream] = found;
-    const others = line.mbps - streams.length * (stream.bitrateMbps ?? 0);
-    const bitrateMbps = Math.floor(((line.may - others) / streams.length) * 10) / 10;
-    return bitrateMbps > 0 ? [{ label: `Stream at ${bitrateMbps} Mb/s`, command: { type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } } }] : [];
+    return line
+      ? [
+          {
+            level: line.mbps > line.lineMbps ? ('stop' as const) : ('warn' as const),
+            about: {},
+            title: `${figure(line.mbps)} Mb/s on a line of ${figure(line.lineMbps)}`,
+            says: `${line.flows.map(({ label }) => label).join(', ')} send ${figure(line.mbps)} Mb/s together; of ${figure(line.lineMbps)} Mb/s the house rule lets you use ${figure(line.may)}. Lower the bitrate or bring a second line.`,
+            houseRule: 'uplinkShare' as const,
+          },
+        ]
+      : [];
   },
-});
+  {
+    sums: (measured) => {
+      const line = crowdedLine(measured);
+      return line
+        ? [
+            {
+              label: 'Uplink used',
+              formula: 'sum of what goes up ÷ line',
+              inputs: [
+                ...line.flows.map(({ label, mbps }) => ({
+                  name: label,
+                  value: mbps,
+                  unit: 'Mb/s',
+                })),
+                { name: 'line', value: line.lineMbps, unit: 'Mb/s' },
+                { name: 'allowed', value: measured.rig.houseRules.uplinkShare * 100, unit: '%' },
+              ],
+              result: (100 * line.mbps) / line.lineMbps,
+              unit: '%',
+              source: 'house rule',
+            },
+          ]
+        : [];
+    },
+    fixes: (measured): Fix[] => {
+      const line = crowdedLine(measured);
+      const streams = measured.graph
+        ? line?.flows.filter(({ label }) =>
+            [...measured.graph.devices.values()].some(
+              ({ device }) => device.name === label && device.model.kind === 'stream',
+            ),
+          )
+        : [];
+      const found = inOrder(measured.rig.brief?.deliverables ?? {}).find(
+        ([, { what }]) => what === 'stream',
+      );
+      if (!line || !found || !streams?.length) return [];
+      const [deliverableId, stream] = found;
+      const others = line.mbps - streams.length * (stream.bitrateMbps ?? 0);
+      const bitrateMbps = Math.floor(((line.may - others) / streams.length) * 10) / 10;
+      return bitrateMbps > 0
+        ? [
+            {
+              label: `Stream at ${bitrateMbps} Mb/s`,
+              command: { type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } },
+            },
+          ]
+        : [];
+    },
+  },
+);

@@ -1,13 +1,53 @@
 import { switchSetting } from '../../rig';
 import { cameraRule, setFix } from '../rule-of';
 
-export const battery = cameraRule('picture.battery', {
-  looksFor: 'A camera on a battery that does not last the show.',
-  why: 'It stops in the middle of a take, and changing the battery moves the shot.',
-  remedy: 'Use a mains adapter, or change batteries in a break that is planned.',
-  source: 'handbook 3-picture, continuous run',
-}, ({ node, camera, showMin }) => {
-  if (!camera.battery || showMin === null || switchSetting(node.device, camera.battery.mainsControl) || camera.battery.lastsMin >= showMin) return null;
-  return { level: 'stop', title: `Battery ends after ${camera.battery.lastsMin} min`, says: `${node.device.name} runs ${camera.battery.lastsMin} min on its battery and the show lasts ${showMin} min. Put it on a mains adapter.` };
-}, ({ node, camera }) => (camera.battery ? [setFix(`Put ${node.device.name} on a mains adapter`, node.id, camera.battery.mainsControl, true)] : []),
-({ camera, showMin }) => (camera.battery && showMin !== null ? [{ label: 'Batteries needed', formula: 'show ÷ battery', inputs: [{ name: 'show', value: showMin, unit: 'min' }, { name: 'battery', value: camera.battery.lastsMin, unit: 'min' }], result: showMin / camera.battery.lastsMin, unit: 'batteries', source: 'typical of the class' }] : []));
+export const battery = cameraRule(
+  'picture.battery',
+  {
+    looksFor: 'A camera on a battery that does not last the show.',
+    why: 'It stops in the middle of a take, and changing the battery moves the shot.',
+    remedy: 'Use a mains adapter, or change batteries in a break that is planned.',
+    source: 'handbook 3-picture, continuous run',
+  },
+  ({ node, camera, showMin }) => {
+    if (
+      !camera.battery ||
+      showMin === null ||
+      switchSetting(node.device, camera.battery.mainsControl) ||
+      camera.battery.lastsMin >= showMin
+    )
+      return null;
+    return {
+      level: 'stop',
+      title: `Battery ends after ${camera.battery.lastsMin} min`,
+      says: `${node.device.name} runs ${camera.battery.lastsMin} min on its battery and the show lasts ${showMin} min. Put it on a mains adapter.`,
+    };
+  },
+  ({ node, camera }) =>
+    camera.battery
+      ? [
+          setFix(
+            `Put ${node.device.name} on a mains adapter`,
+            node.id,
+            camera.battery.mainsControl,
+            true,
+          ),
+        ]
+      : [],
+  ({ camera, showMin }) =>
+    camera.battery && showMin !== null
+      ? [
+          {
+            label: 'Batteries needed',
+            formula: 'show ÷ battery',
+            inputs: [
+              { name: 'show', value: showMin, unit: 'min' },
+              { name: 'battery', value: camera.battery.lastsMin, unit: 'min' },
+            ],
+            result: showMin / camera.battery.lastsMin,
+            unit: 'batteries',
+            source: 'typical of the class',
+          },
+        ]
+      : [],
+);

@@ -1,7 +1,13 @@
 import { figure } from '../../explain/sum';
 import type { Measured } from '../../measure';
 import { inOrder, type Deliverable } from '../../rig';
-import { deliveredBitsPerPixel, formatName, parseFormat, pixelsPerSecond, rateToHz } from '../../units';
+import {
+  deliveredBitsPerPixel,
+  formatName,
+  parseFormat,
+  pixelsPerSecond,
+  rateToHz,
+} from '../../units';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
@@ -12,26 +18,59 @@ const TOO_THIN = 0.03;
 const thin = (measured: Measured): { id: string; deliverable: Deliverable; bits: number }[] =>
   inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(([id, deliverable]) => {
     const { format, bitrateMbps, codec } = deliverable;
-    if (format === null || bitrateMbps === null || codec === 'intra-frame' || codec === 'PCM') return [];
+    if (format === null || bitrateMbps === null || codec === 'intra-frame' || codec === 'PCM')
+      return [];
     const bits = deliveredBitsPerPixel(parseFormat(format), bitrateMbps);
     return bits < THIN ? [{ id, deliverable, bits }] : [];
   });
 
-export const bitsThin = pictureRule('picture.bits-thin', {
-  looksFor: 'A stream or file whose bitrate leaves fewer than 0.05 bits for each pixel.',
-  why: 'Hands, steam and clay turn to mush when they move; a smaller picture would look better.',
-  remedy: 'Raise the bitrate, or deliver a smaller or slower picture.',
-  source: 'handbook 3-picture: bitrate ÷ (w × h × fps)',
-}, (measured) => thin(measured).map(({ id, deliverable, bits }) => ({
-  level: bits < TOO_THIN ? 'warn' : 'note', about: { coverage: `deliverable:${id}:delivered` }, title: `${figure(bits, 3)} bits a pixel in ${deliverable.name}`,
-  says: `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ${formatName(parseFormat(deliverable.format ?? '1920x1080p30'))}. ${bits < TOO_THIN ? 'Movement falls apart.' : 'Fine detail in movement is lost.'} Raise the bitrate, or deliver a smaller picture.`,
-})), {
-  sums: (measured, { about }) => thin(measured).filter(({ id }) => about.coverage === `deliverable:${id}:delivered`).map(({ deliverable, bits }) => {
-    const format = parseFormat(deliverable.format ?? '1920x1080p30');
-    return { label: 'Bits a pixel', formula: 'bitrate ÷ (width × height × frames/s)', inputs: [{ name: 'bitrate', value: deliverable.bitrateMbps ?? 0, unit: 'Mb/s' }, { name: 'width', value: format.width, unit: 'px' }, { name: 'height', value: format.height, unit: 'px' }, { name: 'frames/s', value: rateToHz(format.rate), unit: '' }], result: bits, unit: 'bit', source: 'handbook 3-picture' };
-  }),
-  fixes: (measured, { about }): Fix[] => thin(measured).filter(({ id }) => about.coverage === `deliverable:${id}:delivered`).map(({ id, deliverable }) => {
-    const bitrateMbps = Math.ceil((pixelsPerSecond(parseFormat(deliverable.format ?? '1920x1080p30')) * THIN) / 1e5) / 10;
-    return { label: `Deliver ${deliverable.name} at ${bitrateMbps} Mb/s`, command: { type: 'changeDeliverable', deliverableId: id, deliverable: { bitrateMbps } } };
-  }),
-});
+export const bitsThin = pictureRule(
+  'picture.bits-thin',
+  {
+    looksFor: 'A stream or file whose bitrate leaves fewer than 0.05 bits for each pixel.',
+    why: 'Hands, steam and clay turn to mush when they move; a smaller picture would look better.',
+    remedy: 'Raise the bitrate, or deliver a smaller or slower picture.',
+    source: 'handbook 3-picture: bitrate ÷ (w × h × fps)',
+  },
+  (measured) =>
+    thin(measured).map(({ id, deliverable, bits }) => ({
+      level: bits < TOO_THIN ? 'warn' : 'note',
+      about: { coverage: `deliverable:${id}:delivered` },
+      title: `${figure(bits, 3)} bits a pixel in ${deliverable.name}`,
+      says: `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ${formatName(parseFormat(deliverable.format ?? '1920x1080p30'))}. ${bits < TOO_THIN ? 'Movement falls apart.' : 'Fine detail in movement is lost.'} Raise the bitrate, or deliver a smaller picture.`,
+    })),
+  {
+    sums: (measured, { about }) =>
+      thin(measured)
+        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .map(({ deliverable, bits }) => {
+          const format = parseFormat(deliverable.format ?? '1920x1080p30');
+          return {
+            label: 'Bits a pixel',
+            formula: 'bitrate ÷ (width × height × frames/s)',
+            inputs: [
+              { name: 'bitrate', value: deliverable.bitrateMbps ?? 0, unit: 'Mb/s' },
+              { name: 'width', value: format.width, unit: 'px' },
+              { name: 'height', value: format.height, unit: 'px' },
+              { name: 'frames/s', value: rateToHz(format.rate), unit: '' },
+            ],
+            result: bits,
+            unit: 'bit',
+            source: 'handbook 3-picture',
+          };
+        }),
+    fixes: (measured, { about }): Fix[] =>
+      thin(measured)
+        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .map(({ id, deliverable }) => {
+          const bitrateMbps =
+            Math.ceil(
+              (pixelsPerSecond(parseFormat(deliverable.format ?? '1920x1080p30')) * THIN) / 1e5,
+            ) / 10;
+          return {
+            label: `Deliver ${deliverable.name} at ${bitrateMbps} Mb/s`,
+            command: { type: 'changeDeliverable', deliverableId: id, deliverable: { bitrateMbps } },
+          };
+        }),
+  },
+);

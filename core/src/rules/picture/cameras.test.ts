@@ -2,32 +2,88 @@ import { ruleCases } from '../cases';
 import { shotOf } from '../rigs-for-cases';
 
 /** A mirrorless camera in a show of some minutes. */
-const mirrorless = (settings: Record<string, boolean | string>, lengthMin: number) => shotOf({ camera: 'camera-mirrorless', settings: { 'overlays-off': true, ...settings }, lengthMin }).build();
+const mirrorless = (settings: Record<string, boolean | string>, lengthMin: number) =>
+  shotOf({
+    camera: 'camera-mirrorless',
+    settings: { 'overlays-off': true, ...settings },
+    lengthMin,
+  }).build();
 
 ruleCases('picture.battery', {
-  valid: { 'on a mains adapter': mirrorless({ mains: true }, 240), 'a battery of 90 min in a show of 60': mirrorless({ mains: false }, 60) },
-  invalid: { 'a battery of 90 min in a show of two hours': { rig: mirrorless({ mains: false }, 120), level: 'stop', says: /runs 90 min on its battery and the show lasts 120 min/, sum: 1.333, fixes: ['Put Camera on a mains adapter'] } },
+  valid: {
+    'on a mains adapter': mirrorless({ mains: true }, 240),
+    'a battery of 90 min in a show of 60': mirrorless({ mains: false }, 60),
+  },
+  invalid: {
+    'a battery of 90 min in a show of two hours': {
+      rig: mirrorless({ mains: false }, 120),
+      level: 'stop',
+      says: /runs 90 min on its battery and the show lasts 120 min/,
+      sum: 1.333,
+      fixes: ['Put Camera on a mains adapter'],
+    },
+  },
 });
 
 ruleCases('picture.sleeps', {
   valid: { 'the sleep timer off': mirrorless({ 'sleep-timer': false }, 120) },
-  invalid: { 'asleep after five minutes': { rig: mirrorless({ 'sleep-timer': true }, 60), level: 'stop', says: /nobody touches it for 5 min/, fixes: ['Switch the sleep timer of Camera off'] } },
+  invalid: {
+    'asleep after five minutes': {
+      rig: mirrorless({ 'sleep-timer': true }, 60),
+      level: 'stop',
+      says: /nobody touches it for 5 min/,
+      fixes: ['Switch the sleep timer of Camera off'],
+    },
+  },
 });
 
 ruleCases('picture.heat', {
-  valid: { '1080p60, which stays cool': mirrorless({}, 240), '2160p30 for half an hour': mirrorless({ format: '3840x2160p30' }, 30) },
-  invalid: { '2160p30 for two hours': { rig: mirrorless({ format: '3840x2160p30' }, 120), level: 'warn', says: /too hot after about 40 min/, fixes: ['Set Camera to 1080p30'] } },
+  valid: {
+    '1080p60, which stays cool': mirrorless({}, 240),
+    '2160p30 for half an hour': mirrorless({ format: '3840x2160p30' }, 30),
+  },
+  invalid: {
+    '2160p30 for two hours': {
+      rig: mirrorless({ format: '3840x2160p30' }, 120),
+      level: 'warn',
+      says: /too hot after about 40 min/,
+      fixes: ['Set Camera to 1080p30'],
+    },
+  },
 });
 
 ruleCases('picture.recording-limit', {
-  valid: { 'a show shorter than the card’s limit': mirrorless({}, 25), 'a camera without a limit': shotOf().build() },
-  invalid: { 'an hour on a camera that records 29 min': { rig: mirrorless({}, 60), level: 'note', says: /its output goes on/ } },
+  valid: {
+    'a show shorter than the card’s limit': mirrorless({}, 25),
+    'a camera without a limit': shotOf().build(),
+  },
+  invalid: {
+    'an hour on a camera that records 29 min': {
+      rig: mirrorless({}, 60),
+      level: 'note',
+      says: /its output goes on/,
+    },
+  },
 });
 
 /** A far microphone and a near camera, so that its motor can be heard. */
-const heard = (autofocus: boolean, microphoneM: number) => shotOf({ camera: 'camera-mirrorless', settings: { autofocus, 'overlays-off': true }, shot: { distanceM: 0.5 } }).device('mic', 'mic-boundary', { person: 'host', settings: { distance: microphoneM } }).build();
+const heard = (autofocus: boolean, microphoneM: number) =>
+  shotOf({
+    camera: 'camera-mirrorless',
+    settings: { autofocus, 'overlays-off': true },
+    shot: { distanceM: 0.5 },
+  })
+    .device('mic', 'mic-boundary', { person: 'host', settings: { distance: microphoneM } })
+    .build();
 ruleCases('picture.focus-noise', {
   valid: { 'autofocus off': heard(false, 2), 'a microphone near the mouth': heard(true, 0.1) },
   // 62 − 20·log(2) = 55.98 dB; 24 − 20·log(0.5 ÷ 0.3) = 19.56 dB
-  invalid: { 'a microphone two metres away': { rig: heard(true, 2), level: 'warn', sum: 36.416, fixes: ['Switch autofocus of Camera off'] } },
+  invalid: {
+    'a microphone two metres away': {
+      rig: heard(true, 2),
+      level: 'warn',
+      sum: 36.416,
+      fixes: ['Switch autofocus of Camera off'],
+    },
+  },
 });

@@ -9,7 +9,16 @@ export const cameraDevices = perAnalysis((measured): readonly CameraInShow[] => 
 const find = (measured: Measured): CameraInShow[] =>
   [...measured.graph.devices.values()].flatMap((node) => {
     const { camera } = node.device.model;
-    const out = camera && node.ports.values().find(({ port, links }) => port.emits?.picture && links.length > 0);
+    const out =
+      camera &&
+      node.ports.values().find(({ port, links }) => port.emits?.picture && links.length > 0);
     if (!camera || !out?.port.emits?.picture) return [];
-    return [{ node, camera, showMin: measured.rig.brief?.lengthMin ?? null, format: choiceSetting(node.device, out.port.emits.picture.formatControl) ?? null }];
+    return [
+      {
+        node,
+        camera,
+        showMin: measured.rig.brief?.lengthMin ?? null,
+        format: choiceSetting(node.device, out.port.emits.picture.formatControl) ?? null,
+      },
+    ];
   });

@@ -9,19 +9,37 @@ export const compressed: Rule = {
   area: 'picture',
   looksFor: 'A capture device that compresses the picture on its way over USB.',
   why: 'It saves bandwidth and costs sharpness and delay; worth knowing when one camera looks softer or later than the rest.',
-  remedy: 'Use an uncompressed encoding on a port that carries it, or leave it and set the delays by measurement.',
+  remedy:
+    'Use an uncompressed encoding on a port that carries it, or leave it and set the delays by measurement.',
   source: 'handbook 3-picture, into the computer',
   find: (measured) => {
     const seen = new Set<string>();
-    const captured = measured.traced.stages.filter((stage) => stage.via.by === 'route' && stage.at.port.family === 'usb' && measured.picture[stage.index]?.encoding === 'compressed' && stage.via.route.route.picture?.does === 'capture');
+    const captured = measured.traced.stages.filter(
+      (stage) =>
+        stage.via.by === 'route' &&
+        stage.at.port.family === 'usb' &&
+        measured.picture[stage.index]?.encoding === 'compressed' &&
+        stage.via.route.route.picture?.does === 'capture',
+    );
     return captured.flatMap((stage) => {
       const { id, device } = stage.at.device;
       if (seen.has(id)) return [];
       seen.add(id);
-      return [{
-        code: CODE, area: 'picture', level: 'note', about: { deviceId: id, portId: stage.at.id, linkId: stage.at.links[0]?.id, stage: stage.index }, title: 'Compressed on its way in',
-        says: `${device.name} sends its picture compressed. It fits a slow port and costs some sharpness and delay. Leave it, or use an uncompressed encoding where the port carries it.`,
-      }];
+      return [
+        {
+          code: CODE,
+          area: 'picture',
+          level: 'note',
+          about: {
+            deviceId: id,
+            portId: stage.at.id,
+            linkId: stage.at.links[0]?.id,
+            stage: stage.index,
+          },
+          title: 'Compressed on its way in',
+          says: `${device.name} sends its picture compressed. It fits a slow port and costs some sharpness and delay. Leave it, or use an uncompressed encoding where the port carries it.`,
+        },
+      ];
     });
   },
   sums: (measured, { about }) => {

@@ -11,7 +11,9 @@ export interface Conversion {
 }
 
 /** Every change of format on the way of a picture, once for each input and format it leaves in; kept as long as the analysis is. */
-export const conversions = perAnalysis((measured): readonly Conversion[] => findConversions(measured));
+export const conversions = perAnalysis((measured): readonly Conversion[] =>
+  findConversions(measured),
+);
 
 const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();
@@ -20,7 +22,8 @@ const findConversions = (measured: Measured): readonly Conversion[] => {
     if (stage.signal !== 'picture' || stage.via.by !== 'route' || !stage.parent) continue;
     const from = measured.picture[stage.parent.index]?.format;
     const to = measured.picture[stage.index]?.format;
-    if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends)) continue;
+    if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends))
+      continue;
     const key = `${stage.parent.at.index} ${stage.at.device.id} ${formatName(to)}`;
     if (seen.has(key)) continue;
     seen.add(key);

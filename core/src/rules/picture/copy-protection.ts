@@ -16,12 +16,27 @@ export const copyProtection: Rule = {
     sourcesOnAir(measured, (figures) => figures.copyProtected)
       .filter(({ endIsScreen }) => !endIsScreen)
       .map(({ source, end }) => ({
-        code: CODE, area: 'picture', level: 'stop', about: { deviceId: source.at.device.id, portId: source.at.id, linkId: source.at.links[0]?.id, stage: source.index },
+        code: CODE,
+        area: 'picture',
+        level: 'stop',
+        about: {
+          deviceId: source.at.device.id,
+          portId: source.at.id,
+          linkId: source.at.links[0]?.id,
+          stage: source.index,
+        },
         title: 'Copy protection blacks it out',
         says: `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch protection off at the source, where the content allows it.`,
       })),
   fixes: (measured, { about }) => {
     const source = stageOf(measured, about.stage);
-    return source ? sourceSwitch(source, source.at.port.emits?.picture?.copyProtected, false, `Switch protection off on ${source.at.device.device.name}`) : [];
+    return source
+      ? sourceSwitch(
+          source,
+          source.at.port.emits?.picture?.copyProtected,
+          false,
+          `Switch protection off on ${source.at.device.device.name}`,
+        )
+      : [];
   },
 };

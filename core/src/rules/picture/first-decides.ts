@@ -16,29 +16,61 @@ interface Deciding {
 const deciding = (measured: Measured): Deciding[] =>
   [...measured.graph.devices.values()].flatMap((node): Deciding[] => {
     for (const route of Object.values(node.device.model.routes)) {
-      if (route.picture?.does !== 'house format' || choiceSetting(node.device, route.picture.formatControl) !== FIRST_CONNECTED) continue;
-      const plugged = route.from.flatMap((portId) => node.ports.get(portId) ?? []).filter(({ links }) => links.length > 0);
+      if (
+        route.picture?.does !== 'house format' ||
+        choiceSetting(node.device, route.picture.formatControl) !== FIRST_CONNECTED
+      )
+        continue;
+      const plugged = route.from
+        .flatMap((portId) => node.ports.get(portId) ?? [])
+        .filter(({ links }) => links.length > 0);
       const [first] = plugged;
-      const arrived = measured.traced.stages.find((stage) => stage.signal === 'picture' && stage.via.by === 'link' && stage.at === first);
-      if (first && plugged.length > 1) return [{ node, control: route.picture.formatControl, first, others: plugged.length - 1, format: (arrived && measured.picture[arrived.index]?.format) ?? null }];
+      const arrived = measured.traced.stages.find(
+        (stage) => stage.signal === 'picture' && stage.via.by === 'link' && stage.at === first,
+      );
+      if (first && plugged.length > 1)
+        return [
+          {
+            node,
+            control: route.picture.formatControl,
+            first,
+            others: plugged.length - 1,
+            format: (arrived && measured.picture[arrived.index]?.format) ?? null,
+          },
+        ];
     }
     return [];
   });
 
-export const firstDecides = pictureRule('picture.first-decides', {
-  looksFor: 'A switcher that runs at the format of whatever is plugged into its first input.',
-  why: 'When that one source sleeps or is set differently, every other picture goes with it.',
-  remedy: 'Set the switcher to the format that is wanted.',
-  source: 'handbook 3-picture, switchers',
-}, (measured) => deciding(measured).map(({ node, first, others, format }) => ({
-  level: 'warn', about: { deviceId: node.id, portId: first.id }, title: 'One input decides for all',
-  says: `${nameOf(first)} sets the format of ${node.device.name}${format ? `, ${formatName(format)} now,` : ''} for ${others === 1 ? 'one other input' : `${others} other inputs`}. Set the switcher to a format of its own.`,
-})), {
-  fixes: (measured, { about }) => deciding(measured).filter(({ node }) => node.id === about.deviceId).flatMap(({ node, control, format }) => {
-    const choice = entry(node.device.model.controls, control);
-    if (choice?.type !== 'choice') return [];
-    const wanted = format ?? parseFormat(measured.rig.houseRules.chosenFormat);
-    const option = choice.options.find(({ value }) => value !== FIRST_CONNECTED && isSameFormat(parseFormat(value), wanted));
-    return option ? [setFix(`Set ${node.device.name} to ${option.label}`, node.id, control, option.value)] : [];
-  }),
-});
+export const firstDecides = pictureRule(
+  'picture.first-decides',
+  {
+    looksFor: 'A switcher that runs at the format of whatever is plugged into its first input.',
+    why: 'When that one source sleeps or is set differently, every other picture goes with it.',
+    remedy: 'Set the switcher to the format that is wanted.',
+    source: 'handbook 3-picture, switchers',
+  },
+  (measured) =>
+    deciding(measured).map(({ node, first, others, format }) => ({
+      level: 'warn',
+      about: { deviceId: node.id, portId: first.id },
+      title: 'One input decides for all',
+      says: `${nameOf(first)} sets the format of ${node.device.name}${format ? `, ${formatName(format)} now,` : ''} for ${others === 1 ? 'one other input' : `${others} other inputs`}. Set the switcher to a format of its own.`,
+    })),
+  {
+    fixes: (measured, { about }) =>
+      deciding(measured)
+        .filter(({ node }) => node.id === about.deviceId)
+        .flatMap(({ node, control, format }) => {
+          const choice = entry(node.device.model.controls, control);
+          if (choice?.type !== 'choice') return [];
+          const wanted = format ?? parseFormat(measured.rig.houseRules.chosenFormat);
+          const option = choice.options.find(
+            ({ value }) => value !== FIRST_CONNECTED && isSameFormat(parseFormat(value), wanted),
+          );
+          return option
+            ? [setFix(`Set ${node.device.name} to ${option.label}`, node.id, control, option.value)]
+            : [];
+        }),
+  },
+);

@@ -4,10 +4,18 @@ import type { PictureFigures } from '../../picture';
 import { sourceOf } from '../places';
 
 /** Where a flaw of the picture matters most: to the audience, then to a caller, then on a screen in the room. */
-const weight = ({ end }: Thread): number => (end.device.device.model.step === 'deliver' ? 2 : end.device.device.model.step === 'hear and see' ? 0 : 1);
+const weight = ({ end }: Thread): number =>
+  end.device.device.model.step === 'deliver'
+    ? 2
+    : end.device.device.model.step === 'hear and see'
+      ? 0
+      : 1;
 
 /** Threads that end on air or in a recording, once for each source, where a property of the picture holds. */
-export const sourcesOnAir = (measured: Measured, holds: (figures: PictureFigures) => boolean): { source: Stage; end: string; endIsScreen: boolean }[] => {
+export const sourcesOnAir = (
+  measured: Measured,
+  holds: (figures: PictureFigures) => boolean,
+): { source: Stage; end: string; endIsScreen: boolean }[] => {
   const found = new Map<Stage, Thread>();
   for (const thread of measured.traced.threads) {
     const figures = measured.picture[thread.last.index];
@@ -16,5 +24,9 @@ export const sourcesOnAir = (measured: Measured, holds: (figures: PictureFigures
     const known = found.get(source);
     if (!known || weight(known) < weight(thread)) found.set(source, thread);
   }
-  return [...found].map(([source, thread]) => ({ source, end: thread.end.device.device.name, endIsScreen: weight(thread) === 0 }));
+  return [...found].map(([source, thread]) => ({
+    source,
+    end: thread.end.device.device.name,
+    endIsScreen: weight(thread) === 0,
+  }));
 };

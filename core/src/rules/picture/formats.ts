@@ -9,18 +9,34 @@ import type { PictureStop } from '../../picture';
 import type { Finding, Fix } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */
-export const formatChoice = (source: Stage): { control: string; options: Extract<Control, { type: 'choice' }>['options']; value: string | undefined } | null => {
+export const formatChoice = (
+  source: Stage,
+): {
+  control: string;
+  options: Extract<Control, { type: 'choice' }>['options'];
+  value: string | undefined;
+} | null => {
   const picture = source.at.port.emits?.picture;
   const { device } = source.at.device;
   const control = picture && entry(device.model.controls, picture.formatControl);
-  return picture && control?.type === 'choice' ? { control: picture.formatControl, options: control.options.filter(({ value }) => isFormatText(value)), value: choiceSetting(device, picture.formatControl) } : null;
+  return picture && control?.type === 'choice'
+    ? {
+        control: picture.formatControl,
+        options: control.options.filter(({ value }) => isFormatText(value)),
+        value: choiceSetting(device, picture.formatControl),
+      }
+    : null;
 };
 
 const weight = (format: Format): number => format.width * format.height * framesPerSecond(format);
 
 /** Options of a choice of formats, best picture first, at most as heavy as the present one. */
-const lighterFormats = (options: readonly { value: string; label: string }[], present: string | undefined): { value: string; label: string }[] => {
-  const limit = present === undefined || !isFormatText(present) ? Infinity : weight(parseFormat(present));
+const lighterFormats = (
+  options: readonly { value: string; label: string }[],
+  present: string | undefined,
+): { value: string; label: string }[] => {
+  const limit =
+    present === undefined || !isFormatText(present) ? Infinity : weight(parseFormat(present));
   return options
     .filter(({ value }) => value !== present && weight(parseFormat(value)) <= limit)
     .sort((a, b) => weight(parseFormat(b.value)) - weight(parseFormat(a.value)));
@@ -30,13 +46,27 @@ const lighterFormats = (options: readonly { value: string; label: string }[], pr
  * A fix that sets a source to the best format with which a finding goes away, found by trying them in turn.
  * @param find the rule's own search
  */
-export const workingFormat = (measured: Measured, finding: Finding, source: Stage, find: (measured: Measured) => Finding[]): Fix[] => {
+export const workingFormat = (
+  measured: Measured,
+  finding: Finding,
+  source: Stage,
+  find: (measured: Measured) => Finding[],
+): Fix[] => {
   const choice = formatChoice(source);
   if (!choice) return [];
   const { id, device } = source.at.device;
   for (const option of lighterFormats(choice.options, choice.value)) {
-    const command = { type: 'setControl', deviceId: id, control: choice.control, value: option.value } as const;
-    const remains = find(measure(apply(measured.rig, command))).some((other) => other.about.linkId === finding.about.linkId && other.about.deviceId === finding.about.deviceId);
+    const command = {
+      type: 'setControl',
+      deviceId: id,
+      control: choice.control,
+      value: option.value,
+    } as const;
+    const remains = find(measure(apply(measured.rig, command))).some(
+      (other) =>
+        other.about.linkId === finding.about.linkId &&
+        other.about.deviceId === finding.about.deviceId,
+    );
     if (!remains) return [{ label: `Set ${device.name} to ${option.label}`, command }];
   }
   return [];
@@ -45,8 +75,15 @@ export const workingFormat = (measured: Measured, finding: Finding, source: Stag
 const allStops = perAnalysis((measured): readonly Stage[] => {
   const seen = new Set<string>();
   return measured.traced.stages.filter((stage) => {
-    if (!measured.picture[stage.index]?.stop || (stage.parent && measured.picture[stage.parent.index]?.stop)) return false;
-    const key = stage.via.by === 'link' ? stage.via.link.id : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
+    if (
+      !measured.picture[stage.index]?.stop ||
+      (stage.parent && measured.picture[stage.parent.index]?.stop)
+    )
+      return false;
+    const key =
+      stage.via.by === 'link'
+        ? stage.via.link.id
+        : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;
@@ -62,11 +99,26 @@ export const stoppedAt = (measured: Measured, kinds: readonly PictureStop['by'][
 
 export const aboutStage = (stage: Stage) => {
   const near = stage.via.by === 'link' ? stage : (stage.parent ?? stage);
-  return { deviceId: near.at.device.id, portId: near.at.id, linkId: near.via.by === 'link' ? near.via.link.id : undefined, stage: stage.index };
+  return {
+    deviceId: near.at.device.id,
+    portId: near.at.id,
+    linkId: near.via.by === 'link' ? near.via.link.id : undefined,
+    stage: stage.index,
+  };
 };
 
 /** A fix that flips a switch of the source, where the source has one. */
-export const sourceSwitch = (stage: Stage, control: boolean | string | undefined, value: boolean, label: string): Fix[] =>
+export const sourceSwitch = (
+  stage: Stage,
+  control: boolean | string | undefined,
+  value: boolean,
+  label: string,
+): Fix[] =>
   typeof control === 'string' && settingOf(sourceOf(stage).at.device.device, control) !== value
-    ? [{ label, command: { type: 'setControl', deviceId: sourceOf(stage).at.device.id, control, value } }]
+    ? [
+        {
+          label,
+          command: { type: 'setControl', deviceId: sourceOf(stage).at.device.id, control, value },
+        },
+      ]
     : [];

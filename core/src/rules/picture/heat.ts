@@ -2,20 +2,46 @@ import { entry } from '../../rig';
 import { cameraRule, setFix } from '../rule-of';
 import { isFormatText, parseFormat, sameRate } from '../../units';
 
-export const heat = cameraRule('picture.heat', {
-  looksFor: 'A camera that gets too hot in the format it is set to before the show is over.',
-  why: 'It switches itself off, and does not come back until it is cool.',
-  remedy: 'Use a lighter format, open the screen, take the battery out, or use a camera made to run all day.',
-  source: 'handbook 3-picture, continuous run; typical figures at 25 °C',
-}, ({ node, camera, showMin, format }) => {
-  const lastsMin = format === null ? undefined : entry(camera.heatMin ?? {}, format);
-  if (lastsMin === undefined || showMin === null || lastsMin >= showMin) return null;
-  return { level: 'warn', title: `Too hot after ${lastsMin} min`, says: `${node.device.name} gets too hot after about ${lastsMin} min in this format and the show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.` };
-}, ({ node, camera, format, showMin }) => {
-  const control = Object.values(node.device.model.ports).find(({ emits }) => emits?.picture)?.emits?.picture?.formatControl;
-  const choice = control === undefined ? undefined : entry(node.device.model.controls, control);
-  if (control === undefined || choice?.type !== 'choice' || format === null || !isFormatText(format)) return [];
-  const present = parseFormat(format);
-  const cool = choice.options.find(({ value }) => isFormatText(value) && parseFormat(value).height < present.height && parseFormat(value).height >= 1080 && sameRate(parseFormat(value).rate, present.rate) && (entry(camera.heatMin ?? {}, value) ?? Infinity) >= (showMin ?? 0));
-  return cool ? [setFix(`Set ${node.device.name} to ${cool.label}`, node.id, control, cool.value)] : [];
-});
+export const heat = cameraRule(
+  'picture.heat',
+  {
+    looksFor: 'A camera that gets too hot in the format it is set to before the show is over.',
+    why: 'It switches itself off, and does not come back until it is cool.',
+    remedy:
+      'Use a lighter format, open the screen, take the battery out, or use a camera made to run all day.',
+    source: 'handbook 3-picture, continuous run; typical figures at 25 °C',
+  },
+  ({ node, camera, showMin, format }) => {
+    const lastsMin = format === null ? undefined : entry(camera.heatMin ?? {}, format);
+    if (lastsMin === undefined || showMin === null || lastsMin >= showMin) return null;
+    return {
+      level: 'warn',
+      title: `Too hot after ${lastsMin} min`,
+      says: `${node.device.name} gets too hot after about ${lastsMin} min in this format and the show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.`,
+    };
+  },
+  ({ node, camera, format, showMin }) => {
+    const control = Object.values(node.device.model.ports).find(({ emits }) => emits?.picture)
+      ?.emits?.picture?.formatControl;
+    const choice = control === undefined ? undefined : entry(node.device.model.controls, control);
+    if (
+      control === undefined ||
+      choice?.type !== 'choice' ||
+      format === null ||
+      !isFormatText(format)
+    )
+      return [];
+    const present = parseFormat(format);
+    const cool = choice.options.find(
+      ({ value }) =>
+        isFormatText(value) &&
+        parseFormat(value).height < present.height &&
+        parseFormat(value).height >= 1080 &&
+        sameRate(parseFormat(value).rate, present.rate) &&
+        (entry(camera.heatMin ?? {}, value) ?? Infinity) >= (showMin ?? 0),
+    );
+    return cool
+      ? [setFix(`Set ${node.device.name} to ${cool.label}`, node.id, control, cool.value)]
+      : [];
+  },
+);

@@ -1,15 +1,29 @@
 import { CATALOGUE, classById } from '../../catalogue';
 import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
 import { measure, type Measured } from '../../measure';
-import { apply, entry, freeId, mate, Refusal, suggestedCable, type Command, type End, type Kind, type Rig, type SimpleCommand } from '../../rig';
+import {
+  apply,
+  entry,
+  freeId,
+  mate,
+  Refusal,
+  suggestedCable,
+  type Command,
+  type End,
+  type Kind,
+  type Rig,
+  type SimpleCommand,
+} from '../../rig';
 import { disconnect } from '../places';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
 const SOURCES: ReadonlySet<Kind> = new Set(['camera', 'player', 'phone']);
 
-const pictureOut = (node: DeviceNode): PortNode | undefined => node.ports.values().find(({ port }) => port.family === 'picture' && port.emits?.picture);
-const isIdle = (node: DeviceNode): boolean => node.ports.values().every(({ port, links }) => !port.emits?.picture || links.length === 0);
+const pictureOut = (node: DeviceNode): PortNode | undefined =>
+  node.ports.values().find(({ port }) => port.family === 'picture' && port.emits?.picture);
+const isIdle = (node: DeviceNode): boolean =>
+  node.ports.values().every(({ port, links }) => !port.emits?.picture || links.length === 0);
 
 interface Crowded {
   readonly source: DeviceNode;
@@ -24,13 +38,27 @@ const crowded = (measured: Measured): Crowded[] => {
   const nodes = [...measured.graph.devices.values()];
   const switchers = nodes.filter(({ device }) => device.model.kind === 'switcher');
   if (switchers.length === 0) return [];
-  return nodes.filter((node) => SOURCES.has(node.device.model.kind) && isIdle(node)).flatMap((source): Crowded[] => {
-    const out = pictureOut(source);
-    if (!out) return [];
-    const fitting = switchers.map((switcher) => ({ switcher, inputs: switcher.ports.values().filter(({ port }) => port.family === 'picture' && port.direction === 'in' && mate(out.port, port).can) })).filter(({ inputs }) => inputs.length > 0);
-    const [first] = fitting;
-    return first && fitting.every(({ inputs }) => inputs.every(({ links }) => links.length > 0)) ? [{ source, out, ...first }] : [];
-  });
+  return nodes
+    .filter((node) => SOURCES.has(node.device.model.kind) && isIdle(node))
+    .flatMap((source): Crowded[] => {
+      const out = pictureOut(source);
+      if (!out) return [];
+      const fitting = switchers
+        .map((switcher) => ({
+          switcher,
+          inputs: switcher.ports
+            .values()
+            .filter(
+              ({ port }) =>
+                port.family === 'picture' && port.direction === 'in' && mate(out.port, port).can,
+            ),
+        }))
+        .filter(({ inputs }) => inputs.length > 0);
+      const [first] = fitting;
+      return first && fitting.every(({ inputs }) => inputs.every(({ links }) => links.length > 0))
+        ? [{ source, out, ...first }]
+        : [];
+    });
 };
 
 const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
@@ -39,15 +67,35 @@ const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node
 const connect = (rig: Rig, from: End, to: End, lengthM?: number): SimpleCommand[] => {
   const [a, b] = [from, to].map((end) => entry(rig.devices, end.deviceId)?.model.ports[end.portId]);
   const cable = a && b && suggestedCable(a, b);
-  return cable ? [{ type: 'connect', linkId: freeId(`${from.deviceId}-to-${to.deviceId}-${to.portId}`, rig.links), from, to, cable: lengthM === undefined ? cable : { ...cable, lengthM } }] : [];
+  return cable
+    ? [
+        {
+          type: 'connect',
+          linkId: freeId(`${from.deviceId}-to-${to.deviceId}-${to.portId}`, rig.links),
+          from,
+          to,
+          cable: lengthM === undefined ? cable : { ...cable, lengthM },
+        },
+      ]
+    : [];
 };
 
 /** Keeps a remedy only if the source then reaches a destination with a picture. */
-const thatWorks = (measured: Measured, { source }: Crowded, label: string, commands: readonly SimpleCommand[]): Fix[] => {
+const thatWorks = (
+  measured: Measured,
+  { source }: Crowded,
+  label: string,
+  commands: readonly SimpleCommand[],
+): Fix[] => {
   const command: Command = { type: 'batch', label, commands: [...commands] };
   try {
     const after = measure(apply(measured.rig, command));
-    const arrives = after.traced.threads.some((thread) => thread.signal === 'picture' && thread.source.device.id === source.id && after.picture[thread.last.index]?.format);
+    const arrives = after.traced.threads.some(
+      (thread) =>
+        thread.signal === 'picture' &&
+        thread.source.device.id === source.id &&
+        after.picture[thread.last.index]?.format,
+    );
     return arrives ? [{ label, command }] : [];
   } catch (error) {
     if (error instanceof Refusal) return [];
@@ -58,7 +106,12 @@ const thatWorks = (measured: Measured, { source }: Crowded, label: string, comma
 /** The picture least missed while another is on air: something shown, before a camera without a person. */
 const shareable = ({ inputs }: Crowded): LinkEdge | undefined => {
   const edges = inputs.flatMap(({ links }) => links[0] ?? []);
-  const worth = ({ from }: LinkEdge): number => (from.device.device.model.kind === 'player' || from.device.device.model.kind === 'splitter' ? 0 : from.device.device.personId === null ? 1 : 2);
+  const worth = ({ from }: LinkEdge): number =>
+    from.device.device.model.kind === 'player' || from.device.device.model.kind === 'splitter'
+      ? 0
+      : from.device.device.personId === null
+        ? 1
+        : 2;
   return [...edges].sort((a, b) => worth(a) - worth(b))[0];
 };
 
@@ -67,26 +120,61 @@ const selector = (measured: Measured, found: Crowded): Fix[] => {
   if (!edge || edge.from.port.family !== 'picture' || edge.from.port.standard !== 'hdmi') return [];
   const { rig } = measured;
   const deviceId = freeId('selector', rig.devices);
-  const added: SimpleCommand[] = [disconnect(edge), { type: 'addDevice', deviceId, name: 'Selector', model: classById('selector-hdmi-2'), settings: { selected: '2' }, personId: null, placeId: edge.to.device.device.placeId }];
+  const added: SimpleCommand[] = [
+    disconnect(edge),
+    {
+      type: 'addDevice',
+      deviceId,
+      name: 'Selector',
+      model: classById('selector-hdmi-2'),
+      settings: { selected: '2' },
+      personId: null,
+      placeId: edge.to.device.device.placeId,
+    },
+  ];
   const withSelector = apply(rig, { type: 'batch', label: 'Selector', commands: added });
   const commands = [
-    ...added, ...connect(withSelector, endOf(edge.from), { deviceId, portId: 'in-1' }, edge.link.cable.lengthM),
-    ...connect(withSelector, endOf(found.out), { deviceId, portId: 'in-2' }), ...connect(withSelector, { deviceId, portId: 'out' }, endOf(edge.to), 1),
+    ...added,
+    ...connect(
+      withSelector,
+      endOf(edge.from),
+      { deviceId, portId: 'in-1' },
+      edge.link.cable.lengthM,
+    ),
+    ...connect(withSelector, endOf(found.out), { deviceId, portId: 'in-2' }),
+    ...connect(withSelector, { deviceId, portId: 'out' }, endOf(edge.to), 1),
   ];
-  return thatWorks(measured, found, `Share ${edge.to.port.name} with ${edge.from.device.device.name} by a selector`, commands);
+  return thatWorks(
+    measured,
+    found,
+    `Share ${edge.to.port.name} with ${edge.from.device.device.name} by a selector`,
+    commands,
+  );
 };
 
 /** The next larger switcher of the same sockets. */
 const larger = (measured: Measured, found: Crowded): Fix[] => {
   for (const model of CATALOGUE) {
-    if (model.kind !== 'switcher' || Object.keys(model.ports).filter((id) => id.startsWith('in-')).length <= found.inputs.length) continue;
+    if (
+      model.kind !== 'switcher' ||
+      Object.keys(model.ports).filter((id) => id.startsWith('in-')).length <= found.inputs.length
+    )
+      continue;
     const { id: deviceId } = found.switcher;
     const replaced: SimpleCommand = { type: 'replaceModel', deviceId, model };
-    const free = Object.keys(model.ports).find((portId) => model.ports[portId]?.family === 'picture' && portId.startsWith('in-') && !found.inputs.some((input) => input.id === portId));
+    const free = Object.keys(model.ports).find(
+      (portId) =>
+        model.ports[portId]?.family === 'picture' &&
+        portId.startsWith('in-') &&
+        !found.inputs.some((input) => input.id === portId),
+    );
     if (free === undefined) continue;
     try {
       const after = apply(measured.rig, replaced);
-      const fix = thatWorks(measured, found, `Use a larger switcher: ${model.name}`, [replaced, ...connect(after, endOf(found.out), { deviceId, portId: free })]);
+      const fix = thatWorks(measured, found, `Use a larger switcher: ${model.name}`, [
+        replaced,
+        ...connect(after, endOf(found.out), { deviceId, portId: free }),
+      ]);
       if (fix.length) return fix;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
@@ -101,15 +189,31 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
   for (const input of found.inputs) {
     const [edge] = input.links;
     if (!edge) continue;
-    const arriving = measured.traced.stages.find((stage) => stage.signal === 'picture' && stage.at === input);
+    const arriving = measured.traced.stages.find(
+      (stage) => stage.signal === 'picture' && stage.at === input,
+    );
     let root = arriving;
     while (root?.parent) root = root.parent;
     if (!root || root.at.device.device.model.kind !== 'player') continue;
     const without = measure(apply(measured.rig, disconnect(edge)));
     const source = root.at.device.id;
-    const still = without.traced.stages.some((stage) => stage.signal === 'picture' && isComputer(stage.at.device) && without.picture[stage.index]?.format && rootOf(stage).at.device.id === source);
+    const still = without.traced.stages.some(
+      (stage) =>
+        stage.signal === 'picture' &&
+        isComputer(stage.at.device) &&
+        without.picture[stage.index]?.format &&
+        rootOf(stage).at.device.id === source,
+    );
     if (!still) continue;
-    return thatWorks(measured, found, `Give ${input.port.name} to ${found.source.device.name} and put ${root.at.device.device.name} in from the computer`, [disconnect(edge), ...connect(apply(measured.rig, disconnect(edge)), endOf(found.out), endOf(input))]);
+    return thatWorks(
+      measured,
+      found,
+      `Give ${input.port.name} to ${found.source.device.name} and put ${root.at.device.device.name} in from the computer`,
+      [
+        disconnect(edge),
+        ...connect(apply(measured.rig, disconnect(edge)), endOf(found.out), endOf(input)),
+      ],
+    );
   }
   return [];
 };
@@ -120,17 +224,46 @@ const rootOf = (stage: Measured['traced']['stages'][number]) => {
   return at;
 };
 
-export const inputsShort = pictureRule('picture.inputs-short', {
-  looksFor: 'A camera or player that is plugged in nowhere, beside a switcher with no input left.',
-  why: 'It is one input short: somebody will not be seen.',
-  remedy: 'Share an input by a selector, use a larger switcher, or bring what is shown in from the computer.',
-  source: 'handbook 1-the-work: never be one input short',
-}, (measured) => crowded(measured).map(({ source, switcher, inputs }) => ({
-  level: 'stop', about: { deviceId: source.id }, title: `${switcher.device.name} is one input short`,
-  says: `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ${switcher.device.name} are taken. Share one by a selector, use a larger switcher, or bring slides in from the computer.`,
-})), {
-  sums: (measured, { about }) => crowded(measured).filter(({ source }) => source.id === about.deviceId).map(({ inputs, switcher }) => ({
-    label: `Inputs of ${switcher.device.name} left`, formula: 'inputs − taken − asked for', inputs: [{ name: 'inputs', value: inputs.length, unit: '' }, { name: 'taken', value: inputs.length, unit: '' }, { name: 'asked for', value: 1, unit: '' }], result: -1, unit: 'inputs', source: 'counted',
-  })),
-  fixes: (measured, { about }) => crowded(measured).filter(({ source }) => source.id === about.deviceId).flatMap((found) => [...selector(measured, found), ...larger(measured, found), ...fromComputer(measured, found)]),
-});
+export const inputsShort = pictureRule(
+  'picture.inputs-short',
+  {
+    looksFor:
+      'A camera or player that is plugged in nowhere, beside a switcher with no input left.',
+    why: 'It is one input short: somebody will not be seen.',
+    remedy:
+      'Share an input by a selector, use a larger switcher, or bring what is shown in from the computer.',
+    source: 'handbook 1-the-work: never be one input short',
+  },
+  (measured) =>
+    crowded(measured).map(({ source, switcher, inputs }) => ({
+      level: 'stop',
+      about: { deviceId: source.id },
+      title: `${switcher.device.name} is one input short`,
+      says: `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ${switcher.device.name} are taken. Share one by a selector, use a larger switcher, or bring slides in from the computer.`,
+    })),
+  {
+    sums: (measured, { about }) =>
+      crowded(measured)
+        .filter(({ source }) => source.id === about.deviceId)
+        .map(({ inputs, switcher }) => ({
+          label: `Inputs of ${switcher.device.name} left`,
+          formula: 'inputs − taken − asked for',
+          inputs: [
+            { name: 'inputs', value: inputs.length, unit: '' },
+            { name: 'taken', value: inputs.length, unit: '' },
+            { name: 'asked for', value: 1, unit: '' },
+          ],
+          result: -1,
+          unit: 'inputs',
+          source: 'counted',
+        })),
+    fixes: (measured, { about }) =>
+      crowded(measured)
+        .filter(({ source }) => source.id === about.deviceId)
+        .flatMap((found) => [
+          ...selector(measured, found),
+          ...larger(measured, found),
+          ...fromComputer(measured, found),
+        ]),
+  },
+);

@@ -17,14 +17,32 @@ export const interlaced: Rule = {
     conversions(measured)
       .filter(({ from, to }) => from.scan === 'i' && to.scan === 'p')
       .map(({ stage, from, to }) => ({
-        code: CODE, area: 'picture', level: 'warn', about: aboutStage(stage), title: 'Interlaced into progressive',
+        code: CODE,
+        area: 'picture',
+        level: 'warn',
+        about: aboutStage(stage),
+        title: 'Interlaced into progressive',
         says: `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ${stage.at.device.device.name} makes ${formatName(to)} of it. Moving hands will comb or blur. Set the source to a progressive format.`,
       })),
   fixes: (measured, { about }) => {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
     const source = conversion && sourceOf(conversion.stage);
     const choice = source && formatChoice(source);
-    const option = choice?.options.find(({ value }) => value.startsWith(`${conversion?.from.width}x${conversion?.from.height}p`));
-    return source && choice && option ? [{ label: `Set ${source.at.device.device.name} to ${option.label}`, command: { type: 'setControl', deviceId: source.at.device.id, control: choice.control, value: option.value } }] : [];
+    const option = choice?.options.find(({ value }) =>
+      value.startsWith(`${conversion?.from.width}x${conversion?.from.height}p`),
+    );
+    return source && choice && option
+      ? [
+          {
+            label: `Set ${source.at.device.device.name} to ${option.label}`,
+            command: {
+              type: 'setControl',
+              deviceId: source.at.device.id,
+              control: choice.control,
+              value: option.value,
+            },
+          },
+        ]
+      : [];
   },
 };

@@ -2,21 +2,50 @@ import { pictureSources } from '../../framing';
 import { choiceSetting, CODINGS, entry, BEST_THAT_FITS } from '../../rig';
 import { pictureRule, setFix } from '../rule-of';
 
-export const lessColour = pictureRule('picture.less-colour', {
-  looksFor: 'A picture that is sent with a quarter of its colour, 4:2:0, into a switcher or a capture device.',
-  why: 'Edges of saturated colour fray, and a key cut out of it is ragged.',
-  remedy: 'Send 4:2:2 or RGB where the link carries it.',
-  source: 'handbook 3-picture, formats: chroma',
-}, (measured) => pictureSources(measured).filter((stage) => stage.at.links.length > 0 && measured.picture[stage.index]?.coding?.chroma === '4:2:0').map((stage) => ({
-  level: 'note', about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index }, title: 'A quarter of the colour',
-  says: `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a key or small coloured text. Send 4:2:2 or RGB if the link carries it.`,
-})), {
-  fixes: (measured, { about }) => {
-    const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
-    const control = node && about.portId ? node.ports.get(about.portId)?.port.emits?.picture?.codingControl : undefined;
-    const choice = node && control !== undefined ? entry(node.device.model.controls, control) : undefined;
-    if (!node || control === undefined || choice?.type !== 'choice' || choiceSetting(node.device, control) === BEST_THAT_FITS) return [];
-    const option = choice.options.find(({ value }) => CODINGS[value] && CODINGS[value].chroma !== '4:2:0');
-    return option ? [setFix(`Send ${option.label} from ${node.device.name}`, node.id, control, option.value)] : [];
+export const lessColour = pictureRule(
+  'picture.less-colour',
+  {
+    looksFor:
+      'A picture that is sent with a quarter of its colour, 4:2:0, into a switcher or a capture device.',
+    why: 'Edges of saturated colour fray, and a key cut out of it is ragged.',
+    remedy: 'Send 4:2:2 or RGB where the link carries it.',
+    source: 'handbook 3-picture, formats: chroma',
   },
-});
+  (measured) =>
+    pictureSources(measured)
+      .filter(
+        (stage) =>
+          stage.at.links.length > 0 && measured.picture[stage.index]?.coding?.chroma === '4:2:0',
+      )
+      .map((stage) => ({
+        level: 'note',
+        about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index },
+        title: 'A quarter of the colour',
+        says: `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a key or small coloured text. Send 4:2:2 or RGB if the link carries it.`,
+      })),
+  {
+    fixes: (measured, { about }) => {
+      const node =
+        about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+      const control =
+        node && about.portId
+          ? node.ports.get(about.portId)?.port.emits?.picture?.codingControl
+          : undefined;
+      const choice =
+        node && control !== undefined ? entry(node.device.model.controls, control) : undefined;
+      if (
+        !node ||
+        control === undefined ||
+        choice?.type !== 'choice' ||
+        choiceSetting(node.device, control) === BEST_THAT_FITS
+      )
+        return [];
+      const option = choice.options.find(
+        ({ value }) => CODINGS[value] && CODINGS[value].chroma !== '4:2:0',
+      );
+      return option
+        ? [setFix(`Send ${option.label} from ${node.device.name}`, node.id, control, option.value)]
+        : [];
+    },
+  },
+);

@@ -6,7 +6,28 @@ import { numberSetting } from '../../rig';
 export const ISO_STEPS = [100, 200, 400, 800, 1600, 3200, 6400];
 
 /** The sum of the light a shot needs. */
-export const exposureSum = ({ device, camera, fNumber, lightNeededLux }: Framing): Sum[] => (camera ? [{
-  label: 'Light needed', formula: '250 × N² ÷ (t × S)', inputs: [{ name: 'f-number N', value: fNumber ?? 'unknown', unit: '' }, { name: 'shutter 1/t', value: numberSetting(device, camera.shutterControl) ?? 'unknown', unit: '1/s' }, { name: 'sensitivity S', value: numberSetting(device, camera.isoControl) ?? 'unknown', unit: 'ISO' }],
-  result: lightNeededLux, unit: 'lux', source: 'ISO 2720, constant 250',
-}] : []);
+export const exposureSum = ({ device, camera, fNumber, lightNeededLux }: Framing): Sum[] =>
+  camera
+    ? [
+        {
+          label: 'Light needed',
+          formula: '250 × N² ÷ (t × S)',
+          inputs: [
+            { name: 'f-number N', value: fNumber ?? 'unknown', unit: '' },
+            {
+              name: 'shutter 1/t',
+              value: numberSetting(device, camera.shutterControl) ?? 'unknown',
+              unit: '1/s',
+            },
+            {
+              name: 'sensitivity S',
+              value: numberSetting(device, camera.isoControl) ?? 'unknown',
+              unit: 'ISO',
+            },
+          ],
+          result: lightNeededLux,
+          unit: 'lux',
+          source: 'ISO 2720, constant 250',
+        },
+      ]
+    : [];

@@ -8,7 +8,11 @@ const CODE = 'picture.link-overload';
 
 const find = (measured: Measured): Finding[] =>
   stoppedAt(measured, ['port', 'cable']).map((stage) => ({
-    code: CODE, area: 'picture', level: 'stop', about: aboutStage(stage), title: 'The link cannot carry this format',
+    code: CODE,
+    area: 'picture',
+    level: 'stop',
+    about: aboutStage(stage),
+    title: 'The link cannot carry this format',
     says: `No picture from ${sourceOf(stage).at.device.device.name} to ${nameOf(stage.at)}: ${measured.picture[stage.index]?.stop?.says ?? 'the link is too slow'}. Send a lighter format or use a faster link.`,
   }));
 

@@ -11,7 +11,9 @@ const MANY = 3;
 
 const boxesOf = (thread: Thread): DeviceNode[] => {
   const boxes = new Set<DeviceNode>();
-  for (const { at: { device } } of stagesOf(thread.last)) {
+  for (const {
+    at: { device },
+  } of stagesOf(thread.last)) {
     if (USES.has(device.device.model.kind)) break;
     if (BETWEEN.has(device.device.model.kind)) boxes.add(device);
   }
@@ -36,21 +38,39 @@ const rows = (measured: Measured): Map<DeviceNode, DeviceNode[]> => {
   for (const thread of measured.traced.threads) {
     if (thread.signal !== 'picture' || (counts[thread.last.index] ?? 0) < MANY) continue;
     const boxes = boxesOf(thread);
-    if (boxes.length >= MANY && boxes.length > (found.get(thread.source.device)?.length ?? 0)) found.set(thread.source.device, boxes);
+    if (boxes.length >= MANY && boxes.length > (found.get(thread.source.device)?.length ?? 0))
+      found.set(thread.source.device, boxes);
   }
   return found;
 };
 
-export const manyBoxes = pictureRule('picture.many-boxes', {
-  looksFor: 'Three or more splitters, selectors and converters in one row.',
-  why: 'Each adds a delay, a supply and two plugs; the row is as reliable as all of them together.',
-  remedy: 'Use a camera or a switcher with the socket you need, or one converter that does it all.',
-  source: 'handbook 3-picture: every one of them adds delay, a failure point and two plugs',
-}, (measured) => [...rows(measured)].map(([source, boxes]) => ({
-  level: 'warn', about: { deviceId: source.id }, title: `${boxes.length} boxes in a row`,
-  says: `${source.device.name} goes through ${boxes.map(({ device }) => device.name).join(', ')}. That is ${boxes.length} supplies and ${2 * boxes.length} plugs that can fail. Use a source or a switcher with the socket you need.`,
-})), {
-  sums: (measured, { about }) => [...rows(measured)].filter(([source]) => source.id === about.deviceId).map(([, boxes]) => ({
-    label: 'Plugs added', formula: 'boxes × 2', inputs: [{ name: 'boxes', value: boxes.length, unit: '' }], result: boxes.length * 2, unit: 'plugs', source: 'handbook 3-picture',
-  })),
-});
+export const manyBoxes = pictureRule(
+  'picture.many-boxes',
+  {
+    looksFor: 'Three or more splitters, selectors and converters in one row.',
+    why: 'Each adds a delay, a supply and two plugs; the row is as reliable as all of them together.',
+    remedy:
+      'Use a camera or a switcher with the socket you need, or one converter that does it all.',
+    source: 'handbook 3-picture: every one of them adds delay, a failure point and two plugs',
+  },
+  (measured) =>
+    [...rows(measured)].map(([source, boxes]) => ({
+      level: 'warn',
+      about: { deviceId: source.id },
+      title: `${boxes.length} boxes in a row`,
+      says: `${source.device.name} goes through ${boxes.map(({ device }) => device.name).join(', ')}. That is ${boxes.length} supplies and ${2 * boxes.length} plugs that can fail. Use a source or a switcher with the socket you need.`,
+    })),
+  {
+    sums: (measured, { about }) =>
+      [...rows(measured)]
+        .filter(([source]) => source.id === about.deviceId)
+        .map(([, boxes]) => ({
+          label: 'Plugs added',
+          formula: 'boxes × 2',
+          inputs: [{ name: 'boxes', value: boxes.length, unit: '' }],
+          result: boxes.length * 2,
+          unit: 'plugs',
+          source: 'handbook 3-picture',
+        })),
+  },
+);

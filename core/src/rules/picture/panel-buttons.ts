@@ -2,4 +2,5 @@ import type { Measured } from '../../measure';
 import { inOrder, type PanelButton } from '../../rig';
 
 /** Buttons of the panel in their order. */
-export const buttons = (measured: Measured): [string, PanelButton][] => inOrder(measured.rig.panel.buttons);
+export const buttons = (measured: Measured): [string, PanelButton][] =>
+  inOrder(measured.rig.panel.buttons);

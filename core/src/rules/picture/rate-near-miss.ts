@@ -17,16 +17,26 @@ export const rateNearMiss: Rule = {
     conversions(measured)
       .filter(({ from, to }) => nearMissRate(from.rate, to.rate))
       .map(({ stage, from, to }) => ({
-        code: CODE, area: 'picture', level: 'warn', about: aboutStage(stage), title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
+        code: CODE,
+        area: 'picture',
+        level: 'warn',
+        about: aboutStage(stage),
+        title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
         says: `${sourceOf(stage).at.device.device.name} arrives at ${nameOf(stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ${formatName(to)}: about one frame in a thousand is dropped or repeated. Set both to the same rate.`,
       })),
   sums: (measured, { about }) =>
     conversions(measured)
       .filter(({ stage }) => stage.index === about.stage)
       .map(({ from, to }) => ({
-        label: 'Time between dropped frames', formula: '1 ÷ |rate in − rate out|',
-        inputs: [{ name: 'rate in', value: `${from.rate.num}/${from.rate.den}`, unit: 'Hz' }, { name: 'rate out', value: `${to.rate.num}/${to.rate.den}`, unit: 'Hz' }],
-        result: 1 / Math.abs(rateToHz(from.rate) - rateToHz(to.rate)), unit: 's', source: 'handbook 3-picture',
+        label: 'Time between dropped frames',
+        formula: '1 ÷ |rate in − rate out|',
+        inputs: [
+          { name: 'rate in', value: `${from.rate.num}/${from.rate.den}`, unit: 'Hz' },
+          { name: 'rate out', value: `${to.rate.num}/${to.rate.den}`, unit: 'Hz' },
+        ],
+        result: 1 / Math.abs(rateToHz(from.rate) - rateToHz(to.rate)),
+        unit: 's',
+        source: 'handbook 3-picture',
       })),
   fixes: (measured, { about }) => {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
@@ -34,9 +44,26 @@ export const rateNearMiss: Rule = {
     const source = sourceOf(conversion.stage);
     const option = formatChoice(source)?.options.find(({ value }) => {
       const format = parseFormat(value);
-      return format.width === conversion.from.width && format.height === conversion.from.height && format.scan === conversion.from.scan && sameRate(format.rate, conversion.to.rate);
+      return (
+        format.width === conversion.from.width &&
+        format.height === conversion.from.height &&
+        format.scan === conversion.from.scan &&
+        sameRate(format.rate, conversion.to.rate)
+      );
     });
     const control = formatChoice(source)?.control;
-    return option && control ? [{ label: `Set ${source.at.device.device.name} to ${option.label}`, command: { type: 'setControl', deviceId: source.at.device.id, control, value: option.value } }] : [];
+    return option && control
+      ? [
+          {
+            label: `Set ${source.at.device.device.name} to ${option.label}`,
+            command: {
+              type: 'setControl',
+              deviceId: source.at.device.id,
+              control,
+              value: option.value,
+            },
+          },
+        ]
+      : [];
   },
 };

@@ -2,8 +2,19 @@ import type { Measured } from '../../measure';
 import { scenesMade, type SceneMade, type Short } from '../../programme/scenes';
 
 /** Scenes that lack one of some resources, the first lack of each. */
-export const shortOf = (measured: Measured, resources: readonly Short['resource'][]): { made: SceneMade; short: Short }[] =>
-  scenesMade(measured).flatMap((made) => made.short.filter(({ resource }) => resources.includes(resource)).slice(0, 1).map((short) => ({ made, short })));
+export const shortOf = (
+  measured: Measured,
+  resources: readonly Short['resource'][],
+): { made: SceneMade; short: Short }[] =>
+  scenesMade(measured).flatMap((made) =>
+    made.short
+      .filter(({ resource }) => resources.includes(resource))
+      .slice(0, 1)
+      .map((short) => ({ made, short })),
+  );
 
 /** What a finding about a scene points at. */
-export const aboutScene = (sceneId: string, { deviceId }: Short) => ({ sceneId, ...(deviceId === null ? {} : { deviceId }) });
+export const aboutScene = (sceneId: string, { deviceId }: Short) => ({
+  sceneId,
+  ...(deviceId === null ? {} : { deviceId }),
+});

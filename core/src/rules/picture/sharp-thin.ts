@@ -21,29 +21,67 @@ const stopFor = (framing: Framing, sway: number): number | undefined => {
   if (focalMm === null || sensorWidthMm === null || shot.distanceM === null) return undefined;
   const { distanceM } = shot;
   return STOPS.find((stop) => {
-    const { nearM, farM } = depthOfField(focalMm, stop, circleOfConfusionMm(sensorWidthMm), distanceM);
+    const { nearM, farM } = depthOfField(
+      focalMm,
+      stop,
+      circleOfConfusionMm(sensorWidthMm),
+      distanceM,
+    );
     return stop > (fNumber ?? 0) && farM - nearM >= sway;
   });
 };
 
-export const sharpThin = shotRule('picture.sharp-thin', {
-  looksFor: 'A focus that is set once on somebody who moves more than what is sharp.',
-  why: 'They lean forward to make a point, and are soft while they make it.',
-  remedy: 'Close the aperture and add light, use autofocus, or stand farther back.',
-  source: 'handbook 3-picture: depth of field, circle of confusion sensor width ÷ 1200',
-}, (framing, measured) => {
-  const { sharp, device } = framing;
-  const sway = swayOf(framing, measured);
-  if (!sharp || sway === null || sharp.farM - sharp.nearM >= sway) return null;
-  return { level: 'warn', title: `Sharp for ${figure((sharp.farM - sharp.nearM) * 100, 0)} cm`, says: `${device.name} is sharp from ${figure(sharp.nearM, 2)} to ${figure(sharp.farM, 2)} m, and whoever is in the shot sways ${figure(sway * 100, 0)} cm. Close the aperture and add light, or let the camera follow the focus.` };
-}, {
-  sums: ({ sharp, focalMm, fNumber, sensorWidthMm, shot }) => [{
-    label: 'Depth of field', formula: 'far − near, with H = f² ÷ (N·c) + f', inputs: [{ name: 'focal length', value: focalMm ?? 'unknown', unit: 'mm' }, { name: 'f-number', value: fNumber ?? 'unknown', unit: '' }, { name: 'circle of confusion', value: sensorWidthMm === null ? 'unknown' : circleOfConfusionMm(sensorWidthMm), unit: 'mm' }, { name: 'distance', value: shot.distanceM ?? 'unknown', unit: 'm' }],
-    result: sharp ? (sharp.farM - sharp.nearM) * 100 : null, unit: 'cm', source: 'handbook 3-picture',
-  }],
-  fixes: (framing, measured) => {
-    const sway = swayOf(framing, measured);
-    const stop = sway === null ? undefined : stopFor(framing, sway);
-    return framing.camera && stop !== undefined ? [setFix(`Close ${framing.device.name} to f/${stop}`, framing.shot.deviceId, framing.camera.fNumberControl, stop)] : [];
+export const sharpThin = shotRule(
+  'picture.sharp-thin',
+  {
+    looksFor: 'A focus that is set once on somebody who moves more than what is sharp.',
+    why: 'They lean forward to make a point, and are soft while they make it.',
+    remedy: 'Close the aperture and add light, use autofocus, or stand farther back.',
+    source: 'handbook 3-picture: depth of field, circle of confusion sensor width ÷ 1200',
   },
-});
+  (framing, measured) => {
+    const { sharp, device } = framing;
+    const sway = swayOf(framing, measured);
+    if (!sharp || sway === null || sharp.farM - sharp.nearM >= sway) return null;
+    return {
+      level: 'warn',
+      title: `Sharp for ${figure((sharp.farM - sharp.nearM) * 100, 0)} cm`,
+      says: `${device.name} is sharp from ${figure(sharp.nearM, 2)} to ${figure(sharp.farM, 2)} m, and whoever is in the shot sways ${figure(sway * 100, 0)} cm. Close the aperture and add light, or let the camera follow the focus.`,
+    };
+  },
+  {
+    sums: ({ sharp, focalMm, fNumber, sensorWidthMm, shot }) => [
+      {
+        label: 'Depth of field',
+        formula: 'far − near, with H = f² ÷ (N·c) + f',
+        inputs: [
+          { name: 'focal length', value: focalMm ?? 'unknown', unit: 'mm' },
+          { name: 'f-number', value: fNumber ?? 'unknown', unit: '' },
+          {
+            name: 'circle of confusion',
+            value: sensorWidthMm === null ? 'unknown' : circleOfConfusionMm(sensorWidthMm),
+            unit: 'mm',
+          },
+          { name: 'distance', value: shot.distanceM ?? 'unknown', unit: 'm' },
+        ],
+        result: sharp ? (sharp.farM - sharp.nearM) * 100 : null,
+        unit: 'cm',
+        source: 'handbook 3-picture',
+      },
+    ],
+    fixes: (framing, measured) => {
+      const sway = swayOf(framing, measured);
+      const stop = sway === null ? undefined : stopFor(framing, sway);
+      return framing.camera && stop !== undefined
+        ? [
+            setFix(
+              `Close ${framing.device.name} to f/${stop}`,
+              framing.shot.deviceId,
+              framing.camera.fNumberControl,
+              stop,
+            ),
+          ]
+        : [];
+    },
+  },
+);

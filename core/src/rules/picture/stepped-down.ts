@@ -8,17 +8,28 @@ import { cable, otherCables } from '../places';
 import type { Finding, Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
-const candidateName = ({ format, coding }: Candidate): string => `${formatName(format)}${coding ? ` ${coding.chroma === 'rgb' ? 'RGB' : coding.chroma}` : ''}`;
+const candidateName = ({ format, coding }: Candidate): string =>
+  `${formatName(format)}${coding ? ` ${coding.chroma === 'rgb' ? 'RGB' : coding.chroma}` : ''}`;
 
-const steps = (measured: Measured): { source: Stage; negotiation: Negotiation; obstacle: Obstacle }[] =>
+const steps = (
+  measured: Measured,
+): { source: Stage; negotiation: Negotiation; obstacle: Obstacle }[] =>
   [...measured.negotiations].flatMap(([index, negotiation]) => {
     const source = measured.traced.stages[index];
-    return source && negotiation.fits ? negotiation.forcedBy.map((obstacle) => ({ source, negotiation, obstacle })) : [];
+    return source && negotiation.fits
+      ? negotiation.forcedBy.map((obstacle) => ({ source, negotiation, obstacle }))
+      : [];
   });
 
 const find = (measured: Measured): Omit<Finding, 'code' | 'area'>[] =>
   steps(measured).map(({ source, negotiation, obstacle }) => ({
-    level: 'warn', about: { deviceId: source.at.device.id, portId: obstacle.portId, ...(obstacle.linkId === null ? {} : { linkId: obstacle.linkId }), stage: source.index },
+    level: 'warn',
+    about: {
+      deviceId: source.at.device.id,
+      portId: obstacle.portId,
+      ...(obstacle.linkId === null ? {} : { linkId: obstacle.linkId }),
+      stage: source.index,
+    },
     title: `${candidateName(negotiation)} instead of ${candidateName(negotiation.wish)}`,
     says: `${source.at.device.device.name} could send ${candidateName(negotiation.wish)} and sends ${candidateName(negotiation)}: ${obstacle.says}. Mend that place, or want a format that fits.`,
     houseRule: 'chosenFormat',
@@ -29,26 +40,51 @@ const betterCable = (measured: Measured, { about }: Finding): Fix[] => {
   const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
   if (!edge) return [];
   for (const kind of otherCables(edge)) {
-    const command = { type: 'setCable', linkId: edge.id, cable: { kind, lengthM: edge.link.cable.lengthM } } as const;
-    const remains = steps(measure(apply(measured.rig, command))).some(({ obstacle }) => obstacle.linkId === edge.id);
+    const command = {
+      type: 'setCable',
+      linkId: edge.id,
+      cable: { kind, lengthM: edge.link.cable.lengthM },
+    } as const;
+    const remains = steps(measure(apply(measured.rig, command))).some(
+      ({ obstacle }) => obstacle.linkId === edge.id,
+    );
     if (!remains) return [{ label: `Use ${cable(kind).name}`, command }];
   }
   return [];
 };
 
-export const steppedDown = pictureRule('picture.stepped-down', {
-  looksFor: 'A source that sends the best that fits, and a link, an input or a switcher that forces it below what is wanted.',
-  why: 'One short cable or one old input decides for the whole chain, without a word.',
-  remedy: 'Mend the place that forces it, or want the format that fits.',
-  source: 'handbook 3-picture, formats and how they travel',
-}, find, {
-  fixes: betterCable,
-  sums: (measured, { about }) => {
-    const found = steps(measured).find(({ source, obstacle }) => source.index === about.stage && obstacle.portId === about.portId);
-    const pixels = ({ format }: Candidate) => format.width * format.height;
-    return found ? [{
-      label: 'What is left of the pixels', formula: 'sent ÷ wanted', inputs: [{ name: 'sent', value: pixels(found.negotiation), unit: 'px' }, { name: 'wanted', value: pixels(found.negotiation.wish), unit: 'px' }],
-      result: (100 * pixels(found.negotiation)) / pixels(found.negotiation.wish), unit: '%', source: 'handbook 3-picture',
-    }] : [];
+export const steppedDown = pictureRule(
+  'picture.stepped-down',
+  {
+    looksFor:
+      'A source that sends the best that fits, and a link, an input or a switcher that forces it below what is wanted.',
+    why: 'One short cable or one old input decides for the whole chain, without a word.',
+    remedy: 'Mend the place that forces it, or want the format that fits.',
+    source: 'handbook 3-picture, formats and how they travel',
   },
-});
+  find,
+  {
+    fixes: betterCable,
+    sums: (measured, { about }) => {
+      const found = steps(measured).find(
+        ({ source, obstacle }) => source.index === about.stage && obstacle.portId === about.portId,
+      );
+      const pixels = ({ format }: Candidate) => format.width * format.height;
+      return found
+        ? [
+            {
+              label: 'What is left of the pixels',
+              formula: 'sent ÷ wanted',
+              inputs: [
+                { name: 'sent', value: pixels(found.negotiation), unit: 'px' },
+                { name: 'wanted', value: pixels(found.negotiation.wish), unit: 'px' },
+              ],
+              result: (100 * pixels(found.negotiation)) / pixels(found.negotiation.wish),
+              unit: '%',
+              source: 'handbook 3-picture',
+            },
+          ]
+        : [];
+    },
+  },
+);

@@ -4,20 +4,49 @@ import { pictureRule } from '../rule-of';
 /** Switches under a usual foot. */
 const PEDAL_SWITCHES = 3;
 
-export const tooManyForHand = pictureRule('picture.too-many-for-hand', {
-  looksFor: 'More scenes than whoever switches can call up: a pedal with three switches, or nobody at all.',
-  why: 'A foot finds three switches without looking; a show nobody switches stays in its first scene.',
-  remedy: 'Fewer scenes, a panel, or an operator.',
-  source: 'handbook 1-the-work: who switches',
-}, (measured) => {
-  const scenes = Object.keys(measured.rig.scenes).length;
-  const by = measured.rig.brief?.switchedBy;
-  if (by === 'host by pedal' && scenes > PEDAL_SWITCHES) return [{ level: 'warn', about: {}, title: `${scenes} scenes, ${PEDAL_SWITCHES} pedal switches`, says: `The host switches by pedal, and a pedal has ${PEDAL_SWITCHES} switches for ${scenes} scenes. Use a panel, an operator, or fewer scenes.` }];
-  if (by === 'nobody' && scenes > 1) return [{ level: 'warn', about: {}, title: 'Nobody switches', says: `There are ${scenes} scenes and the brief says that nobody switches. The show stays in the first. Say who switches, or leave one scene.` }];
-  return [];
-}, {
-  fixes: (measured): Fix[] => {
-    const by = measured.rig.brief?.switchedBy;
-    return by === undefined ? [] : [{ label: 'Let the host switch by a panel', command: { type: 'writeBrief', brief: { switchedBy: 'host by panel' } } }];
+export const tooManyForHand = pictureRule(
+  'picture.too-many-for-hand',
+  {
+    looksFor:
+      'More scenes than whoever switches can call up: a pedal with three switches, or nobody at all.',
+    why: 'A foot finds three switches without looking; a show nobody switches stays in its first scene.',
+    remedy: 'Fewer scenes, a panel, or an operator.',
+    source: 'handbook 1-the-work: who switches',
   },
-});
+  (measured) => {
+    const scenes = Object.keys(measured.rig.scenes).length;
+    const by = measured.rig.brief?.switchedBy;
+    if (by === 'host by pedal' && scenes > PEDAL_SWITCHES)
+      return [
+        {
+          level: 'warn',
+          about: {},
+          title: `${scenes} scenes, ${PEDAL_SWITCHES} pedal switches`,
+          says: `The host switches by pedal, and a pedal has ${PEDAL_SWITCHES} switches for ${scenes} scenes. Use a panel, an operator, or fewer scenes.`,
+        },
+      ];
+    if (by === 'nobody' && scenes > 1)
+      return [
+        {
+          level: 'warn',
+          about: {},
+          title: 'Nobody switches',
+          says: `There are ${scenes} scenes and the brief says that nobody switches. The show stays in the first. Say who switches, or leave one scene.`,
+        },
+      ];
+    return [];
+  },
+  {
+    fixes: (measured): Fix[] => {
+      const by = measured.rig.brief?.switchedBy;
+      return by === undefined
+        ? []
+        : [
+            {
+              label: 'Let the host switch by a panel',
+              command: { type: 'writeBrief', brief: { switchedBy: 'host by panel' } },
+            },
+          ];
+    },
+  },
+);

@@ -10,7 +10,11 @@ const SIGNALS = ['picture', 'sound'] as const;
 const reached = ({ traced, picture }: Measured, signal: Signal): ReadonlySet<DeviceNode> => {
   const devices = new Set<DeviceNode>();
   for (const thread of traced.threads)
-    if (thread.signal === signal && (signal === 'sound' || picture[thread.last.index]?.format !== null)) devices.add(thread.end.device);
+    if (
+      thread.signal === signal &&
+      (signal === 'sound' || picture[thread.last.index]?.format !== null)
+    )
+      devices.add(thread.end.device);
   return devices;
 };
 
@@ -30,7 +34,11 @@ const find = (measured: Measured): Finding[] => {
       }
       if (!isNeeded || !isPlugged) continue;
       findings.push({
-        code: CODE, area: 'signal', level: 'stop', about: { deviceId: node.id, portId }, title: `No ${signal}`,
+        code: CODE,
+        area: 'signal',
+        level: 'stop',
+        about: { deviceId: node.id, portId },
+        title: `No ${signal}`,
         says: `${node.device.name} gets no ${signal}: no ${signal === 'picture' ? 'camera or player' : 'microphone or other sound source'} reaches it. Connect one through what feeds ${node.device.name}.`,
       });
     }
@@ -40,7 +48,8 @@ const find = (measured: Measured): Finding[] => {
 export const destinationEmpty: Rule = {
   code: CODE,
   area: 'signal',
-  looksFor: 'A stream, recording, screen or pair of headphones that is connected and gets no picture or no sound.',
+  looksFor:
+    'A stream, recording, screen or pair of headphones that is connected and gets no picture or no sound.',
   why: 'It will be black or silent.',
   remedy: 'Connect a source through what feeds it.',
   source: 'design: threads',

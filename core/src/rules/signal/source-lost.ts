@@ -21,7 +21,11 @@ export const sourceLost: Rule = {
       .map(({ source, signal }) => {
         const { name } = source.device.device;
         return {
-          code: CODE, area: 'signal', level: 'warn', about: { deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id }, title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
+          code: CODE,
+          area: 'signal',
+          level: 'warn',
+          about: { deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id },
+          title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
           says: `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ${source.links[0]?.to.device.device.name ?? 'it'} onward.`,
         };
       });

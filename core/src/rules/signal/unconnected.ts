@@ -13,10 +13,23 @@ export const unconnected: Rule = {
     [...measured.graph.devices.values()]
       .filter((node) => [...node.ports.values()].every(({ links }) => links.length === 0))
       .map((node) => ({
-        code: CODE, area: 'signal', level: 'note', about: { deviceId: node.id }, title: 'Not connected', says: `${node.device.name} is connected to nothing. Connect it or remove it.`,
+        code: CODE,
+        area: 'signal',
+        level: 'note',
+        about: { deviceId: node.id },
+        title: 'Not connected',
+        says: `${node.device.name} is connected to nothing. Connect it or remove it.`,
       })),
   fixes: (measured, { about }) => {
-    const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
-    return node ? [{ label: `Remove ${node.device.name}`, command: { type: 'removeDevice', deviceId: node.id } }] : [];
+    const node =
+      about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+    return node
+      ? [
+          {
+            label: `Remove ${node.device.name}`,
+            command: { type: 'removeDevice', deviceId: node.id },
+          },
+        ]
+      : [];
   },
 };

@@ -11,7 +11,11 @@ export const waysCut: Rule = {
   source: 'design: graph',
   find: (measured) =>
     [...measured.traced.cut].map((node) => ({
-      code: CODE, area: 'signal', level: 'note', about: { deviceId: node.device.id, portId: node.id }, title: 'More ways than are followed',
+      code: CODE,
+      area: 'signal',
+      level: 'note',
+      about: { deviceId: node.device.id, portId: node.id },
+      title: 'More ways than are followed',
       says: `One source reaches ${node.device.device.name}, ${node.port.name} by more than four ways; only the first four are computed. Take out the ways that are not meant.`,
     })),
 };

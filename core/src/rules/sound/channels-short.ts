@@ -2,15 +2,40 @@ import { channelLoads, type ChannelLoad } from '../../sound/channels';
 import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
-export const channelsShort = eachSoundRule<ChannelLoad>('sound.channels-short', {
-  looksFor: 'A digital or network cable with more sound channels on it than its ends carry.',
-  why: 'Optical carries eight channels at 48 kHz, a personal mixer or desk as many as it was built for; the rest is not heard.',
-  remedy: 'Send some by another way, or use a larger box.',
-  source: 'handbook 2-sound, the chain: digital expansion',
-}, {
-  all: channelLoads, about: ({ link, to }) => ({ deviceId: to.device.id, portId: to.id, linkId: link.id }),
-  judge: ({ from, to, sources, most, by }) => (most === null || sources.length <= most ? null : {
-    level: 'stop', title: `${sources.length} channels, ${most} fit`, says: `${sources.length} sounds go from ${nameOf(from)} to ${nameOf(to)}, and ${nameOf(by)} carries ${most}. ${sources.slice(most).map(({ device }) => device.device.name).join(', ')} will not arrive.`,
-  }),
-  sums: ({ sources, most }) => [{ label: 'Channels left over', formula: 'channels it carries − sounds on it', inputs: [{ name: 'carries', value: most ?? 'not limited', unit: '' }, { name: 'sounds', value: sources.length, unit: '' }], result: most === null ? null : most - sources.length, unit: '', source: 'the ports’ own figures' }],
-});
+export const channelsShort = eachSoundRule<ChannelLoad>(
+  'sound.channels-short',
+  {
+    looksFor: 'A digital or network cable with more sound channels on it than its ends carry.',
+    why: 'Optical carries eight channels at 48 kHz, a personal mixer or desk as many as it was built for; the rest is not heard.',
+    remedy: 'Send some by another way, or use a larger box.',
+    source: 'handbook 2-sound, the chain: digital expansion',
+  },
+  {
+    all: channelLoads,
+    about: ({ link, to }) => ({ deviceId: to.device.id, portId: to.id, linkId: link.id }),
+    judge: ({ from, to, sources, most, by }) =>
+      most === null || sources.length <= most
+        ? null
+        : {
+            level: 'stop',
+            title: `${sources.length} channels, ${most} fit`,
+            says: `${sources.length} sounds go from ${nameOf(from)} to ${nameOf(to)}, and ${nameOf(by)} carries ${most}. ${sources
+              .slice(most)
+              .map(({ device }) => device.device.name)
+              .join(', ')} will not arrive.`,
+          },
+    sums: ({ sources, most }) => [
+      {
+        label: 'Channels left over',
+        formula: 'channels it carries − sounds on it',
+        inputs: [
+          { name: 'carries', value: most ?? 'not limited', unit: '' },
+          { name: 'sounds', value: sources.length, unit: '' },
+        ],
+        result: most === null ? null : most - sources.length,
+        unit: '',
+        source: 'the ports’ own figures',
+      },
+    ],
+  },
+);

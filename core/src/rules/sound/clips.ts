@@ -11,12 +11,17 @@ export const clips: Rule = {
   remedy: 'Lower the gain before that stage, switch a pad in, or move the microphone away.',
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
-    tightest(measured).filter(({ headroom }) => headroom < 0).map((tight) => ({
-      code: 'sound.clips', area: 'sound', level: 'stop', about: aboutTight(tight),
-      title: `Clips by ${figure(-tight.headroom)} dB`,
-      says: `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. Lower the gain, switch a pad in, or move the microphone away.`,
-      houseRule: 'headroomDb',
-    })),
+    tightest(measured)
+      .filter(({ headroom }) => headroom < 0)
+      .map((tight) => ({
+        code: 'sound.clips',
+        area: 'sound',
+        level: 'stop',
+        about: aboutTight(tight),
+        title: `Clips by ${figure(-tight.headroom)} dB`,
+        says: `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. Lower the gain, switch a pad in, or move the microphone away.`,
+        houseRule: 'headroomDb',
+      })),
   sums: headroomSums,
   fixes: lowerGain,
 };

@@ -8,25 +8,41 @@ import { microphoneRule, setFix, steppedNear } from '../rule-of';
 const APART = 1.25;
 
 const onPlan = ({ node, personId, spot }: MicrophoneInRoom, { rig }: Measured): number | null => {
-  const mouth: Point | null | undefined = personId === null ? null : entry(rig.people, personId)?.at;
+  const mouth: Point | null | undefined =
+    personId === null ? null : entry(rig.people, personId)?.at;
   return node.device.device.at && spot && mouth ? distanceBetween(spot, mouth) : null;
 };
 
-export const distanceDiffers = microphoneRule('sound.distance-differs', {
-  looksFor: 'A microphone placed on the plan at another distance from its person than the one its level is computed with.',
-  why: 'The level counts by the distance that was typed, noise and bleed by the plan: one of them is wrong.',
-  remedy: 'Take the distance of the plan, or place the microphone anew.',
-  source: 'handbook 2-sound, room',
-}, {
-  judge: (microphone, measured) => {
-    const [plan, typed] = [onPlan(microphone, measured), microphone.distanceM];
-    if (plan === null || typed === null || Math.max(plan, typed) <= APART * Math.min(plan, typed)) return null;
-    return { level: 'note', title: `${figure(typed, 2)} m typed, ${figure(plan, 2)} m on the plan`, says: `The level of ${microphone.node.device.device.name} is computed at ${figure(typed, 2)} m from the mouth; on the plan it stands ${figure(plan, 2)} m away. Take one of them.` };
+export const distanceDiffers = microphoneRule(
+  'sound.distance-differs',
+  {
+    looksFor:
+      'A microphone placed on the plan at another distance from its person than the one its level is computed with.',
+    why: 'The level counts by the distance that was typed, noise and bleed by the plan: one of them is wrong.',
+    remedy: 'Take the distance of the plan, or place the microphone anew.',
+    source: 'handbook 2-sound, room',
   },
-  fixes: (microphone, measured) => {
-    const [plan, source] = [onPlan(microphone, measured), microphone.node.port.emits?.sound];
-    const { device, id } = microphone.node.device;
-    const value = plan === null || source?.type !== 'microphone' ? null : steppedNear(device, source.distanceControl, plan);
-    return value === null || source?.type !== 'microphone' ? [] : [setFix(`Take ${figure(value, 2)} m, as on the plan`, id, source.distanceControl, value)];
+  {
+    judge: (microphone, measured) => {
+      const [plan, typed] = [onPlan(microphone, measured), microphone.distanceM];
+      if (plan === null || typed === null || Math.max(plan, typed) <= APART * Math.min(plan, typed))
+        return null;
+      return {
+        level: 'note',
+        title: `${figure(typed, 2)} m typed, ${figure(plan, 2)} m on the plan`,
+        says: `The level of ${microphone.node.device.device.name} is computed at ${figure(typed, 2)} m from the mouth; on the plan it stands ${figure(plan, 2)} m away. Take one of them.`,
+      };
+    },
+    fixes: (microphone, measured) => {
+      const [plan, source] = [onPlan(microphone, measured), microphone.node.port.emits?.sound];
+      const { device, id } = microphone.node.device;
+      const value =
+        plan === null || source?.type !== 'microphone'
+          ? null
+          : steppedNear(device, source.distanceControl, plan);
+      return value === null || source?.type !== 'microphone'
+        ? []
+        : [setFix(`Take ${figure(value, 2)} m, as on the plan`, id, source.distanceControl, value)];
+    },
   },
-});
+);

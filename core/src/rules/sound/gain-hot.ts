@@ -16,15 +16,27 @@ export const gainHot: Rule = {
     converterLevels(measured)
       .filter((level) => level.missingDb < -LEVEL_TOLERANCE_DB)
       .map((level) => ({
-        code: 'sound.gain-hot', area: 'sound', level: 'warn',
-        about: { deviceId: level.stage.at.device.id, portId: level.stage.parent?.at.id, stage: level.stage.index },
+        code: 'sound.gain-hot',
+        area: 'sound',
+        level: 'warn',
+        about: {
+          deviceId: level.stage.at.device.id,
+          portId: level.stage.parent?.at.id,
+          stage: level.stage.index,
+        },
         title: `${figure(-level.missingDb)} dB over the house level`,
         says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(-level.missingDb)} dB over the house level. A laugh will clip. Turn the gain down.`,
         houseRule: 'recordingLevel',
       })),
   sums: (measured, { about }) => {
     const stage = stageOf(measured, about.stage);
-    return stage ? [...explainGainNeeded(measured, stage), ...explainHeadroom(measured, stage), ...explainLevel(measured, stage)] : [];
+    return stage
+      ? [
+          ...explainGainNeeded(measured, stage),
+          ...explainHeadroom(measured, stage),
+          ...explainLevel(measured, stage),
+        ]
+      : [];
   },
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);

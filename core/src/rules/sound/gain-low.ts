@@ -4,7 +4,12 @@ import type { Measured } from '../../measure';
 import type { SimpleCommand } from '../../rig';
 import { nameOf, sourceOf, stageOf, steppedGain } from '../places';
 import type { Rule } from '../rule';
-import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB, type ConverterLevel } from './level';
+import {
+  converterLevelAt,
+  converterLevels,
+  LEVEL_TOLERANCE_DB,
+  type ConverterLevel,
+} from './level';
 
 /** Turns up the gain nearest the converter first, then those before it, until the missing level is made up. */
 export const turnUp = (level: ConverterLevel): SimpleCommand[] => {
@@ -19,21 +24,30 @@ export const turnUp = (level: ConverterLevel): SimpleCommand[] => {
   return commands;
 };
 
-const reachable = (level: ConverterLevel): boolean => level.missingDb - level.spareDb < 1 && level.gains.length > 0;
+const reachable = (level: ConverterLevel): boolean =>
+  level.missingDb - level.spareDb < 1 && level.gains.length > 0;
 
-const findOff = (measured: Measured, isOff: (level: ConverterLevel) => boolean) => converterLevels(measured).filter((level) => isOff(level) && reachable(level));
+const findOff = (measured: Measured, isOff: (level: ConverterLevel) => boolean) =>
+  converterLevels(measured).filter((level) => isOff(level) && reachable(level));
 
 export const gainLow: Rule = {
   code: 'sound.gain-low',
   area: 'sound',
-  looksFor: 'A microphone recorded more than 3 dB under the house level although its gains could still be turned up.',
+  looksFor:
+    'A microphone recorded more than 3 dB under the house level although its gains could still be turned up.',
   why: 'A quiet recording is raised later together with its noise.',
   remedy: 'Set the gain the sum asks for.',
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
     findOff(measured, (level) => level.missingDb > LEVEL_TOLERANCE_DB).map((level) => ({
-      code: 'sound.gain-low', area: 'sound', level: 'warn',
-      about: { deviceId: level.stage.at.device.id, portId: level.stage.parent?.at.id, stage: level.stage.index },
+      code: 'sound.gain-low',
+      area: 'sound',
+      level: 'warn',
+      about: {
+        deviceId: level.stage.at.device.id,
+        portId: level.stage.parent?.at.id,
+        stage: level.stage.index,
+      },
       title: `${figure(level.missingDb)} dB under the house level`,
       says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(level.missingDb)} dB under the house level, and ${nameOf(level.stage.parent?.at ?? level.stage.at)} has gain to spare. Turn it up.`,
       houseRule: 'recordingLevel',

@@ -21,20 +21,58 @@ const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   if (!source || emits?.type !== 'microphone') return null;
   const distanceM = numberSetting(source.at.device.device, emits.distanceControl);
   if (distanceM === undefined || distanceM <= NEAREST_OFFERED_M) return null;
-  const wanted = Math.max(NEAREST_OFFERED_M, Math.floor(100 * distanceM * 10 ** (-shortDb(level) / 20)) / 100);
-  return withGain(measured, level.stage, [{ type: 'setControl', deviceId: source.at.device.id, control: emits.distanceControl, value: wanted }], `Move ${source.at.device.device.name} to ${Math.round(wanted * 100)} cm`);
+  const wanted = Math.max(
+    NEAREST_OFFERED_M,
+    Math.floor(100 * distanceM * 10 ** (-shortDb(level) / 20)) / 100,
+  );
+  return withGain(
+    measured,
+    level.stage,
+    [
+      {
+        type: 'setControl',
+        deviceId: source.at.device.id,
+        control: emits.distanceControl,
+        value: wanted,
+      },
+    ],
+    `Move ${source.at.device.device.name} to ${Math.round(wanted * 100)} cm`,
+  );
 };
 
 const addBooster = (measured: Measured, level: ConverterLevel): Fix | null => {
   const path = stagesOf(level.stage);
   const [source] = path;
   const edge = source && path[1]?.via.by === 'link' ? path[1].via.link : undefined;
-  if (!source || !edge || source.at.port.family !== 'analogue' || source.at.port.nominal !== 'microphone') return null;
-  if (source.at.port.phantomNeedMa !== undefined || path.some((stage) => stage.at.device.device.model.kind === 'booster')) return null;
+  if (
+    !source ||
+    !edge ||
+    source.at.port.family !== 'analogue' ||
+    source.at.port.nominal !== 'microphone'
+  )
+    return null;
+  if (
+    source.at.port.phantomNeedMa !== undefined ||
+    path.some((stage) => stage.at.device.device.model.kind === 'booster')
+  )
+    return null;
   const { port } = edge.to;
   if (port.family !== 'analogue' || !port.phantomSupply) return null;
   const { commands } = splice(measured.rig, edge, 'booster-inline', { in: 'in', out: 'out' });
-  return withGain(measured, level.stage, [...commands, { type: 'setControl', deviceId: edge.to.device.id, control: port.phantomSupply.control, value: true }], `Add a booster after ${source.at.device.device.name}`);
+  return withGain(
+    measured,
+    level.stage,
+    [
+      ...commands,
+      {
+        type: 'setControl',
+        deviceId: edge.to.device.id,
+        control: port.phantomSupply.control,
+        value: true,
+      },
+    ],
+    `Add a booster after ${source.at.device.device.name}`,
+  );
 };
 
 /** Free microphone inputs with enough gain, whose device already leads to the same converter or to one of its own. */
@@ -45,10 +83,22 @@ const otherInput = (measured: Measured, level: ConverterLevel): Fix | null => {
   if (!edge || !nearest || path.length !== 3) return null;
   const needed = nearest.gain.gainDb + level.missingDb;
   for (const node of measured.graph.ports) {
-    if (node.port.family !== 'analogue' || node.port.direction !== 'in' || node.port.nominal !== 'microphone' || node.links.length || node.device.id === edge.from.device.id) continue;
+    if (
+      node.port.family !== 'analogue' ||
+      node.port.direction !== 'in' ||
+      node.port.nominal !== 'microphone' ||
+      node.links.length ||
+      node.device.id === edge.from.device.id
+    )
+      continue;
     const route = node.routes.find((candidate) => candidate.route.sound?.toDigital);
     const cableId = route?.route.sound && firstCable(edge.from, node);
-    if (!route?.route.sound || !cableId || gainOf(node.device.device, route.route.sound).maxDb < needed) continue;
+    if (
+      !route?.route.sound ||
+      !cableId ||
+      gainOf(node.device.device, route.route.sound).maxDb < needed
+    )
+      continue;
     return withGain(measured, level.stage, replug(edge, node, cableId), `Use ${nameOf(node)}`);
   }
   return null;
@@ -57,7 +107,8 @@ const otherInput = (measured: Measured, level: ConverterLevel): Fix | null => {
 export const gainShort: Rule = {
   code: 'sound.gain-short',
   area: 'sound',
-  looksFor: 'A microphone that stays under the house recording level with every gain on its way turned fully up.',
+  looksFor:
+    'A microphone that stays under the house recording level with every gain on its way turned fully up.',
   why: 'Level that is missing at the converter has to be added later, and the hiss comes up with it; on air nobody adds it.',
   remedy: 'Move the microphone closer, add a booster, or use an input with more gain.',
   source: 'handbook 2-sound, worked A and B',
@@ -69,8 +120,16 @@ export const gainShort: Rule = {
         const name = source?.at.device.device.name ?? 'The microphone';
         const [last] = level.gains;
         return {
-          code: 'sound.gain-short', area: 'sound', level: 'warn',
-          about: { deviceId: level.stage.at.device.id, portId: level.stage.parent?.at.id, linkId: level.stage.parent?.via.by === 'link' ? level.stage.parent.via.link.id : undefined, stage: level.stage.index },
+          code: 'sound.gain-short',
+          area: 'sound',
+          level: 'warn',
+          about: {
+            deviceId: level.stage.at.device.id,
+            portId: level.stage.parent?.at.id,
+            linkId:
+              level.stage.parent?.via.by === 'link' ? level.stage.parent.via.link.id : undefined,
+            stage: level.stage.index,
+          },
           title: `${figure(shortDb(level), 2)} dB short of gain`,
           says: `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ${last?.stage.at.device.device.name ?? 'The preamp'} ends at ${last?.gain.maxDb ?? 0} dB and this voice needs ${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone closer, add a booster, or use an input with more gain.`,
           houseRule: 'recordingLevel',
@@ -78,14 +137,21 @@ export const gainShort: Rule = {
       }),
   sums: (measured, { about }) => {
     const stage = stageOf(measured, about.stage);
-    return stage ? [...explainGainNeeded(measured, stage), ...explainLevel(measured, stage), ...explainSnr(measured, stage)] : [];
+    return stage
+      ? [
+          ...explainGainNeeded(measured, stage),
+          ...explainLevel(measured, stage),
+          ...explainSnr(measured, stage),
+        ]
+      : [];
   },
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);
     if (!level) return [];
     // Moving is free and comes first; what is to be bought next is a matter of school.
     const [input, booster] = [otherInput(measured, level), addBooster(measured, level)];
-    const bought = measured.rig.houseRules.quietDynamic === 'booster' ? [booster, input] : [input, booster];
+    const bought =
+      measured.rig.houseRules.quietDynamic === 'booster' ? [booster, input] : [input, booster];
     return [moveCloser(measured, level), ...bought].filter((fix) => fix !== null);
   },
 };

@@ -3,7 +3,14 @@ import type { Measured } from '../../measure';
 import { sourceOf } from '../places';
 
 /** Gates that are switched in, one for each voice that passes them. */
-export const gates = (measured: Measured): Gate[] => processors(measured).filter((processor): processor is Gate => processor.does === 'gate' && processor.isIn);
+export const gates = (measured: Measured): Gate[] =>
+  processors(measured).filter(
+    (processor): processor is Gate => processor.does === 'gate' && processor.isIn,
+  );
 
-export const aboutGate = ({ deviceId, voice }: Gate): { deviceId: string; stage: number } => ({ deviceId, stage: voice.index });
-export const voiceName = ({ voice }: { voice: Gate['voice'] }): string => sourceOf(voice).at.device.device.name;
+export const aboutGate = ({ deviceId, voice }: Gate): { deviceId: string; stage: number } => ({
+  deviceId,
+  stage: voice.index,
+});
+export const voiceName = ({ voice }: { voice: Gate['voice'] }): string =>
+  sourceOf(voice).at.device.device.name;

@@ -14,7 +14,10 @@ export const headroomThin: Rule = {
     tightest(measured)
       .filter(({ headroom }) => headroom >= 0 && headroom < measured.rig.houseRules.headroomDb)
       .map((tight) => ({
-        code: 'sound.headroom-thin', area: 'sound', level: 'warn', about: aboutTight(tight),
+        code: 'sound.headroom-thin',
+        area: 'sound',
+        level: 'warn',
+        about: aboutTight(tight),
         title: `${figure(tight.headroom)} dB of headroom`,
         says: `${sourceOf(tight.stage).at.device.device.name} peaks ${figure(tight.headroom)} dB under the ceiling of ${nameOf(tight.stage.at)}; the house rule asks for ${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',

@@ -15,7 +15,8 @@ export interface Tight {
 export const tightest = perAnalysis((measured): readonly Tight[] => findTightest(measured));
 
 /** What a listener's own volume does is not the signal's fault. */
-const isListening = ({ port }: PortNode): boolean => port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
+const isListening = ({ port }: PortNode): boolean =>
+  port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
 
 const findTightest = (measured: Measured): Tight[] => {
   const tight: Tight[] = [];
@@ -28,7 +29,8 @@ const findTightest = (measured: Measured): Tight[] => {
     }
     const figures = measured.sound[stage.index];
     const headroom = figures ? headroomDb(figures) : null;
-    if (headroom !== null && headroom < (least?.headroom ?? Infinity) && !isListening(stage.at)) least = { stage, headroom };
+    if (headroom !== null && headroom < (least?.headroom ?? Infinity) && !isListening(stage.at))
+      least = { stage, headroom };
   }
   if (least) tight.push(least);
   return tight;
@@ -41,16 +43,37 @@ export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
   if (!stage || headroom === null) return [];
   const excess = measured.rig.houseRules.headroomDb - headroom;
   // An input overloaded at its present gain is eased by that same gain, which lies one step further on.
-  const onward = stage.via.by === 'link' ? measured.traced.stages.find((next) => next.parent === stage && next.via.by === 'route') : undefined;
+  const onward =
+    stage.via.by === 'link'
+      ? measured.traced.stages.find((next) => next.parent === stage && next.via.by === 'route')
+      : undefined;
   const [nearest] = adjustableGains(onward ?? stage);
   if (!nearest) return [];
   const stepped = steppedGain(nearest.gain.gainDb - excess, nearest.gain);
-  const value = Math.max(nearest.gain.minDb, stepped > nearest.gain.gainDb - excess + 1e-9 ? stepped - nearest.gain.stepDb : stepped);
+  const value = Math.max(
+    nearest.gain.minDb,
+    stepped > nearest.gain.gainDb - excess + 1e-9 ? stepped - nearest.gain.stepDb : stepped,
+  );
   if (value === nearest.gain.gainDb) return [];
-  return [{ label: `Turn ${nearest.stage.at.device.device.name} down to ${value} dB`, command: { type: 'setControl', deviceId: nearest.stage.at.device.id, control: nearest.control, value } }];
+  return [
+    {
+      label: `Turn ${nearest.stage.at.device.device.name} down to ${value} dB`,
+      command: {
+        type: 'setControl',
+        deviceId: nearest.stage.at.device.id,
+        control: nearest.control,
+        value,
+      },
+    },
+  ];
 };
 
-export const aboutTight = ({ stage }: Tight) => ({ deviceId: stage.at.device.id, portId: stage.at.id, linkId: stage.via.by === 'link' ? stage.via.link.id : undefined, stage: stage.index });
+export const aboutTight = ({ stage }: Tight) => ({
+  deviceId: stage.at.device.id,
+  portId: stage.at.id,
+  linkId: stage.via.by === 'link' ? stage.via.link.id : undefined,
+  stage: stage.index,
+});
 
 export const headroomSums = (measured: Measured, { about }: Finding) => {
   const stage = stageOf(measured, about.stage);

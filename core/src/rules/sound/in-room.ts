@@ -10,20 +10,33 @@ import { setFix, steppedNear } from '../rule-of';
 /** Nearer than this, breath and lips win. @unit m */
 export const NEAREST_TO_MOUTH_M = 0.04;
 
-export const personName = (measured: Measured, id: string | null): string => (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
+export const personName = (measured: Measured, id: string | null): string =>
+  (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
 
 /**
  * The microphone as little nearer to its mouth as will do, tried centimetre by centimetre: nearer to the mouth it may also be nearer to a noise.
  * @param isWell whether the microphone, where it would be, is well
  */
-export const closerFix = (measured: Measured, microphone: MicrophoneInRoom, isWell: (there: MicrophoneInRoom) => boolean): Fix[] => {
+export const closerFix = (
+  measured: Measured,
+  microphone: MicrophoneInRoom,
+  isWell: (there: MicrophoneInRoom) => boolean,
+): Fix[] => {
   const source = microphone.node.port.emits?.sound;
   const { device, id } = microphone.node.device;
   if (source?.type !== 'microphone' || microphone.distanceM === null || device.at) return [];
   for (let cm = Math.ceil(microphone.distanceM * 100) - 1; cm >= NEAREST_TO_MOUTH_M * 100; cm--) {
     const value = steppedNear(device, source.distanceControl, cm / 100);
     const there = value === null ? null : ifItWere(measured, microphone, { distanceM: value });
-    if (value !== null && there && isWell(there)) return [setFix(`Move ${device.name} to ${figure(value * 100, 0)} cm`, id, source.distanceControl, value)];
+    if (value !== null && there && isWell(there))
+      return [
+        setFix(
+          `Move ${device.name} to ${figure(value * 100, 0)} cm`,
+          id,
+          source.distanceControl,
+          value,
+        ),
+      ];
   }
   return [];
 };

@@ -10,7 +10,8 @@ const TENTH = 0.1;
 const topOf = ({ gain }: AdjustableGain): number => gain.maxDb - TENTH * (gain.maxDb - gain.minDb);
 const overOf = (item: AdjustableGain): number => item.gain.gainDb - topOf(item);
 const deviceOf = ({ stage }: AdjustableGain) => stage.at.device;
-const nameOf = (item: AdjustableGain): string => `${deviceOf(item).device.name}, ${deviceOf(item).device.model.controls[item.control]?.label ?? item.control}`;
+const nameOf = (item: AdjustableGain): string =>
+  `${deviceOf(item).device.name}, ${deviceOf(item).device.model.controls[item.control]?.label ?? item.control}`;
 
 interface Strained {
   readonly stage: Stage;
@@ -32,35 +33,76 @@ const strained = (measured: Measured): Strained[] => {
   const seen = new Set<string>();
   return voices(measured).flatMap((stage) => {
     const gains = adjustableGains(stage);
-    return gains.length < 2 ? [] : gains.flatMap((knob): Strained[] => {
-      const key = keyOf(knob);
-      const overDb = overOf(knob);
-      if (overDb <= 1e-9 || seen.has(key)) return [];
-      const other = gains.find((candidate) => candidate !== knob && -overOf(candidate) >= overDb && servesWith(measured, knob, candidate));
-      if (!other) return [];
-      seen.add(key);
-      return [{ stage, knob, other }];
-    });
+    return gains.length < 2
+      ? []
+      : gains.flatMap((knob): Strained[] => {
+          const key = keyOf(knob);
+          const overDb = overOf(knob);
+          if (overDb <= 1e-9 || seen.has(key)) return [];
+          const other = gains.find(
+            (candidate) =>
+              candidate !== knob &&
+              -overOf(candidate) >= overDb &&
+              servesWith(measured, knob, candidate),
+          );
+          if (!other) return [];
+          seen.add(key);
+          return [{ stage, knob, other }];
+        });
   });
 };
 
-export const lastTenth = soundRule('sound.last-tenth', {
-  looksFor: 'A gain in the last tenth of its range where another stage of the same voice could give the rest.',
-  why: 'Many preamps hiss or whistle at the very top, and nothing is left for a quiet guest.',
-  remedy: 'Take it down and let the other stage give what is missing.',
-  source: 'handbook 2-sound, setting the gains: house rule of the last 10 %',
-}, (measured) => strained(measured).map(({ stage, knob, other }) => ({
-  level: 'note', about: { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id, stage: stage.index }, title: `${nameOf(knob)} is nearly fully up`,
-  says: `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ${figure(knob.gain.maxDb, 0)} dB for ${sourceOf(stage).at.device.device.name}, and ${nameOf(other)} has gain to spare. Let that give the rest.`,
-})), {
-  sums: (measured, { about }) => strained(measured).filter(({ knob }) => deviceOf(knob).id === about.deviceId).map(({ knob }) => ({
-    label: 'Over nine tenths', formula: 'gain − (most − 0.1 × range)', inputs: [{ name: 'gain', value: knob.gain.gainDb, unit: 'dB' }, { name: 'most', value: knob.gain.maxDb, unit: 'dB' }], result: overOf(knob), unit: 'dB', source: 'house rule',
-  })),
-  fixes: (measured, { about }) => strained(measured).filter(({ knob, stage }) => deviceOf(knob).id === about.deviceId && stage.index === about.stage).map(({ knob, other }) => {
-    const value = steppedGain(Math.floor(topOf(knob)), knob.gain);
-    const taken = knob.gain.gainDb - value;
-    return batchFix(`Take ${figure(taken, 0)} dB from ${nameOf(knob)} and give it to ${nameOf(other)}`, [
-      { type: 'setControl', deviceId: deviceOf(knob).id, control: knob.control, value }, { type: 'setControl', deviceId: deviceOf(other).id, control: other.control, value: steppedGain(other.gain.gainDb + taken, other.gain) },
-    ]);
-  }),
-});
+export const lastTenth = soundRule(
+  'sound.last-tenth',
+  {
+    looksFor:
+      'A gain in the last tenth of its range where another stage of the same voice could give the rest.',
+    why: 'Many preamps hiss or whistle at the very top, and nothing is left for a quiet guest.',
+    remedy: 'Take it down and let the other stage give what is missing.',
+    source: 'handbook 2-sound, setting the gains: house rule of the last 10 %',
+  },
+  (measured) =>
+    strained(measured).map(({ stage, knob, other }) => ({
+      level: 'note',
+      about: { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id, stage: stage.index },
+      title: `${nameOf(knob)} is nearly fully up`,
+      says: `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ${figure(knob.gain.maxDb, 0)} dB for ${sourceOf(stage).at.device.device.name}, and ${nameOf(other)} has gain to spare. Let that give the rest.`,
+    })),
+  {
+    sums: (measured, { about }) =>
+      strained(measured)
+        .filter(({ knob }) => deviceOf(knob).id === about.deviceId)
+        .map(({ knob }) => ({
+          label: 'Over nine tenths',
+          formula: 'gain − (most − 0.1 × range)',
+          inputs: [
+            { name: 'gain', value: knob.gain.gainDb, unit: 'dB' },
+            { name: 'most', value: knob.gain.maxDb, unit: 'dB' },
+          ],
+          result: overOf(knob),
+          unit: 'dB',
+          source: 'house rule',
+        })),
+    fixes: (measured, { about }) =>
+      strained(measured)
+        .filter(
+          ({ knob, stage }) => deviceOf(knob).id === about.deviceId && stage.index === about.stage,
+        )
+        .map(({ knob, other }) => {
+          const value = steppedGain(Math.floor(topOf(knob)), knob.gain);
+          const taken = knob.gain.gainDb - value;
+          return batchFix(
+            `Take ${figure(taken, 0)} dB from ${nameOf(knob)} and give it to ${nameOf(other)}`,
+            [
+              { type: 'setControl', deviceId: deviceOf(knob).id, control: knob.control, value },
+              {
+                type: 'setControl',
+                deviceId: deviceOf(other).id,
+                control: other.control,
+                value: steppedGain(other.gain.gainDb + taken, other.gain),
+              },
+            ],
+          );
+        }),
+  },
+);

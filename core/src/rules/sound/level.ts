@@ -2,7 +2,13 @@ import type { Stage } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import { perAnalysis } from '../../per-analysis';
 import { apply, levelTarget, type SimpleCommand } from '../../rig';
-import { adjustableGains, conversions, sourceOf, steppedGain, type AdjustableGain } from '../places';
+import {
+  adjustableGains,
+  conversions,
+  sourceOf,
+  steppedGain,
+  type AdjustableGain,
+} from '../places';
 import type { Fix } from '../rule';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */
@@ -21,7 +27,9 @@ export interface ConverterLevel {
 }
 
 /** Every microphone thread where it becomes digital. */
-export const converterLevels = perAnalysis((measured): readonly ConverterLevel[] => findLevels(measured));
+export const converterLevels = perAnalysis((measured): readonly ConverterLevel[] =>
+  findLevels(measured),
+);
 
 const findLevels = (measured: Measured): ConverterLevel[] => {
   const { averageDbfs } = levelTarget(measured.rig.houseRules);
@@ -35,23 +43,41 @@ const findLevels = (measured: Measured): ConverterLevel[] => {
 };
 
 /** The converter a finding speaks of, found again by its stage. */
-export const converterLevelAt = (measured: Measured, stageIndex: number | undefined): ConverterLevel | undefined =>
+export const converterLevelAt = (
+  measured: Measured,
+  stageIndex: number | undefined,
+): ConverterLevel | undefined =>
   converterLevels(measured).find((level) => level.stage.index === stageIndex);
 
 /** The same converter in another analysis: same source, same device. */
 const sameConverter = (measured: Measured, stage: Stage): ConverterLevel | undefined =>
-  converterLevels(measured).find((level) => sourceOf(level.stage).at.device.id === sourceOf(stage).at.device.id && level.stage.at.device.id === stage.at.device.id);
+  converterLevels(measured).find(
+    (level) =>
+      sourceOf(level.stage).at.device.id === sourceOf(stage).at.device.id &&
+      level.stage.at.device.id === stage.at.device.id,
+  );
 
 /**
  * An edit with the converter's gain set for it, found by trying the edit and reading what gain the thread then needs.
  * @param stage the conversion, in the analysis before the edit
  * @returns the edit as it is where the level cannot be told afterwards
  */
-export const withGain = (measured: Measured, stage: Stage, commands: SimpleCommand[], label: string): Fix => {
-  const after = sameConverter(measure(apply(measured.rig, { type: 'batch', label, commands })), stage);
+export const withGain = (
+  measured: Measured,
+  stage: Stage,
+  commands: SimpleCommand[],
+  label: string,
+): Fix => {
+  const after = sameConverter(
+    measure(apply(measured.rig, { type: 'batch', label, commands })),
+    stage,
+  );
   const [last] = after?.gains ?? [];
   if (!after || !last) return { label, command: { type: 'batch', label, commands } };
   const value = steppedGain(last.gain.gainDb + after.missingDb, last.gain);
-  const set: SimpleCommand[] = value === last.gain.gainDb ? [] : [{ type: 'setControl', deviceId: last.stage.at.device.id, control: last.control, value }];
+  const set: SimpleCommand[] =
+    value === last.gain.gainDb
+      ? []
+      : [{ type: 'setControl', deviceId: last.stage.at.device.id, control: last.control, value }];
   return { label, command: { type: 'batch', label, commands: [...commands, ...set] } };
 };

@@ -7,7 +7,10 @@ import { eachSoundRule, setFix } from '../rule-of';
 import { voiceName } from './gates';
 
 /** The tightest place from an equaliser on to the converter. @unit dB of headroom */
-const tightest = ({ sound }: Measured, { stage, voice }: Shaping): { readonly at: Stage; readonly db: number } | null => {
+const tightest = (
+  { sound }: Measured,
+  { stage, voice }: Shaping,
+): { readonly at: Stage; readonly db: number } | null => {
   const after = stagesOf(voice);
   return after.slice(after.indexOf(stage)).reduce<{ at: Stage; db: number } | null>((least, at) => {
     const figures = sound[at.index];
@@ -16,21 +19,44 @@ const tightest = ({ sound }: Measured, { stage, voice }: Shaping): { readonly at
   }, null);
 };
 
-export const liftClips = eachSoundRule<Shaping>('sound.lift-clips', {
-  looksFor: 'An equaliser that lifts a band by more than the headroom behind it.',
-  why: 'A voice that lives in that band peaks higher by as much, and clips where the meters before it showed room.',
-  remedy: 'Lower the other bands instead, or take gain away before the equaliser.',
-  source: 'handbook 2-sound, the chain: equaliser as a gain at its band',
-}, {
-  all: shapings, about: ({ deviceId, voice }) => ({ deviceId, stage: voice.index }),
-  judge: (shaping, measured) => {
-    const least = shaping.liftDb > 0 ? tightest(measured, shaping) : null;
-    if (!least || least.db < 0 || shaping.liftDb <= least.db) return null;
-    return { level: 'note', title: `Lifts ${figure(shaping.liftDb)} dB into ${figure(least.db)} dB of headroom`, says: `${shaping.name} lifts a band of ${voiceName(shaping)} by ${figure(shaping.liftDb)} dB, and ${least.at.at.device.device.name} has ${figure(least.db)} dB left. Lower the other bands instead, or take gain away before it.` };
+export const liftClips = eachSoundRule<Shaping>(
+  'sound.lift-clips',
+  {
+    looksFor: 'An equaliser that lifts a band by more than the headroom behind it.',
+    why: 'A voice that lives in that band peaks higher by as much, and clips where the meters before it showed room.',
+    remedy: 'Lower the other bands instead, or take gain away before the equaliser.',
+    source: 'handbook 2-sound, the chain: equaliser as a gain at its band',
   },
-  sums: (shaping, measured) => {
-    const least = tightest(measured, shaping);
-    return [{ label: 'Headroom where the lifted band carries the peaks', formula: 'headroom − largest lift', inputs: [{ name: 'headroom', value: least?.db ?? 'unknown', unit: 'dB' }, { name: 'largest lift', value: shaping.liftDb, unit: 'dB' }], result: least ? least.db - shaping.liftDb : null, unit: 'dB', source: 'handbook 2-sound' }];
+  {
+    all: shapings,
+    about: ({ deviceId, voice }) => ({ deviceId, stage: voice.index }),
+    judge: (shaping, measured) => {
+      const least = shaping.liftDb > 0 ? tightest(measured, shaping) : null;
+      if (!least || least.db < 0 || shaping.liftDb <= least.db) return null;
+      return {
+        level: 'note',
+        title: `Lifts ${figure(shaping.liftDb)} dB into ${figure(least.db)} dB of headroom`,
+        says: `${shaping.name} lifts a band of ${voiceName(shaping)} by ${figure(shaping.liftDb)} dB, and ${least.at.at.device.device.name} has ${figure(least.db)} dB left. Lower the other bands instead, or take gain away before it.`,
+      };
+    },
+    sums: (shaping, measured) => {
+      const least = tightest(measured, shaping);
+      return [
+        {
+          label: 'Headroom where the lifted band carries the peaks',
+          formula: 'headroom − largest lift',
+          inputs: [
+            { name: 'headroom', value: least?.db ?? 'unknown', unit: 'dB' },
+            { name: 'largest lift', value: shaping.liftDb, unit: 'dB' },
+          ],
+          result: least ? least.db - shaping.liftDb : null,
+          unit: 'dB',
+          source: 'handbook 2-sound',
+        },
+      ];
+    },
+    fixes: ({ deviceId, name, inSwitch }) => [
+      setFix(`Switch the equaliser of ${name} out`, deviceId, inSwitch, false),
+    ],
   },
-  fixes: ({ deviceId, name, inSwitch }) => [setFix(`Switch the equaliser of ${name} out`, deviceId, inSwitch, false)],
-});
+);

@@ -6,12 +6,15 @@ import type { Fix, Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput, type AnalogueJoint } from './joints';
 import { switchOn } from './phantom';
 
-const isLine = ({ out }: AnalogueJoint): boolean => out.nominal === 'line' || out.nominal === 'consumer line';
+const isLine = ({ out }: AnalogueJoint): boolean =>
+  out.nominal === 'line' || out.nominal === 'consumer line';
 
 /** The input's pad, if it has one. */
 const padOn = ({ edge }: AnalogueJoint): { control: string; on: boolean } | null => {
   const pad = edge.to.routes.find((candidate) => candidate.route.sound?.pad)?.route.sound?.pad;
-  return pad ? { control: pad.control, on: switchSetting(edge.to.device.device, pad.control) } : null;
+  return pad
+    ? { control: pad.control, on: switchSetting(edge.to.device.device, pad.control) }
+    : null;
 };
 
 export const lineIntoMicrophone: Rule = {
@@ -25,26 +28,53 @@ export const lineIntoMicrophone: Rule = {
     analogueJoints(measured)
       .filter((joint) => isLine(joint) && joint.input.nominal === 'microphone' && !padOn(joint)?.on)
       .map(({ edge }) => ({
-        code: 'sound.line-into-microphone', area: 'sound', level: 'warn', about: aboutJoint(edge),
+        code: 'sound.line-into-microphone',
+        area: 'sound',
+        level: 'warn',
+        about: aboutJoint(edge),
         title: 'Line level into a microphone input',
         says: `${nameOf(edge.from)} sends line level into ${nameOf(edge.to)}, which is made for microphones and has no pad in. It will clip or sit at the bottom of its gain. Use a line input, switch the pad in, or add an inline pad.`,
       })),
   sums: (measured, { about }) => {
-    const stage = measured.traced.stages.find(({ via }) => via.by === 'link' && via.link.id === about.linkId);
+    const stage = measured.traced.stages.find(
+      ({ via }) => via.by === 'link' && via.link.id === about.linkId,
+    );
     return stage ? [...explainLevel(measured, stage), ...explainHeadroom(measured, stage)] : [];
   },
   fixes: (measured, { about }) => {
     const joint = analogueJoints(measured).find(({ edge }) => edge.id === about.linkId);
     if (!joint) return [];
     const fixes: Fix[] = [];
-    const line = freeInput(joint.edge, (nominal) => nominal === 'line' || nominal === 'consumer line');
+    const line = freeInput(
+      joint.edge,
+      (nominal) => nominal === 'line' || nominal === 'consumer line',
+    );
     const cableId = line && firstCable(joint.edge.from, line);
-    if (line && cableId) fixes.push({ label: `Use ${nameOf(line)}`, command: { type: 'batch', label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(line)}`, commands: replug(joint.edge, line, cableId) } });
+    if (line && cableId)
+      fixes.push({
+        label: `Use ${nameOf(line)}`,
+        command: {
+          type: 'batch',
+          label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(line)}`,
+          commands: replug(joint.edge, line, cableId),
+        },
+      });
     const pad = padOn(joint);
-    if (pad) fixes.push({ label: `Switch the pad in at ${nameOf(joint.edge.to)}`, command: switchOn(joint.edge.to.device.id, pad.control) });
+    if (pad)
+      fixes.push({
+        label: `Switch the pad in at ${nameOf(joint.edge.to)}`,
+        command: switchOn(joint.edge.to.device.id, pad.control),
+      });
     else if (joint.edge.link.cable.kind === 'balanced') {
       const { commands } = splice(measured.rig, joint.edge, 'pad-inline', { in: 'in', out: 'out' });
-      fixes.push({ label: `Add an ${classById('pad-inline').name.toLowerCase()}`, command: { type: 'batch', label: `Added an inline pad after ${joint.edge.from.device.device.name}`, commands } });
+      fixes.push({
+        label: `Add an ${classById('pad-inline').name.toLowerCase()}`,
+        command: {
+          type: 'batch',
+          label: `Added an inline pad after ${joint.edge.from.device.device.name}`,
+          commands,
+        },
+      });
     }
     return fixes;
   },

@@ -10,22 +10,61 @@ export const loudspeakerOpen: Rule = {
   remedy: 'Give everyone headphones, or mute the loudspeaker while microphones are open.',
   source: 'handbook 2-sound, hearing',
   find: (measured) => {
-    if (![...measured.graph.devices.values()].some(({ device }) => device.model.kind === 'loudspeaker')) return [];
+    if (
+      ![...measured.graph.devices.values()].some(
+        ({ device }) => device.model.kind === 'loudspeaker',
+      )
+    )
+      return [];
     const sound = measured.traced.threads.filter((thread) => thread.signal === 'sound');
-    const toCaller = sound.find((thread) => thread.source.port.emits?.sound?.type === 'microphone' && thread.end.device.device.model.kind === 'call');
-    const loudspeakers = sound.filter((thread) => thread.source.device.device.model.kind === 'call' && thread.end.device.device.model.kind === 'loudspeaker' && !isMuted(thread.end));
+    const toCaller = sound.find(
+      (thread) =>
+        thread.source.port.emits?.sound?.type === 'microphone' &&
+        thread.end.device.device.model.kind === 'call',
+    );
+    const loudspeakers = sound.filter(
+      (thread) =>
+        thread.source.device.device.model.kind === 'call' &&
+        thread.end.device.device.model.kind === 'loudspeaker' &&
+        !isMuted(thread.end),
+    );
     if (!toCaller) return [];
     return loudspeakers.map((thread) => ({
-      code: 'sound.loudspeaker-open', area: 'sound', level: 'stop', about: { deviceId: thread.end.device.id, portId: thread.end.id },
+      code: 'sound.loudspeaker-open',
+      area: 'sound',
+      level: 'stop',
+      about: { deviceId: thread.end.device.id, portId: thread.end.id },
       title: 'Open loudspeaker with open microphones',
       says: `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, and ${toCaller.source.device.device.name} sends the room back to ${toCaller.end.device.device.name}: they will hear themself. Use headphones, or mute the loudspeaker while microphones are open.`,
     }));
   },
   fixes: (measured, { about }) => {
-    const node = about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+    const node =
+      about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
     if (!node) return [];
-    const mutes = [...node.ports.values()].flatMap(({ port }) => (port.family === 'analogue' && port.speakerMuteControl !== undefined ? [setFix(`Mute ${node.device.name} while microphones are open`, node.id, port.speakerMuteControl, true)] : []));
+    const mutes = [...node.ports.values()].flatMap(({ port }) =>
+      port.family === 'analogue' && port.speakerMuteControl !== undefined
+        ? [
+            setFix(
+              `Mute ${node.device.name} while microphones are open`,
+              node.id,
+              port.speakerMuteControl,
+              true,
+            ),
+          ]
+        : [],
+    );
     const edge = [...node.ports.values()].flatMap((port) => port.links)[0];
-    return [...mutes, ...(edge ? [{ label: `Disconnect ${node.device.name}`, command: { type: 'disconnect' as const, linkId: edge.id } }] : [])];
+    return [
+      ...mutes,
+      ...(edge
+        ? [
+            {
+              label: `Disconnect ${node.device.name}`,
+              command: { type: 'disconnect' as const, linkId: edge.id },
+            },
+          ]
+        : []),
+    ];
   },
 };

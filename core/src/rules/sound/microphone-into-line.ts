@@ -12,14 +12,23 @@ export const microphoneIntoLine: Rule = {
   source: 'handbook 2-sound, line joints',
   find: (measured) =>
     analogueJoints(measured)
-      .filter(({ out, input }) => out.nominal === 'microphone' && (input.nominal === 'line' || input.nominal === 'consumer line'))
+      .filter(
+        ({ out, input }) =>
+          out.nominal === 'microphone' &&
+          (input.nominal === 'line' || input.nominal === 'consumer line'),
+      )
       .map(({ edge }) => ({
-        code: 'sound.microphone-into-line', area: 'sound', level: 'stop', about: aboutJoint(edge),
+        code: 'sound.microphone-into-line',
+        area: 'sound',
+        level: 'stop',
+        about: aboutJoint(edge),
         title: 'Microphone into a line input',
         says: `${nameOf(edge.from)} goes into ${nameOf(edge.to)}, a line input without the gain a microphone needs. It will hardly be heard. Use a microphone input or put a preamp between.`,
       })),
   sums: (measured, { about }) => {
-    const stage = measured.traced.stages.find(({ via }) => via.by === 'link' && via.link.id === about.linkId);
+    const stage = measured.traced.stages.find(
+      ({ via }) => via.by === 'link' && via.link.id === about.linkId,
+    );
     return stage ? explainLevel(measured, stage) : [];
   },
   fixes: (measured, { about }) => {
@@ -27,7 +36,16 @@ export const microphoneIntoLine: Rule = {
     const input = joint && freeInput(joint.edge, (nominal) => nominal === 'microphone');
     const cableId = joint && input && firstCable(joint.edge.from, input);
     return joint && input && cableId
-      ? [{ label: `Use ${nameOf(input)}`, command: { type: 'batch', label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(input)}`, commands: replug(joint.edge, input, cableId) } }]
+      ? [
+          {
+            label: `Use ${nameOf(input)}`,
+            command: {
+              type: 'batch',
+              label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(input)}`,
+              commands: replug(joint.edge, input, cableId),
+            },
+          },
+        ]
       : [];
   },
 };

@@ -5,7 +5,12 @@ import type { Fix, Rule } from '../rule';
 
 /** Sound that goes from a caller's return back to the same caller. */
 const echoes = (measured: Measured): Thread[] =>
-  measured.traced.threads.filter((thread) => thread.end.device === thread.source.device && thread.signal === 'sound' && thread.source.device.device.model.kind === 'call');
+  measured.traced.threads.filter(
+    (thread) =>
+      thread.end.device === thread.source.device &&
+      thread.signal === 'sound' &&
+      thread.source.device.device.model.kind === 'call',
+  );
 
 export const mixMinus: Rule = {
   code: 'sound.mix-minus',
@@ -16,19 +21,43 @@ export const mixMinus: Rule = {
   source: 'handbook 2-sound, hearing',
   find: (measured) =>
     echoes(measured).map((thread) => ({
-      code: 'sound.mix-minus', area: 'sound', level: 'stop', about: { deviceId: thread.source.device.id, portId: thread.end.id },
+      code: 'sound.mix-minus',
+      area: 'sound',
+      level: 'stop',
+      about: { deviceId: thread.source.device.id, portId: thread.end.id },
       title: 'The guest hears themself',
-      says: `${thread.source.device.device.name} is sent their own voice back, by way of ${[...new Set(stagesOf(thread.last).slice(1, -1).map((stage) => stage.at.device.device.name))].join(', ')}. They will hear an echo and stop talking. Send them everything but themself.`,
+      says: `${thread.source.device.device.name} is sent their own voice back, by way of ${[
+        ...new Set(
+          stagesOf(thread.last)
+            .slice(1, -1)
+            .map((stage) => stage.at.device.device.name),
+        ),
+      ].join(', ')}. They will hear an echo and stop talking. Send them everything but themself.`,
     })),
   fixes: (measured, { about }) => {
-    const thread = echoes(measured).find((candidate) => candidate.source.device.id === about.deviceId);
+    const thread = echoes(measured).find(
+      (candidate) => candidate.source.device.id === about.deviceId,
+    );
     if (!thread) return [];
     return stagesOf(thread.last).flatMap((stage): Fix[] => {
       const when = stage.via.by === 'route' ? stage.via.route.route.when : undefined;
       const control = when && stage.at.device.device.model.controls[when.control];
-      const other = control?.type === 'choice' ? control.options.find((option) => option.value !== when?.is) : undefined;
+      const other =
+        control?.type === 'choice'
+          ? control.options.find((option) => option.value !== when?.is)
+          : undefined;
       return when && other
-        ? [{ label: `Let the caller hear: ${other.label.toLowerCase()}`, command: { type: 'setControl', deviceId: stage.at.device.id, control: when.control, value: other.value } }]
+        ? [
+            {
+              label: `Let the caller hear: ${other.label.toLowerCase()}`,
+              command: {
+                type: 'setControl',
+                deviceId: stage.at.device.id,
+                control: when.control,
+                value: other.value,
+              },
+            },
+          ]
         : [];
     });
   },

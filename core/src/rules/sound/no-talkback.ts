@@ -6,18 +6,37 @@ import { soundRule } from '../rule-of';
 const hasTalkback = ({ traced, rig }: Measured): boolean =>
   traced.threads.some(({ signal, source, end }) => {
     const { personId } = source.device.device;
-    return signal === 'sound' && end.device.device.model.kind === 'headphones' && personId !== null && rig.people[personId]?.isHeard === false && end.device.device.personId !== personId;
+    return (
+      signal === 'sound' &&
+      end.device.device.model.kind === 'headphones' &&
+      personId !== null &&
+      rig.people[personId]?.isHeard === false &&
+      end.device.device.personId !== personId
+    );
   });
 
-export const noTalkback = soundRule('sound.no-talkback', {
-  looksFor: 'A show switched by an operator who can speak to nobody.',
-  why: 'Cues are waved, shouted or missed.',
-  remedy: 'Give the operator a talkback microphone into the headphones, or an intercom.',
-  source: 'handbook 2-sound, monitoring: talkback and intercom',
-}, (measured): Omit<Finding, 'code' | 'area'>[] => {
-  const { brief, people } = measured.rig;
-  const onStage = Object.values(people).filter(({ isHeard, where }) => isHeard && where === 'on site');
-  return brief?.switchedBy !== 'operator' || onStage.length === 0 || hasTalkback(measured) ? [] : [{
-    level: 'note', about: {}, title: 'The operator can speak to nobody', says: 'The brief has an operator who switches, and no voice that is off air reaches anybody’s headphones. Give the operator a talkback microphone, or an intercom: cues get lost without one.',
-  }];
-});
+export const noTalkback = soundRule(
+  'sound.no-talkback',
+  {
+    looksFor: 'A show switched by an operator who can speak to nobody.',
+    why: 'Cues are waved, shouted or missed.',
+    remedy: 'Give the operator a talkback microphone into the headphones, or an intercom.',
+    source: 'handbook 2-sound, monitoring: talkback and intercom',
+  },
+  (measured): Omit<Finding, 'code' | 'area'>[] => {
+    const { brief, people } = measured.rig;
+    const onStage = Object.values(people).filter(
+      ({ isHeard, where }) => isHeard && where === 'on site',
+    );
+    return brief?.switchedBy !== 'operator' || onStage.length === 0 || hasTalkback(measured)
+      ? []
+      : [
+          {
+            level: 'note',
+            about: {},
+            title: 'The operator can speak to nobody',
+            says: 'The brief has an operator who switches, and no voice that is off air reaches anybody’s headphones. Give the operator a talkback microphone, or an intercom: cues get lost without one.',
+          },
+        ];
+  },
+);

@@ -9,19 +9,34 @@ export const noise: Rule = {
   area: 'sound',
   looksFor: 'A microphone whose signal-to-noise ratio at the converter is under the house rule.',
   why: 'Hiss is heard in every pause, and a compressor later brings it up.',
-  remedy: 'Move the microphone closer, use a more sensitive one, or a quieter preamp where the preamp makes the noise.',
+  remedy:
+    'Move the microphone closer, use a more sensitive one, or a quieter preamp where the preamp makes the noise.',
   source: 'handbook 2-sound, worked A to C',
   find: (measured) =>
     conversions(measured).flatMap((stage) => {
       const figures = measured.sound[stage.index];
       const snr = figures ? snrDb(figures) : null;
-      if (snr === null || snr >= measured.rig.houseRules.minimumSnrDb || sourceOf(stage).at.port.emits?.sound?.type !== 'microphone') return [];
-      return [{
-        code: 'sound.noise', area: 'sound', level: 'warn', about: { deviceId: sourceOf(stage).at.device.id, portId: stage.parent?.at.id, stage: stage.index },
-        title: `Signal-to-noise ratio ${figure(snr)} dB`,
-        says: `${sourceOf(stage).at.device.device.name} stands only ${figure(snr)} dB over the hiss; the house rule asks for ${figure(measured.rig.houseRules.minimumSnrDb, 0)} dB. ${boosterVerdict(measured, stage) ?? 'Move the microphone closer or use a more sensitive one.'}`,
-        houseRule: 'minimumSnrDb',
-      }];
+      if (
+        snr === null ||
+        snr >= measured.rig.houseRules.minimumSnrDb ||
+        sourceOf(stage).at.port.emits?.sound?.type !== 'microphone'
+      )
+        return [];
+      return [
+        {
+          code: 'sound.noise',
+          area: 'sound',
+          level: 'warn',
+          about: {
+            deviceId: sourceOf(stage).at.device.id,
+            portId: stage.parent?.at.id,
+            stage: stage.index,
+          },
+          title: `Signal-to-noise ratio ${figure(snr)} dB`,
+          says: `${sourceOf(stage).at.device.device.name} stands only ${figure(snr)} dB over the hiss; the house rule asks for ${figure(measured.rig.houseRules.minimumSnrDb, 0)} dB. ${boosterVerdict(measured, stage) ?? 'Move the microphone closer or use a more sensitive one.'}`,
+          houseRule: 'minimumSnrDb',
+        },
+      ];
     }),
   sums: (measured, { about }) => {
     const stage = stageOf(measured, about.stage);

@@ -9,26 +9,65 @@ interface Count {
 
 /** People on site who need headphones, and sockets for them, of whatever box is in use. */
 const counted = ({ rig, graph }: Measured): Count => {
-  const people = inOrder(rig.people).filter(([, { where, isHeard }]) => where === 'on site' && isHeard).length;
-  const inUse = [...graph.devices.values()].filter((node) => node.ports.values().some(({ links }) => links.length > 0));
-  const outputs = inUse.reduce((sum, node) => sum + node.ports.values().filter(({ port }) => port.family === 'analogue' && port.direction === 'out' && port.nominal === 'headphone').length, 0);
+  const people = inOrder(rig.people).filter(
+    ([, { where, isHeard }]) => where === 'on site' && isHeard,
+  ).length;
+  const inUse = [...graph.devices.values()].filter((node) =>
+    node.ports.values().some(({ links }) => links.length > 0),
+  );
+  const outputs = inUse.reduce(
+    (sum, node) =>
+      sum +
+      node.ports
+        .values()
+        .filter(
+          ({ port }) =>
+            port.family === 'analogue' && port.direction === 'out' && port.nominal === 'headphone',
+        ).length,
+    0,
+  );
   return { people, outputs };
 };
 
-export const outputsShort = soundRule('sound.outputs-short', {
-  looksFor: 'Fewer headphone sockets in the whole rig than people on site who speak.',
-  why: 'Two people on one splitter hear each other’s level; the quieter pair is turned up until it hurts.',
-  remedy: 'Add a headphone amplifier with an output each.',
-  source: 'handbook 2-sound, hearing: outputs of the amplifier at least as many as people',
-}, (measured) => {
-  const { rig } = measured;
-  if (rig.brief === null || rig.houseRules.monitoring === 'loudspeakers muted') return [];
-  const { people, outputs } = counted(measured);
-  if (outputs === 0 || outputs >= people) return [];
-  return [{ level: 'warn', about: {}, title: `${outputs} headphone output${outputs === 1 ? '' : 's'}, ${people} people`, says: `${people} people speak on site and the rig has ${outputs} headphone socket${outputs === 1 ? '' : 's'}. Add a headphone amplifier with an output each.`, houseRule: 'monitoring' }];
-}, {
-  sums: (measured) => {
-    const { people, outputs } = counted(measured);
-    return [{ label: 'Headphone outputs over people', formula: 'outputs − people on site who speak', inputs: [{ name: 'outputs', value: outputs, unit: '' }, { name: 'people', value: people, unit: '' }], result: outputs - people, unit: '', source: 'handbook 2-sound, hearing' }];
+export const outputsShort = soundRule(
+  'sound.outputs-short',
+  {
+    looksFor: 'Fewer headphone sockets in the whole rig than people on site who speak.',
+    why: 'Two people on one splitter hear each other’s level; the quieter pair is turned up until it hurts.',
+    remedy: 'Add a headphone amplifier with an output each.',
+    source: 'handbook 2-sound, hearing: outputs of the amplifier at least as many as people',
   },
-});
+  (measured) => {
+    const { rig } = measured;
+    if (rig.brief === null || rig.houseRules.monitoring === 'loudspeakers muted') return [];
+    const { people, outputs } = counted(measured);
+    if (outputs === 0 || outputs >= people) return [];
+    return [
+      {
+        level: 'warn',
+        about: {},
+        title: `${outputs} headphone output${outputs === 1 ? '' : 's'}, ${people} people`,
+        says: `${people} people speak on site and the rig has ${outputs} headphone socket${outputs === 1 ? '' : 's'}. Add a headphone amplifier with an output each.`,
+        houseRule: 'monitoring',
+      },
+    ];
+  },
+  {
+    sums: (measured) => {
+      const { people, outputs } = counted(measured);
+      return [
+        {
+          label: 'Headphone outputs over people',
+          formula: 'outputs − people on site who speak',
+          inputs: [
+            { name: 'outputs', value: outputs, unit: '' },
+            { name: 'people', value: people, unit: '' },
+          ],
+          result: outputs - people,
+          unit: '',
+          source: 'handbook 2-sound, hearing',
+        },
+      ];
+    },
+  },
+);

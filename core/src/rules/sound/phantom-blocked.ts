@@ -10,7 +10,9 @@ import { phantomOutputs, switchOn } from './phantom';
 /** Takes the blocking device out, joins what it stood between, and switches phantom power on at the input. */
 const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | null => {
   const into = blocker.links[0];
-  const out = blocker.routes.flatMap(({ route }) => route.to).flatMap((to): readonly LinkEdge[] => blocker.device.ports.get(to)?.links ?? [])[0];
+  const out = blocker.routes
+    .flatMap(({ route }) => route.to)
+    .flatMap((to): readonly LinkEdge[] => blocker.device.ports.get(to)?.links ?? [])[0];
   if (!into || !out || out.to.port.family !== 'analogue') return null;
   const cableId = firstCable(into.from, out.to);
   if (!cableId) return null;
@@ -18,34 +20,57 @@ const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | nu
   const commands: SimpleCommand[] = [
     disconnect(into),
     { type: 'removeDevice', deviceId: blocker.device.id },
-    { type: 'connect', linkId: into.id, from: into.link.from, to: out.link.to, cable: { kind: cableId, lengthM: Math.max(into.link.cable.lengthM, out.link.cable.lengthM) } },
+    {
+      type: 'connect',
+      linkId: into.id,
+      from: into.link.from,
+      to: out.link.to,
+      cable: { kind: cableId, lengthM: Math.max(into.link.cable.lengthM, out.link.cable.lengthM) },
+    },
     ...(supply ? [switchOn(out.to.device.id, supply.control)] : []),
   ];
   const label = `Remove ${blocker.device.device.name}${supply ? ' and switch phantom power on' : ''}`;
   const after = measure(apply(measured.rig, { type: 'batch', label, commands }));
-  const conversion = after.traced.stages.find((stage) => stage.signal === 'sound' && isConversion(stage) && sourceOf(stage).at.device.id === node.device.id);
-  return conversion ? withGain(measured, conversion, commands, label) : { label, command: { type: 'batch', label, commands } };
+  const conversion = after.traced.stages.find(
+    (stage) =>
+      stage.signal === 'sound' &&
+      isConversion(stage) &&
+      sourceOf(stage).at.device.id === node.device.id,
+  );
+  return conversion
+    ? withGain(measured, conversion, commands, label)
+    : { label, command: { type: 'batch', label, commands } };
 };
 
 export const phantomBlocked: Rule = {
   code: 'sound.phantom-blocked',
   area: 'sound',
-  looksFor: 'A condenser behind a booster, transformer or other device that passes no phantom power on.',
+  looksFor:
+    'A condenser behind a booster, transformer or other device that passes no phantom power on.',
   why: 'A booster uses up the phantom power itself; the microphone behind it gets none and is dead.',
-  remedy: 'Take the booster out and switch phantom power on at the preamp: a condenser does not need lifting.',
+  remedy:
+    'Take the booster out and switch phantom power on at the preamp: a condenser does not need lifting.',
   source: 'IEC 61938; handbook 2-sound, phantom',
   find: (measured) =>
     phantomOutputs(measured, 'needs').flatMap((node) => {
       const phantom = phantomAt(node);
       if (phantom.state !== 'blocked') return [];
-      return [{
-        code: 'sound.phantom-blocked', area: 'sound', level: 'stop', about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
-        title: 'Phantom power is blocked',
-        says: `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no phantom power through to it. Take ${phantom.by.device.device.name} out and switch phantom power on at the input.`,
-      }];
+      return [
+        {
+          code: 'sound.phantom-blocked',
+          area: 'sound',
+          level: 'stop',
+          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          title: 'Phantom power is blocked',
+          says: `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no phantom power through to it. Take ${phantom.by.device.device.name} out and switch phantom power on at the input.`,
+        },
+      ];
     }),
   fixes: (measured, finding) => {
-    const node = phantomOutputs(measured, 'needs').find((candidate) => candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId);
+    const node = phantomOutputs(measured, 'needs').find(
+      (candidate) =>
+        candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId,
+    );
     const phantom = node && phantomAt(node);
     if (!node || phantom?.state !== 'blocked') return [];
     const fix = bypass(measured, node, phantom.by);

@@ -14,15 +14,29 @@ export const phantomHarms: Rule = {
     phantomOutputs(measured, 'harmed').flatMap((node) => {
       const phantom = phantomAt(node);
       if (phantom.state !== 'on') return [];
-      return [{
-        code: 'sound.phantom-harms', area: 'sound', level: 'stop', about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
-        title: 'Phantom power on a ribbon',
-        says: `Phantom power is on at ${nameOf(phantom.supply)} and can damage ${node.device.device.name}. Switch it off before you plug the microphone.`,
-      }];
+      return [
+        {
+          code: 'sound.phantom-harms',
+          area: 'sound',
+          level: 'stop',
+          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          title: 'Phantom power on a ribbon',
+          says: `Phantom power is on at ${nameOf(phantom.supply)} and can damage ${node.device.device.name}. Switch it off before you plug the microphone.`,
+        },
+      ];
     }),
   fixes: (measured, finding) => {
-    const node = phantomOutputs(measured, 'harmed').find((candidate) => candidate.device.id === finding.about.deviceId);
+    const node = phantomOutputs(measured, 'harmed').find(
+      (candidate) => candidate.device.id === finding.about.deviceId,
+    );
     const phantom = node && phantomAt(node);
-    return phantom?.state === 'on' ? [{ label: `Switch phantom power off at ${nameOf(phantom.supply)}`, command: switchOff(phantom.supply.device.id, phantom.control) }] : [];
+    return phantom?.state === 'on'
+      ? [
+          {
+            label: `Switch phantom power off at ${nameOf(phantom.supply)}`,
+            command: switchOff(phantom.supply.device.id, phantom.control),
+          },
+        ]
+      : [];
   },
 };

@@ -16,18 +16,32 @@ export const phantomMissing: Rule = {
       if (phantom.state !== 'off' && phantom.state !== 'none') return [];
       const { name } = node.device.device;
       const input = phantom.state === 'off' ? phantom.supply : phantom.at;
-      return [{
-        code: 'sound.phantom-missing', area: 'sound', level: 'stop', about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
-        title: 'No phantom power',
-        says: phantom.state === 'off'
-          ? `${name} gives no sound: it needs phantom power and ${nameOf(input)} has it switched off. Switch it on.`
-          : `${name} gives no sound: it needs phantom power and ${nameOf(input)} has none to give. Use an input that has it.`,
-      }];
+      return [
+        {
+          code: 'sound.phantom-missing',
+          area: 'sound',
+          level: 'stop',
+          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          title: 'No phantom power',
+          says:
+            phantom.state === 'off'
+              ? `${name} gives no sound: it needs phantom power and ${nameOf(input)} has it switched off. Switch it on.`
+              : `${name} gives no sound: it needs phantom power and ${nameOf(input)} has none to give. Use an input that has it.`,
+        },
+      ];
     }),
   fixes: (measured, finding) => {
-    const node = phantomOutputs(measured, 'needs').find((candidate) => candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId);
+    const node = phantomOutputs(measured, 'needs').find(
+      (candidate) =>
+        candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId,
+    );
     const phantom = node && phantomAt(node);
     if (phantom?.state !== 'off') return [];
-    return [{ label: `Switch phantom power on at ${nameOf(phantom.supply)}`, command: switchOn(phantom.supply.device.id, phantom.control) }];
+    return [
+      {
+        label: `Switch phantom power on at ${nameOf(phantom.supply)}`,
+        command: switchOn(phantom.supply.device.id, phantom.control),
+      },
+    ];
   },
 };

@@ -20,11 +20,17 @@ const draws = (measured: Measured): Draw[] => {
     if (phantom.state !== 'on' || node.port.family !== 'analogue') continue;
     // A supply that states more than one channel's 10 mA is shared by every input on its switch.
     const shared = phantom.maxMa > 10;
-    const key = shared ? `${phantom.supply.device.id} ${phantom.control}` : `${phantom.supply.device.id} ${phantom.supply.id}`;
+    const key = shared
+      ? `${phantom.supply.device.id} ${phantom.control}`
+      : `${phantom.supply.device.id} ${phantom.supply.id}`;
     const known = bySupply.get(key);
     bySupply.set(key, {
-      deviceId: phantom.supply.device.id, name: phantom.supply.device.device.name, portId: phantom.supply.id, maxMa: phantom.maxMa,
-      needMa: (known?.needMa ?? 0) + (node.port.phantomNeedMa ?? 0), who: [...(known?.who ?? []), node.device.device.name],
+      deviceId: phantom.supply.device.id,
+      name: phantom.supply.device.device.name,
+      portId: phantom.supply.id,
+      maxMa: phantom.maxMa,
+      needMa: (known?.needMa ?? 0) + (node.port.phantomNeedMa ?? 0),
+      who: [...(known?.who ?? []), node.device.device.name],
     });
   }
   return [...bySupply.values()];
@@ -35,13 +41,17 @@ export const phantomOverload: Rule = {
   area: 'sound',
   looksFor: 'A phantom supply from which more current is drawn than it gives.',
   why: 'The voltage sags and the microphones distort or fall silent.',
-  remedy: 'Spread the microphones over more inputs, or power some of them from a supply of their own.',
+  remedy:
+    'Spread the microphones over more inputs, or power some of them from a supply of their own.',
   source: 'IEC 61938: P48 up to 10 mA an input',
   find: (measured) =>
     draws(measured)
       .filter((draw) => draw.needMa > draw.maxMa)
       .map((draw) => ({
-        code: 'sound.phantom-overload', area: 'sound', level: 'warn', about: { deviceId: draw.deviceId, portId: draw.portId },
+        code: 'sound.phantom-overload',
+        area: 'sound',
+        level: 'warn',
+        about: { deviceId: draw.deviceId, portId: draw.portId },
         title: `${draw.needMa} mA of phantom power from ${draw.maxMa}`,
         says: `${draw.who.join(', ')} draw ${draw.needMa} mA and ${draw.name} gives ${draw.maxMa} mA there. Their sound will sag. Spread them over more inputs.`,
       })),
@@ -49,7 +59,14 @@ export const phantomOverload: Rule = {
     draws(measured)
       .filter((draw) => draw.deviceId === about.deviceId && draw.portId === about.portId)
       .map((draw) => ({
-        label: `Phantom current at ${draw.name}`, formula: 'sum of the currents drawn', inputs: [{ name: draw.who.join(' + '), value: draw.needMa, unit: 'mA' }, { name: 'supply', value: draw.maxMa, unit: 'mA' }],
-        result: draw.needMa, unit: 'mA', source: 'IEC 61938',
+        label: `Phantom current at ${draw.name}`,
+        formula: 'sum of the currents drawn',
+        inputs: [
+          { name: draw.who.join(' + '), value: draw.needMa, unit: 'mA' },
+          { name: 'supply', value: draw.maxMa, unit: 'mA' },
+        ],
+        result: draw.needMa,
+        unit: 'mA',
+        source: 'IEC 61938',
       })),
 };

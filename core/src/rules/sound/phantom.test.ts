@@ -1,30 +1,95 @@
 import { ruleCases } from '../cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 
-const condenser = (phantom: boolean) => voice({ microphone: 'mic-condenser-large', distance: 0.2, settings: { 'gain-1': 46, 'phantom-1': phantom } });
-const behindBooster = voiceThrough('mic-condenser-large', 'booster-inline', { in: 'in', out: 'out' }, { 'gain-1': 30, 'phantom-1': true }, {}, 0.2);
+const condenser = (phantom: boolean) =>
+  voice({
+    microphone: 'mic-condenser-large',
+    distance: 0.2,
+    settings: { 'gain-1': 46, 'phantom-1': phantom },
+  });
+const behindBooster = voiceThrough(
+  'mic-condenser-large',
+  'booster-inline',
+  { in: 'in', out: 'out' },
+  { 'gain-1': 30, 'phantom-1': true },
+  {},
+  0.2,
+);
 
 ruleCases('sound.phantom-missing', {
-  valid: { 'a condenser with phantom power on': condenser(true).build(), 'a dynamic without it': voice().build(), 'a condenser through a pad that lets it pass': voiceThrough('mic-condenser-large', 'pad-inline', { in: 'in', out: 'out' }, { 'phantom-1': true }).build() },
+  valid: {
+    'a condenser with phantom power on': condenser(true).build(),
+    'a dynamic without it': voice().build(),
+    'a condenser through a pad that lets it pass': voiceThrough(
+      'mic-condenser-large',
+      'pad-inline',
+      { in: 'in', out: 'out' },
+      { 'phantom-1': true },
+    ).build(),
+  },
   invalid: {
-    'a condenser with phantom power off': { rig: condenser(false).build(), level: 'stop', says: /has it switched off/, fixes: ['Switch phantom power on at Interface, Input 1'] },
-    'a booster with phantom power off': { rig: voiceThrough('mic-dynamic-quiet', 'booster-inline', { in: 'in', out: 'out' }, { 'gain-1': 41 }).build(), level: 'stop', says: /Through gives no sound/ },
+    'a condenser with phantom power off': {
+      rig: condenser(false).build(),
+      level: 'stop',
+      says: /has it switched off/,
+      fixes: ['Switch phantom power on at Interface, Input 1'],
+    },
+    'a booster with phantom power off': {
+      rig: voiceThrough(
+        'mic-dynamic-quiet',
+        'booster-inline',
+        { in: 'in', out: 'out' },
+        { 'gain-1': 41 },
+      ).build(),
+      level: 'stop',
+      says: /Through gives no sound/,
+    },
   },
 });
 
 ruleCases('sound.phantom-blocked', {
-  valid: { 'a dynamic behind a booster': voiceThrough('mic-dynamic-quiet', 'booster-inline', { in: 'in', out: 'out' }, { 'phantom-1': true }).build() },
+  valid: {
+    'a dynamic behind a booster': voiceThrough(
+      'mic-dynamic-quiet',
+      'booster-inline',
+      { in: 'in', out: 'out' },
+      { 'phantom-1': true },
+    ).build(),
+  },
   invalid: {
-    'a condenser behind a booster': { rig: behindBooster.build(), level: 'stop', says: /lets no phantom power through/, fixes: ['Remove Through and switch phantom power on'] },
+    'a condenser behind a booster': {
+      rig: behindBooster.build(),
+      level: 'stop',
+      says: /lets no phantom power through/,
+      fixes: ['Remove Through and switch phantom power on'],
+    },
   },
 });
 
 ruleCases('sound.phantom-harms', {
   valid: { 'a ribbon with phantom power off': voice({ microphone: 'mic-ribbon' }).build() },
-  invalid: { 'a ribbon with phantom power on': { rig: voice({ microphone: 'mic-ribbon', settings: { 'gain-1': 65, 'phantom-1': true } }).build(), level: 'stop', fixes: ['Switch phantom power off at Interface, Input 1'] } },
+  invalid: {
+    'a ribbon with phantom power on': {
+      rig: voice({
+        microphone: 'mic-ribbon',
+        settings: { 'gain-1': 65, 'phantom-1': true },
+      }).build(),
+      level: 'stop',
+      fixes: ['Switch phantom power off at Interface, Input 1'],
+    },
+  },
 });
 
 ruleCases('sound.phantom-overload', {
   valid: { 'a condenser of 3 mA': condenser(true).build() },
-  invalid: { 'a capsule that draws 14 mA': { rig: condenser(true).do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.phantomNeedMa', value: 14 }).build(), level: 'warn', says: /draw 14 mA and Interface gives 10 mA/, sum: 14 } },
+  invalid: {
+    'a capsule that draws 14 mA': {
+      rig: condenser(true)
+        .do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.phantomNeedMa', value: 14 })
+        .build(),
+      level: 'warn',
+      says: /draw 14 mA and Interface gives 10 mA/,
+      sum: 14,
+    },
+  },
 });

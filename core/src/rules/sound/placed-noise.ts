@@ -9,7 +9,8 @@ import { closerFix } from './in-room';
 /** A change that is heard. @unit dB */
 const HEARD_DB = 1;
 
-const loudest = ({ noises }: MicrophoneInRoom): PickedUp | undefined => [...noises].sort((a, b) => b.spl - a.spl)[0];
+const loudest = ({ noises }: MicrophoneInRoom): PickedUp | undefined =>
+  [...noises].sort((a, b) => b.spl - a.spl)[0];
 
 /** Another pattern that a switch on the microphone offers and that would be quieter. */
 const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] => {
@@ -20,44 +21,105 @@ const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] =
   const offered = control?.type === 'choice' ? control.options.map(({ value }) => value) : [];
   const [set, now] = [choiceSetting(device, source.pattern.control), microphone.overRoomDb ?? 0];
   const { control: controlId } = source.pattern;
-  return PATTERNS.filter((pattern) => pattern !== set && offered.includes(pattern) && (ifItWere(measured, microphone, { pattern })?.overRoomDb ?? -Infinity) > now + HEARD_DB)
-    .map((pattern) => setFix(`Switch ${device.name} to ${pattern}`, id, controlId, pattern));
+  return PATTERNS.filter(
+    (pattern) =>
+      pattern !== set &&
+      offered.includes(pattern) &&
+      (ifItWere(measured, microphone, { pattern })?.overRoomDb ?? -Infinity) > now + HEARD_DB,
+  ).map((pattern) => setFix(`Switch ${device.name} to ${pattern}`, id, controlId, pattern));
 };
 
-export const placedNoise = microphoneRule('sound.placed-noise', {
-  looksFor: 'A microphone that hears a fan, a kiln or another noise with a place too loud against its voice.',
-  why: 'A steady noise is in every pause and under every word; taking it out afterwards takes the voice with it.',
-  remedy: 'Move it away, turn the microphone’s dull side to it, come closer, or switch it off during the show.',
-  source: 'handbook 2-sound, room: a noise with a place counts by distance and angle',
-}, {
-  houseRule: 'voiceOverRoomDb',
-  judge: (microphone, { rig: { houseRules } }) => {
-    const [noise, over] = [loudest(microphone), microphone.overRoomDb];
-    // Where the room itself is the louder part, it is the room that is spoken of.
-    if (!noise || over === null || over >= houseRules.voiceOverRoomDb || noise.spl < (microphone.roomSpl ?? -Infinity)) return null;
-    return {
-      level: 'warn', title: `${noise.name} ${figure((microphone.ownSpl ?? 0) - noise.spl)} dB under the voice`,
-      says: `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° off its axis; with all that sounds in the room its voice stands ${figure(over)} dB above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it away, turn the dull side of the microphone to it, or come closer.`,
-    };
+export const placedNoise = microphoneRule(
+  'sound.placed-noise',
+  {
+    looksFor:
+      'A microphone that hears a fan, a kiln or another noise with a place too loud against its voice.',
+    why: 'A steady noise is in every pause and under every word; taking it out afterwards takes the voice with it.',
+    remedy:
+      'Move it away, turn the microphone’s dull side to it, come closer, or switch it off during the show.',
+    source: 'handbook 2-sound, room: a noise with a place counts by distance and angle',
   },
-  sums: (microphone) => [
-    ...microphone.noises.map((noise) => ({
-      label: `${noise.name} at the capsule`, formula: 'straight: L(1 m) − 20·log10 d + pattern; with what the walls send', inputs: [{ name: 'distance', value: noise.distanceM, unit: 'm' }, { name: 'off the axis', value: Math.abs(noise.angleDeg), unit: '°' }, { name: 'straight', value: noise.directSpl, unit: 'dB(A)' }, { name: 'by the walls', value: noise.echoSpl ?? 'room not known', unit: noise.echoSpl === null ? '' : 'dB(A)' }],
-      result: noise.spl, unit: 'dB(A)', source: 'handbook 2-sound, room',
-    })),
-    { label: 'Voice over everything', formula: 'voice − power sum of room and noises', inputs: [{ name: 'voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' }, { name: 'room', value: microphone.roomSpl ?? 'unknown', unit: 'dB(A)' }, { name: 'together', value: microphone.noiseSpl ?? 'unknown', unit: 'dB(A)' }], result: microphone.overRoomDb, unit: 'dB', source: 'handbook 2-sound, room' },
-  ],
-  fixes: (microphone, measured) => {
-    const picked = loudest(microphone);
-    const noise = picked && entry(measured.rig.noises, picked.id);
-    if (!picked || !noise?.at || !microphone.spot) return [];
-    const moved = ifItWere(measured, microphone, { farther: { noiseId: picked.id, byM: FARTHER_M } });
-    const isHeard = (moved?.overRoomDb ?? -Infinity) > (microphone.overRoomDb ?? 0) + HEARD_DB;
-    return [
-      ...closerFix(measured, microphone, (there) => (there.overRoomDb ?? 0) >= measured.rig.houseRules.voiceOverRoomDb),
-      ...otherPattern(microphone, measured),
-      ...(isHeard ? [{ label: `Move ${noise.name} ${FARTHER_M} m farther away`, command: { type: 'changeNoise' as const, noiseId: picked.id, noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) } } }] : []),
-      { label: `Switch ${noise.name} off during the show`, command: { type: 'changeNoise', noiseId: picked.id, noise: { runs: false } } },
-    ];
+  {
+    houseRule: 'voiceOverRoomDb',
+    judge: (microphone, { rig: { houseRules } }) => {
+      const [noise, over] = [loudest(microphone), microphone.overRoomDb];
+      // Where the room itself is the louder part, it is the room that is spoken of.
+      if (
+        !noise ||
+        over === null ||
+        over >= houseRules.voiceOverRoomDb ||
+        noise.spl < (microphone.roomSpl ?? -Infinity)
+      )
+        return null;
+      return {
+        level: 'warn',
+        title: `${noise.name} ${figure((microphone.ownSpl ?? 0) - noise.spl)} dB under the voice`,
+        says: `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° off its axis; with all that sounds in the room its voice stands ${figure(over)} dB above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it away, turn the dull side of the microphone to it, or come closer.`,
+      };
+    },
+    sums: (microphone) => [
+      ...microphone.noises.map((noise) => ({
+        label: `${noise.name} at the capsule`,
+        formula: 'straight: L(1 m) − 20·log10 d + pattern; with what the walls send',
+        inputs: [
+          { name: 'distance', value: noise.distanceM, unit: 'm' },
+          { name: 'off the axis', value: Math.abs(noise.angleDeg), unit: '°' },
+          { name: 'straight', value: noise.directSpl, unit: 'dB(A)' },
+          {
+            name: 'by the walls',
+            value: noise.echoSpl ?? 'room not known',
+            unit: noise.echoSpl === null ? '' : 'dB(A)',
+          },
+        ],
+        result: noise.spl,
+        unit: 'dB(A)',
+        source: 'handbook 2-sound, room',
+      })),
+      {
+        label: 'Voice over everything',
+        formula: 'voice − power sum of room and noises',
+        inputs: [
+          { name: 'voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' },
+          { name: 'room', value: microphone.roomSpl ?? 'unknown', unit: 'dB(A)' },
+          { name: 'together', value: microphone.noiseSpl ?? 'unknown', unit: 'dB(A)' },
+        ],
+        result: microphone.overRoomDb,
+        unit: 'dB',
+        source: 'handbook 2-sound, room',
+      },
+    ],
+    fixes: (microphone, measured) => {
+      const picked = loudest(microphone);
+      const noise = picked && entry(measured.rig.noises, picked.id);
+      if (!picked || !noise?.at || !microphone.spot) return [];
+      const moved = ifItWere(measured, microphone, {
+        farther: { noiseId: picked.id, byM: FARTHER_M },
+      });
+      const isHeard = (moved?.overRoomDb ?? -Infinity) > (microphone.overRoomDb ?? 0) + HEARD_DB;
+      return [
+        ...closerFix(
+          measured,
+          microphone,
+          (there) => (there.overRoomDb ?? 0) >= measured.rig.houseRules.voiceOverRoomDb,
+        ),
+        ...otherPattern(microphone, measured),
+        ...(isHeard
+          ? [
+              {
+                label: `Move ${noise.name} ${FARTHER_M} m farther away`,
+                command: {
+                  type: 'changeNoise' as const,
+                  noiseId: picked.id,
+                  noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) },
+                },
+              },
+            ]
+          : []),
+        {
+          label: `Switch ${noise.name} off during the show`,
+          command: { type: 'changeNoise', noiseId: picked.id, noise: { runs: false } },
+        },
+      ];
+    },
   },
-});
+);

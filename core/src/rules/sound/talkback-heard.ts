@@ -4,19 +4,39 @@ import { eachSoundRule } from '../rule-of';
 
 /** Intercom packs and headsets whose talk reaches an audience, once for each. */
 const onAir = ({ traced, graph }: Measured): Thread[] => {
-  if (!graph.ports.some(({ port, device }) => port.emits?.sound && device.device.model.kind === 'headphones')) return [];
+  if (
+    !graph.ports.some(
+      ({ port, device }) => port.emits?.sound && device.device.model.kind === 'headphones',
+    )
+  )
+    return [];
   const found = new Map<string, Thread>();
   for (const thread of traced.threads)
-    if (thread.signal === 'sound' && thread.source.device.device.model.kind === 'headphones' && ['stream', 'recording', 'recorder'].includes(thread.end.device.device.model.kind) && !found.has(thread.source.device.id)) found.set(thread.source.device.id, thread);
+    if (
+      thread.signal === 'sound' &&
+      thread.source.device.device.model.kind === 'headphones' &&
+      ['stream', 'recording', 'recorder'].includes(thread.end.device.device.model.kind) &&
+      !found.has(thread.source.device.id)
+    )
+      found.set(thread.source.device.id, thread);
   return [...found.values()];
 };
 
-export const talkbackHeard = eachSoundRule<Thread>('sound.talkback-heard', {
-  looksFor: 'Talkback or intercom that reaches a stream or a recording.',
-  why: 'The director’s “camera two, closer” goes out to everyone.',
-  remedy: 'Keep the intercom on lines of its own, or take its channel out of the mix.',
-  source: 'handbook 2-sound, monitoring',
-}, {
-  all: onAir, about: ({ source }) => ({ deviceId: source.device.id, portId: source.id }),
-  judge: ({ source, end }) => ({ level: 'stop', title: 'The audience hears the intercom', says: `What is said into ${source.device.device.name} reaches ${end.device.device.name}. Keep the intercom on lines of its own, or take its channel out of the mix.` }),
-});
+export const talkbackHeard = eachSoundRule<Thread>(
+  'sound.talkback-heard',
+  {
+    looksFor: 'Talkback or intercom that reaches a stream or a recording.',
+    why: 'The director’s “camera two, closer” goes out to everyone.',
+    remedy: 'Keep the intercom on lines of its own, or take its channel out of the mix.',
+    source: 'handbook 2-sound, monitoring',
+  },
+  {
+    all: onAir,
+    about: ({ source }) => ({ deviceId: source.device.id, portId: source.id }),
+    judge: ({ source, end }) => ({
+      level: 'stop',
+      title: 'The audience hears the intercom',
+      says: `What is said into ${source.device.device.name} reaches ${end.device.device.name}. Keep the intercom on lines of its own, or take its channel out of the mix.`,
+    }),
+  },
+);

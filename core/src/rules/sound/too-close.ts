@@ -4,17 +4,39 @@ import { NEAREST_TO_MOUTH_M } from './in-room';
 
 const BETTER_M = 0.06;
 
-export const tooClose = microphoneRule('sound.too-close', {
-  looksFor: 'A directional microphone nearer to the mouth than 4 cm.',
-  why: 'Breath and lips thump, the bass swells, and a turn of the head changes the level by several decibels.',
-  remedy: 'Keep a hand’s width, or put foam or a screen before it.',
-  source: 'typical: proximity of directional microphones',
-}, {
-  judge: ({ node, pattern, distanceM, personId }) => (distanceM === null || personId === null || pattern === null || pattern === 'omni' || distanceM >= NEAREST_TO_MOUTH_M ? null : {
-    level: 'note', title: `${figure(distanceM * 100, 0)} cm from the mouth`, says: `${node.device.device.name} is ${figure(distanceM * 100, 0)} cm from the mouth: breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam or a screen before it.`,
-  }),
-  fixes: ({ node }) => {
-    const source = node.port.emits?.sound;
-    return source?.type === 'microphone' ? [setFix(`Move ${node.device.device.name} to ${figure(BETTER_M * 100, 0)} cm`, node.device.id, source.distanceControl, BETTER_M)] : [];
+export const tooClose = microphoneRule(
+  'sound.too-close',
+  {
+    looksFor: 'A directional microphone nearer to the mouth than 4 cm.',
+    why: 'Breath and lips thump, the bass swells, and a turn of the head changes the level by several decibels.',
+    remedy: 'Keep a hand’s width, or put foam or a screen before it.',
+    source: 'typical: proximity of directional microphones',
   },
-});
+  {
+    judge: ({ node, pattern, distanceM, personId }) =>
+      distanceM === null ||
+      personId === null ||
+      pattern === null ||
+      pattern === 'omni' ||
+      distanceM >= NEAREST_TO_MOUTH_M
+        ? null
+        : {
+            level: 'note',
+            title: `${figure(distanceM * 100, 0)} cm from the mouth`,
+            says: `${node.device.device.name} is ${figure(distanceM * 100, 0)} cm from the mouth: breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam or a screen before it.`,
+          },
+    fixes: ({ node }) => {
+      const source = node.port.emits?.sound;
+      return source?.type === 'microphone'
+        ? [
+            setFix(
+              `Move ${node.device.device.name} to ${figure(BETTER_M * 100, 0)} cm`,
+              node.device.id,
+              source.distanceControl,
+              BETTER_M,
+            ),
+          ]
+        : [];
+    },
+  },
+);

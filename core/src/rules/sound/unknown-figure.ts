@@ -6,7 +6,8 @@ export const unknownFigure: Rule = {
   area: 'sound',
   looksFor: 'A sound thread whose level cannot be told because a figure is missing.',
   why: 'A guess would look like a sum. What is not known is asked for.',
-  remedy: 'Give the figure named: from the data sheet, or by saying who speaks into the microphone.',
+  remedy:
+    'Give the figure named: from the data sheet, or by saying who speaks into the microphone.',
   source: 'design: unknown stays unknown',
   find: (measured) => {
     const asked = new Map<string, Finding>();
@@ -16,8 +17,15 @@ export const unknownFigure: Rule = {
       if (!unknown || unknown.startsWith('phantom power') || asked.has(unknown)) continue;
       const { id } = sourceOf(stage).at.device;
       asked.set(unknown, {
-        code: 'sound.unknown-figure', area: 'sound', level: 'note', about: { deviceId: unknown.startsWith('who speaks') ? id : stage.at.device.id, portId: stage.at.id },
-        title: 'Cannot tell the level', says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown}.`,
+        code: 'sound.unknown-figure',
+        area: 'sound',
+        level: 'note',
+        about: {
+          deviceId: unknown.startsWith('who speaks') ? id : stage.at.device.id,
+          portId: stage.at.id,
+        },
+        title: 'Cannot tell the level',
+        says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown}.`,
       });
     }
     return [...asked.values()];

@@ -46,6 +46,10 @@ export const GET = answering(async (request) => {
     cancel: () => stop(),
   });
   return new Response(body, {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' },
+    headers: {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no',
+    },
   });
 });

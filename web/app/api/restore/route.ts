@@ -27,7 +27,10 @@ const atMost = (limit: number): Transform => {
 /** Puts everything of a backup in the place of everything that is there. The file is read whole before anything changes. */
 export const POST = answering(async (request) => {
   mustSay(request, 'application/octet-stream');
-  if (!request.body) return problem(422, 'Nothing was restored.', { problems: [{ path: 'file', says: 'It is empty.' }] });
+  if (!request.body)
+    return problem(422, 'Nothing was restored.', {
+      problems: [{ path: 'file', says: 'It is empty.' }],
+    });
   const folder = await mkdtemp(path.join(tmpdir(), 'echo-loom-restore-'));
   const file = path.join(folder, 'backup.gz');
   try {
@@ -36,7 +39,9 @@ export const POST = answering(async (request) => {
     return answer(await restoreBackup(file, MIGRATIONS_FOLDER));
   } catch (error) {
     if (!(error instanceof BackupProblem)) throw error;
-    return problem(422, 'Nothing was restored.', { problems: [{ path: 'file', says: error.message }] });
+    return problem(422, 'Nothing was restored.', {
+      problems: [{ path: 'file', says: error.message }],
+    });
   } finally {
     await rm(folder, { recursive: true, force: true });
   }

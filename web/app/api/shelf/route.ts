@@ -1,4 +1,11 @@
-import { answersSchema, blankRig, build, cleanLine, nameSchema, RIG_VERSION } from '@echo-loom/core';
+import {
+  answersSchema,
+  blankRig,
+  build,
+  cleanLine,
+  nameSchema,
+  RIG_VERSION,
+} from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
@@ -62,4 +69,6 @@ const perform = async (deed: Deed): Promise<Response> => {
 };
 
 /** What can be done with the shelf as a whole. */
-export const POST = answering(async (request) => perform(parsed(deedSchema, await jsonBody(request, MAX_BYTES))));
+export const POST = answering(async (request) =>
+  perform(parsed(deedSchema, await jsonBody(request, MAX_BYTES))),
+);

@@ -16,6 +16,12 @@ const Page = async ({ params, searchParams }: Props) => {
   const point = STARTING_POINTS.find(({ id }) => id === pointId);
   if (!point) notFound();
   const name = nameSchema.safeParse((await searchParams)['name']);
-  return <NewRigForm pointName={point.name} about={point.about} answers={point.answers(name.success ? name.data : point.name)} />;
+  return (
+    <NewRigForm
+      pointName={point.name}
+      about={point.about}
+      answers={point.answers(name.success ? name.data : point.name)}
+    />
+  );
 };
 export default Page;

@@ -29,7 +29,9 @@ const RigLayout = async ({ params, children }: Props) => {
   if (!found) notFound();
   if (!found.read.ok) return <Unreadable rigId={rigId} problems={found.read.problems} />;
   const currency = await findCurrency();
-  const entries = (await entriesAfter(rigId, 0)).filter(({ revision }) => revision <= found.revision);
+  const entries = (await entriesAfter(rigId, 0)).filter(
+    ({ revision }) => revision <= found.revision,
+  );
   return (
     <RigProvider rigId={rigId} saved={{ rig: found.read.rig, revision: found.revision, entries }}>
       <CurrencyProvider currency={currency}>

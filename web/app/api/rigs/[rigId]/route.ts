@@ -8,5 +8,7 @@ interface Context {
 /** A rig with its log, for a page whose own has parted from the server's. */
 export const GET = answering(async (_request, { params }: Context) => {
   const opened = await openRig((await params).rigId);
-  return opened ? answer({ rig: opened.rig, revision: opened.revision, entries: opened.entries }) : noSuchRig();
+  return opened
+    ? answer({ rig: opened.rig, revision: opened.revision, entries: opened.entries })
+    : noSuchRig();
 });

@@ -37,7 +37,11 @@ export const POST = answering(async (request, { params }: Context) => {
   const { rigId } = await params;
   if (!rigIdSchema.safeParse(rigId).success) return noSuchRig();
   const save = parsed(saveRequestSchema, await jsonBody(request, MAX_SAVE_BYTES));
-  if (isTooMuch(save)) return problem(413, `The request is too large: at most ${MAX_COMMANDS} commands are taken at once.`);
+  if (isTooMuch(save))
+    return problem(
+      413,
+      `The request is too large: at most ${MAX_COMMANDS} commands are taken at once.`,
+    );
   const saved = await saveEntries(rigId, save);
   return answer(saved, saved.status === 'gone' ? 404 : saved.status === 'taken' ? 200 : 409);
 });

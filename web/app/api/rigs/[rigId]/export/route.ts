@@ -27,7 +27,8 @@ export const GET = answering(async (request, { params }: Context) => {
   const query = queryOf(request, querySchema);
   const found = await findRig((await params).rigId);
   if (!found) return noSuchRig();
-  if (!found.read.ok) return problem(409, 'This rig cannot be read; its raw file can be downloaded from the shelf.');
+  if (!found.read.ok)
+    return problem(409, 'This rig cannot be read; its raw file can be downloaded from the shelf.');
   const { rig } = found.read;
   const kind = KINDS[query.as];
   return new Response(kind.write(rig), {
