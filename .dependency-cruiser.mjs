@@ -1,4 +1,7 @@
-/** The arrow goes one way: app → features → session, ui, and app → server; all may call core by its door; core calls nobody. */
+/**
+ * The arrow goes one way: app → features → session, ui, and app → server; all may call core by its
+ * door; core calls nobody.
+ */
 export default {
   forbidden: [
     {

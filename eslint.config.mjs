@@ -32,6 +32,8 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       eqeqeq: 'error',
+      'max-len': ['error', { code: 120 }],
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       'no-console': ['error', { allow: ['error'] }],
     },
   },

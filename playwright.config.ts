@@ -1,6 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
-/** The production build in Debian's Chromium, against the database that bin/test started. One test after the other: some stop the server or the database. */
+/**
+ * The production build in Debian's Chromium, against the database that bin/test started. One test
+ * after the other: some stop the server or the database.
+ */
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,

@@ -73,7 +73,9 @@ export const editToReading = async (
     const at = (share: number) =>
       sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
     console.log(
-      `edit to reading in the browser, ${name}, ${Object.keys(rig.devices).length} devices: ${at(0.5).toFixed(0)} ms median, ${at(0.95).toFixed(0)} ms at the 95th percentile, ${(at(0.5) / loopMs).toFixed(2)} yardsticks`,
+      `edit to reading in the browser, ${name}, ${Object.keys(rig.devices).length} devices: ` +
+        `${at(0.5).toFixed(0)} ms median, ${at(0.95).toFixed(0)} ms at the 95th percentile, ` +
+        `${(at(0.5) / loopMs).toFixed(2)} yardsticks`,
     );
   } finally {
     await browser.close();

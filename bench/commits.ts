@@ -4,7 +4,10 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
 
-/** An entry of the bench bundled with the core of an earlier commit, or of the working tree, so that both run in one process. */
+/**
+ * An entry of the bench bundled with the core of an earlier commit, or of the working tree, so that
+ * both run in one process.
+ */
 
 const ROOT = process.cwd();
 const LOCAL = path.join(ROOT, '.local', 'commits');

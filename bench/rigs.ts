@@ -1,6 +1,9 @@
 import { RigDraft, type Rig } from '@echo-loom/core';
 
-/** Devices of one studio cell: microphones in a stage box and a mixer, cameras through splitters into a switcher, one computer. */
+/**
+ * Devices of one studio cell: microphones in a stage box and a mixer, cameras through splitters
+ * into a switcher, one computer.
+ */
 const CELL = 25;
 
 const cell = (draft: RigDraft, n: number): void => {
@@ -43,7 +46,10 @@ export const benchRig = (devices: number): Rig => {
 const BLOCKS = 20;
 const DENSE_LINKS = 1500;
 
-/** 500 devices with 1,500 links: twenty control rooms of 25 devices, whose programmes and files also go to one another. */
+/**
+ * 500 devices with 1,500 links: twenty control rooms of 25 devices, whose programmes and files also
+ * go to one another.
+ */
 export const denseRig = (): Rig => {
   const draft = new RigDraft('500 devices, 1,500 links').person('host', 'Host');
   for (let n = 0; n < BLOCKS; n++) {

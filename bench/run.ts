@@ -4,7 +4,10 @@ import { secondFiring } from '../demo/rigs';
 import { editToReading } from './browser';
 import { benchRig, denseRig } from './rigs';
 
-/** Prints how fast the engine is, beside what this machine makes of a plain loop. `npm run bench`; with TEST_DATABASE_URL also in the browser. */
+/**
+ * Prints how fast the engine is, beside what this machine makes of a plain loop. `npm run bench`;
+ * with TEST_DATABASE_URL also in the browser.
+ */
 
 const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
@@ -25,7 +28,10 @@ const plainLoop = (): number => {
 /** What an ordinary machine of 2024 takes for the loop: the targets are stated for one. @unit ms */
 const ORDINARY_LOOP_MS = 2.4;
 
-/** The rig after one more edit: what a person waits for is the analysis after an edit, never of the very same rig again. */
+/**
+ * The rig after one more edit: what a person waits for is the analysis after an edit, never of the
+ * very same rig again.
+ */
 const edited = (rig: Rig, n: number): Rig => {
   const deviceId =
     Object.keys(rig.devices).find((id) => rig.devices[id]?.model.controls['distance']) ?? '';
@@ -42,7 +48,10 @@ const WARM_UP = 100;
 
 interface Timing {
   readonly ms: number;
-  /** The fastest tenth: a shared machine's memory is slowed by its neighbours for seconds at a time, which a loop of sums does not show */
+  /**
+   * The fastest tenth: a shared machine's memory is slowed by its neighbours for seconds at a time,
+   * which a loop of sums does not show
+   */
   readonly quietMs: number;
   readonly loopMs: number;
 }
@@ -73,9 +82,16 @@ const line = (name: string, rig: Rig, targetMs: number | null, rounds: number): 
   const verdict =
     targetMs === null
       ? ''
-      : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; on this machine ${timing.ms <= targetMs ? 'met' : timing.quietMs <= targetMs ? 'met only while it is quiet' : 'not met'}`;
+      : `; target ${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by ` +
+        `the yardstick, ${ordinaryMs <= targetMs ? 'met' : 'NOT MET'}; on this machine ` +
+        `${timing.ms <= targetMs ? 'met' : timing.quietMs <= targetMs ? 'met only while it is quiet' : 'not met'}`;
   console.log(
-    `${name}: ${Object.keys(rig.devices).length} devices, ${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ${timing.quietMs.toFixed(2)} ms in the fastest tenth, ${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ms${verdict}`,
+    `${name}: ${Object.keys(rig.devices).length} devices, ` +
+      `${Object.keys(rig.links).length} links, ${traced.threads.length} threads, ` +
+      `${traced.stages.length} stages: ${timing.ms.toFixed(2)} ms median, ` +
+      `${timing.quietMs.toFixed(2)} ms in the fastest tenth, ` +
+      `${(timing.ms / timing.loopMs).toFixed(2)} yardsticks of ${timing.loopMs.toFixed(1)} ` +
+      `ms${verdict}`,
   );
   return timing;
 };
@@ -89,7 +105,9 @@ const hundred = line('  100', benchRig(100), null, 81);
 for (const devices of [200, 500, 1000, 2000]) {
   const timing = line(`  ${devices}`, benchRig(devices), null, 25);
   console.log(
-    `    ${devices / 100} times the devices take ${(timing.ms / timing.loopMs / (hundred.ms / hundred.loopMs)).toFixed(1)} times as long`,
+    `    ${devices / 100} times the devices take ` +
+      `${(timing.ms / timing.loopMs / (hundred.ms / hundred.loopMs)).toFixed(1)} times as ` +
+      'long',
   );
 }
 if (process.env['TEST_DATABASE_URL']) {

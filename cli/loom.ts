@@ -18,7 +18,10 @@ import {
   type Rig,
 } from '@echo-loom/core';
 
-/** The engine on the command line, and the database as a whole. Exit 0: no stops; 1: stops; 2: a bad file or a bad call. */
+/**
+ * The engine on the command line, and the database as a whole. Exit 0: no stops; 1: stops; 2: a bad
+ * file or a bad call.
+ */
 
 const USAGE = `bin/loom analyse RIG.json [--json]         findings for people, or everything for programs
 bin/loom export RIG.json --csv|--dot|--json   patch sheet, graph, or the rig in the present version

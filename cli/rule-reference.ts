@@ -13,7 +13,8 @@ export const ruleReference = (): string =>
   [
     '# Rules',
     '',
-    `${RULES.length} rules. This page is written from the rules by \`npm run rules\`; a test fails when it is out of date.`,
+    `${RULES.length} rules. This page is written from the rules by \`npm run rules\`; a ` +
+      'test fails when it is out of date.',
     ...Object.entries(AREAS).flatMap(([area, heading]) => [
       '',
       `## ${heading}`,

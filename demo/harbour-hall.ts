@@ -435,7 +435,10 @@ export const harbourHall = (): Rig => {
     .do({
       type: 'writeNotes',
       notes:
-        'A debate a fortnight, run by volunteers. Coax and network lie in the trunking under the gallery; cables that cross the floor are taped and ramped. Loudspeakers and the gallery cameras hang over people: second fixings, checked by someone competent. The distribution of mains in the control room is the hall’s electrician’s.',
+        'A debate a fortnight, run by volunteers. Coax and network lie in the trunking under ' +
+        'the gallery; cables that cross the floor are taped and ramped. Loudspeakers and the ' +
+        'gallery cameras hang over people: second fixings, checked by someone competent. The ' +
+        'distribution of mains in the control room is the hall’s electrician’s.',
     })
     .place('floor', 'Floor')
     .place('lectern', 'Lectern')

@@ -1,13 +1,17 @@
 import { RigDraft, USUAL_DELIVERABLES, type Rig } from '@echo-loom/core';
 import { harbourHall } from './harbour-hall';
 
-/** Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the interface is a modest one. */
+/**
+ * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
+ * interface is a modest one.
+ */
 export const nightTide = (): Rig =>
   new RigDraft('Night Tide')
     .do({
       type: 'writeNotes',
       notes:
-        'Two voices read one story a night. Everything is packed away after each session. The phone films the reading for the clips.',
+        'Two voices read one story a night. Everything is packed away after each session. The ' +
+        'phone films the reading for the clips.',
     })
     .place('table', 'Kitchen table')
     .person('host', 'Host', { shot: 'two-shot', at: { xM: 1, yM: 1.5, facingDeg: 90 } })
@@ -103,13 +107,18 @@ export const nightTide = (): Rig =>
     .do({ type: 'setOwnership', deviceId: 'reader-mic', ownership: 'borrowed', price: null })
     .build();
 
-/** Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel and a historian far away. */
+/**
+ * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
+ * and a historian far away.
+ */
 export const secondFiring = (): Rig =>
   new RigDraft('Second Firing')
     .do({
       type: 'writeNotes',
       notes:
-        'Live every week from the boat shed. The kiln fan cannot be switched off during a firing. The overhead over the wheel hangs from the beam with a second fixing; have it checked by someone competent before the show.',
+        'Live every week from the boat shed. The kiln fan cannot be switched off during a ' +
+        'firing. The overhead over the wheel hangs from the beam with a second fixing; have ' +
+        'it checked by someone competent before the show.',
     })
     .place('bench', 'Glazing bench')
     .place('wheel', 'Wheel')

@@ -1,8 +1,10 @@
 import { RigDraft, type Rig } from '@echo-loom/core';
 
 /**
- * The worked figures of sound as one rig, for the tests of the command line and of the interface: two talkers at 62 dB, one 8 cm before a cardioid and the other 1.2 m
- * away at 130° off it; an omni in a room of 60 m³ and 0.6 s; headphones of 38 Ω and 98 dB/mW with 1.2 V across them; a compressor at −24, 3 : 1, +4 on a voice at −18 dBu.
+ * The worked figures of sound as one rig, for the tests of the command line and of the interface:
+ * two talkers at 62 dB, one 8 cm before a cardioid and the other 1.2 m
+ * away at 130° off it; an omni in a room of 60 m³ and 0.6 s; headphones of 38 Ω and 98 dB/mW with
+ * 1.2 V across them; a compressor at −24, 3 : 1, +4 on a voice at −18 dBu.
  */
 export const workedSound = (): Rig => {
   const towards = (310 * Math.PI) / 180;
@@ -32,7 +34,8 @@ export const workedSound = (): Rig => {
         person: 'host',
         settings: { distance: 0.08 },
       })
-      // 83.94 dB SPL leave at −67.02 dBu and lose 1.02 dB: 50.04 dB of gain bring them to −18.00, with peaks of −4.00.
+      // 83.94 dB SPL leave at −67.02 dBu and lose 1.02 dB: 50.04 dB of gain bring them to −18.00,
+      // with peaks of −4.00.
       .device('strip', 'channel-processor', {
         name: 'Strip',
         settings: { gain: 50.04, compress: true, threshold: -24, ratio: 3, 'make-up': 4 },

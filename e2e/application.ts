@@ -49,7 +49,10 @@ export class Application {
   }
 }
 
-/** A test with the application: `demo` with the demo's rigs, shared by the tests of a worker; `empty` with none, made anew for each test. */
+/**
+ * A test with the application: `demo` with the demo's rigs, shared by the tests of a worker;
+ * `empty` with none, made anew for each test.
+ */
 export const test = base.extend<{ empty: Application }, { demo: Application }>({
   demo: [
     // eslint-disable-next-line no-empty-pattern

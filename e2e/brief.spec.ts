@@ -21,45 +21,47 @@ const complete = async (page: Page) => {
   await expect(page.locator('[data-coverage]:not([data-coverage="met"])')).toHaveCount(0);
 };
 
-test('from an empty database: two voices by the keyboard alone, at most 25 answers, no stop, complete coverage', async ({
-  page,
-}) => {
-  const application = await Application.open(false);
-  await page.goto(application.url);
-  await expect(page.getByText('The shelf is empty.')).toBeVisible();
-  let keys = 0;
-  const press = async (key: string, times = 1) => {
-    for (let n = 0; n < times; n++) await page.keyboard.press(key);
-    keys += times;
-  };
-  const type = async (text: string) => {
-    await page.keyboard.type(text);
-    keys += text.length;
-  };
-  await page.getByRole('button', { name: 'New rig' }).first().focus();
-  await press('Enter');
-  await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
-  await type('Harbour talk');
-  await press('Tab');
-  await press('ArrowDown', 2);
-  await expect(page.getByRole('radio', { name: /Two voices/ })).toBeChecked();
-  await press('Enter');
-  await expect(page.getByRole('heading', { name: 'Two voices' })).toBeVisible();
-  expect(await answersAsked(page)).toBeLessThanOrEqual(25);
-  await page.getByLabel('Person 1', { exact: true }).last().focus();
-  await press('Control+a');
-  await type('Ada');
-  await press('Tab', 5);
-  await expect(page.getByLabel('Person 2', { exact: true }).last()).toBeFocused();
-  await press('Control+a');
-  await type('Ben');
-  await press('Enter');
-  await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\//);
-  expect(keys).toBeLessThan(60);
-  await expect(page.getByRole('button', { name: /^Ada camera/ }).first()).toBeVisible();
-  await complete(page);
-  await application.kill();
-});
+test(
+  'from an empty database: two voices by the keyboard alone, at most 25 answers, no ' +
+    'stop, complete coverage',
+  async ({ page }) => {
+    const application = await Application.open(false);
+    await page.goto(application.url);
+    await expect(page.getByText('The shelf is empty.')).toBeVisible();
+    let keys = 0;
+    const press = async (key: string, times = 1) => {
+      for (let n = 0; n < times; n++) await page.keyboard.press(key);
+      keys += times;
+    };
+    const type = async (text: string) => {
+      await page.keyboard.type(text);
+      keys += text.length;
+    };
+    await page.getByRole('button', { name: 'New rig' }).first().focus();
+    await press('Enter');
+    await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
+    await type('Harbour talk');
+    await press('Tab');
+    await press('ArrowDown', 2);
+    await expect(page.getByRole('radio', { name: /Two voices/ })).toBeChecked();
+    await press('Enter');
+    await expect(page.getByRole('heading', { name: 'Two voices' })).toBeVisible();
+    expect(await answersAsked(page)).toBeLessThanOrEqual(25);
+    await page.getByLabel('Person 1', { exact: true }).last().focus();
+    await press('Control+a');
+    await type('Ada');
+    await press('Tab', 5);
+    await expect(page.getByLabel('Person 2', { exact: true }).last()).toBeFocused();
+    await press('Control+a');
+    await type('Ben');
+    await press('Enter');
+    await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\//);
+    expect(keys).toBeLessThan(60);
+    await expect(page.getByRole('button', { name: /^Ada camera/ }).first()).toBeVisible();
+    await complete(page);
+    await application.kill();
+  },
+);
 
 for (const point of [
   'Solo at a desk',

@@ -76,53 +76,60 @@ test('refuses in one clear line what it cannot start', () => {
   ]);
 });
 
-test('a second one is refused and stops nothing; a database that dies is started again; what is left of a killed one is ended', async () => {
-  const port = await freePort();
-  const first = await start(port);
-  const second = once(await freePort());
-  expect([second.status, second.stderr]).toEqual([
-    1,
-    expect.stringContaining(
-      `This demo is running already: http://127.0.0.1:${port}, process ${first.pid}`,
-    ),
-  ]);
-  expect(await health(port)).toBe(200);
+test(
+  'a second one is refused and stops nothing; a database that dies is started again; ' +
+    'what is left of a killed one is ended',
+  async () => {
+    const port = await freePort();
+    const first = await start(port);
+    const second = once(await freePort());
+    expect([second.status, second.stderr]).toEqual([
+      1,
+      expect.stringContaining(
+        `This demo is running already: http://127.0.0.1:${port}, process ${first.pid}`,
+      ),
+    ]);
+    expect(await health(port)).toBe(200);
 
-  process.kill(postmaster(), 'SIGKILL');
-  await expect.poll(() => health(port)).toBe(503);
-  await expect.poll(() => health(port), { timeout: 30_000 }).toBe(200);
+    process.kill(postmaster(), 'SIGKILL');
+    await expect.poll(() => health(port)).toBe(503);
+    await expect.poll(() => health(port), { timeout: 30_000 }).toBe(200);
 
-  // Killed: server and database stay behind. The next start ends the one and takes over the other.
-  const made = await fetch(`http://127.0.0.1:${port}/api/shelf`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: '{"does":"create","name":"Stays"}',
-  });
-  const { id } = (await made.json()) as { id: string };
-  const left = serverPid();
-  first.kill('SIGKILL');
-  await ended(first);
-  expect([isAlive(left), await health(port)]).toEqual([true, 200]);
-  const next = await start(port);
-  expect([isAlive(left), serverPid() === left]).toEqual([false, false]);
-  expect((await fetch(`http://127.0.0.1:${port}/api/rigs/${id}`)).status).toBe(200);
+    // Killed: server and database stay behind. The next start ends the one and takes over the other.
+    const made = await fetch(`http://127.0.0.1:${port}/api/shelf`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '{"does":"create","name":"Stays"}',
+    });
+    const { id } = (await made.json()) as { id: string };
+    const left = serverPid();
+    first.kill('SIGKILL');
+    await ended(first);
+    expect([isAlive(left), await health(port)]).toEqual([true, 200]);
+    const next = await start(port);
+    expect([isAlive(left), serverPid() === left]).toEqual([false, false]);
+    expect((await fetch(`http://127.0.0.1:${port}/api/rigs/${id}`)).status).toBe(200);
 
-  const server = serverPid();
-  next.kill('SIGTERM');
-  await ended(next);
-  await sleep(300);
-  expect([
-    isAlive(server),
-    await health(port),
-    existsSync(path.join(ROOT, `.local/${NAME}.state`)),
-  ]).toEqual([false, 0, false]);
-  expect(spawnSync(path.join(ROOT, 'bin/private-postgres'), ['running', NAME]).status).not.toBe(0);
-});
+    const server = serverPid();
+    next.kill('SIGTERM');
+    await ended(next);
+    await sleep(300);
+    expect([
+      isAlive(server),
+      await health(port),
+      existsSync(path.join(ROOT, `.local/${NAME}.state`)),
+    ]).toEqual([false, 0, false]);
+    expect(spawnSync(path.join(ROOT, 'bin/private-postgres'), ['running', NAME]).status).not.toBe(
+      0,
+    );
+  },
+);
 
 test('a port of somebody else is theirs', async () => {
   const other = spawn(process.execPath, [
     '-e',
-    'require("http").createServer((q,r)=>r.end("{}")).listen(0,"127.0.0.1",function(){process.stdout.write(String(this.address().port))})',
+    'require("http").createServer((q,r)=>r.end("{}")).listen(0,"127.0.0.1",' +
+      'function(){process.stdout.write(String(this.address().port))})',
   ]);
   const port = await new Promise<string>((done) =>
     other.stdout.once('data', (text: Buffer) => done(text.toString().trim())),
@@ -140,7 +147,8 @@ test('the application’s role is no superuser, and the data has checksums', asy
   const client = new pg.Client({ connectionString: cluster('start', NAME) });
   await client.connect();
   const { rows } = await client.query(
-    `select rolsuper or rolcreaterole or rolcreatedb or rolreplication or rolbypassrls as may, current_setting('data_checksums') as checksums
+    `select rolsuper or rolcreaterole or rolcreatedb or rolreplication or rolbypassrls as may,
+       current_setting('data_checksums') as checksums
      from pg_roles where rolname = current_user`,
   );
   await client.end();

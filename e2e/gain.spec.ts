@@ -33,38 +33,39 @@ test('Night Tide: the ladder in figures, what should I buy, and the opposite ans
   await saved(page);
 });
 
-test('Second Firing: three stages in a row on the guest are set so that none clips; typed, slid, set for me, and taken back', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/second-firing/gain`);
-  const wheel = page.locator('[data-voice^="wheel-mic>"]');
-  await expect(wheel).toContainText('4.6 dB');
-  await wheel.getByRole('button').click();
-  await page.getByRole('button', { name: 'Set it for me' }).click();
-  const answer = page.getByRole('status').filter({ hasText: 'settings were tried' });
-  await expect(answer).toContainText('headroom kept; level met');
-  await expect(answer).toContainText('none has a better signal-to-noise ratio');
-  await page.getByRole('button', { name: 'Set it so' }).click();
-  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText(
-    '44 dB, pad out, phantom power on',
-  );
-  await expect(wheel).not.toContainText('4.6 dB');
-  await saved(page);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('46 dB');
+test(
+  'Second Firing: three stages in a row on the guest are set so that none clips; typed, ' +
+    'slid, set for me, and taken back',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/second-firing/gain`);
+    const wheel = page.locator('[data-voice^="wheel-mic>"]');
+    await expect(wheel).toContainText('4.6 dB');
+    await wheel.getByRole('button').click();
+    await page.getByRole('button', { name: 'Set it for me' }).click();
+    const answer = page.getByRole('status').filter({ hasText: 'settings were tried' });
+    await expect(answer).toContainText('headroom kept; level met');
+    await expect(answer).toContainText('none has a better signal-to-noise ratio');
+    await page.getByRole('button', { name: 'Set it so' }).click();
+    await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText(
+      '44 dB, pad out, phantom power on',
+    );
+    await expect(wheel).not.toContainText('4.6 dB');
+    await saved(page);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('46 dB');
 
-  const slider = page.getByRole('slider', { name: 'Strip 1, Gain, slide' });
-  await slider.focus();
-  const rung = page.locator('[data-rung="Strip 1, Output"]');
-  const before = await rung.innerText();
-  await page.keyboard.press('ArrowLeft');
-  await expect(rung).not.toHaveText(before);
-  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('45 dB');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('46 dB');
-  await saved(page);
-});
+    const slider = page.getByRole('slider', { name: 'Strip 1, Gain, slide' });
+    await slider.focus();
+    const rung = page.locator('[data-rung="Strip 1, Output"]');
+    const before = await rung.innerText();
+    await page.keyboard.press('ArrowLeft');
+    await expect(rung).not.toHaveText(before);
+    await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('45 dB');
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.locator('[data-sheet="Strip 1, Microphone input"]')).toContainText('46 dB');
+    await saved(page);
+  },
+);
 
 test('every gain at once is one step of history, and the sheet prints without the screen’s buttons', async ({
   page,
@@ -94,27 +95,29 @@ test('an empty rig says what a gain needs', async ({ page, empty }) => {
   await expect(page.getByText('No voice reaches a converter yet.')).toBeVisible();
 });
 
-test('monitoring: a volume typed beside a listener changes what reaches their ear, and too loud is a stop with its fix', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
-  const ear = page.locator('[data-ear="host"]');
-  const before = await ear.innerText();
-  await page.getByLabel('Volume of Host headphones').fill('0');
-  await page.keyboard.press('Enter');
-  await expect(ear).not.toHaveText(before);
-  await page.goto(`${demo.url}/rigs/second-firing/monitoring`);
-  await page.getByLabel('Volume of Host headphones').fill('0');
-  await page.keyboard.press('Enter');
-  const card = page.getByRole('article', { name: /dB at the ear/ });
-  await expect(card).toContainText('Turn it down before anybody puts them on');
-  await card.getByRole('button', { name: /^Turn Host headphones down/ }).click();
-  await expect(card).toBeHidden();
-  for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await saved(page);
-  await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(ear).toHaveText(before);
-  await saved(page);
-});
+test(
+  'monitoring: a volume typed beside a listener changes what reaches their ear, and too ' +
+    'loud is a stop with its fix',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
+    const ear = page.locator('[data-ear="host"]');
+    const before = await ear.innerText();
+    await page.getByLabel('Volume of Host headphones').fill('0');
+    await page.keyboard.press('Enter');
+    await expect(ear).not.toHaveText(before);
+    await page.goto(`${demo.url}/rigs/second-firing/monitoring`);
+    await page.getByLabel('Volume of Host headphones').fill('0');
+    await page.keyboard.press('Enter');
+    const card = page.getByRole('article', { name: /dB at the ear/ });
+    await expect(card).toContainText('Turn it down before anybody puts them on');
+    await card.getByRole('button', { name: /^Turn Host headphones down/ }).click();
+    await expect(card).toBeHidden();
+    for (let n = 0; n < 2; n++)
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await saved(page);
+    await page.goto(`${demo.url}/rigs/night-tide/monitoring`);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(ear).toHaveText(before);
+    await saved(page);
+  },
+);

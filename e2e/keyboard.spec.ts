@@ -88,27 +88,31 @@ test('a rig from blank with the keyboard alone: zero stops, reload, history, und
   expect(await (await page.request.get(exportAddress)).text()).toBe(built);
 });
 
-test('arrows walk along a thread, Enter opens the sheet, digits choose the reading, brackets step through findings', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/night-tide`);
-  await page.getByRole('button', { name: /^Phone/ }).focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.locator('[data-item="device:host-mic"]')).toBeFocused();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.locator('[data-item="link:host-mic-out-to-interface"]')).toBeFocused();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.locator('[data-item="device:interface"]')).toBeFocused();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeFocused();
-  await page.keyboard.press('Escape');
-  await expect(page.locator('[data-item="device:interface"]')).toBeFocused();
-  await page.keyboard.press('5');
-  await expect(page.getByRole('radio', { name: /Cable/ })).toHaveAttribute('aria-checked', 'true');
-  await expect(page.locator('[data-item="link:phone-usb-to-computer"]')).toHaveText('7.5 m 150%');
-  await page.keyboard.press(']');
-  await expect(page.getByRole('article', { name: '7.5 m is beyond reach' })).toBeVisible();
-  await page.keyboard.press(']');
-  await expect(page.getByRole('article', { name: '5.84 dB short of gain' })).toBeVisible();
-});
+test(
+  'arrows walk along a thread, Enter opens the sheet, digits choose the reading, ' +
+    'brackets step through findings',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/night-tide`);
+    await page.getByRole('button', { name: /^Phone/ }).focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(page.locator('[data-item="device:host-mic"]')).toBeFocused();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.locator('[data-item="link:host-mic-out-to-interface"]')).toBeFocused();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.locator('[data-item="device:interface"]')).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeFocused();
+    await page.keyboard.press('Escape');
+    await expect(page.locator('[data-item="device:interface"]')).toBeFocused();
+    await page.keyboard.press('5');
+    await expect(page.getByRole('radio', { name: /Cable/ })).toHaveAttribute(
+      'aria-checked',
+      'true',
+    );
+    await expect(page.locator('[data-item="link:phone-usb-to-computer"]')).toHaveText('7.5 m 150%');
+    await page.keyboard.press(']');
+    await expect(page.getByRole('article', { name: '7.5 m is beyond reach' })).toBeVisible();
+    await page.keyboard.press(']');
+    await expect(page.getByRole('article', { name: '5.84 dB short of gain' })).toBeVisible();
+  },
+);

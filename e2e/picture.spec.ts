@@ -13,7 +13,10 @@ const open = async (page: Page, url: string, rig: Rig, view: string): Promise<vo
   await page.goto(`${url}/rigs/${answer.id}${view}`);
 };
 
-/** The figures of the handbook as three cameras: full frame with 50 mm, reduced frame with 35 mm, and the same cropped by 1.23. */
+/**
+ * The figures of the handbook as three cameras: full frame with 50 mm, reduced frame with 35 mm,
+ * and the same cropped by 1.23.
+ */
 const worked = (): Rig =>
   new RigDraft('Worked figures')
     .person('host', 'Host')
@@ -110,52 +113,54 @@ test('a shot is edited in its row with the keyboard, follows at once, and is tak
   await saved(page);
 });
 
-test('a source that sends the best that fits names the cable that forces it down, and the better cable frees it', async ({
-  page,
-  demo,
-}) => {
-  const rig = new RigDraft('Best that fits')
-    .do({ type: 'setHouseRules', rules: { chosenFormat: '3840x2160p60' } })
-    .device('camera', 'camera-studio', { name: 'Camera', settings: { format: BEST_THAT_FITS } })
-    .device('screen', 'display-2160', { name: 'Screen' })
-    .link('camera.hdmi', 'screen.in', 10)
-    .build();
-  await open(page, demo.url, rig, '/picture');
-  await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 1080p60');
-  const card = page.getByRole('article', { name: /instead of 2160p60/ });
-  await expect(card).toContainText('is 10 m and reaches 3 m at 14.256 Gb/s');
-  await card.getByRole('button', { name: /Use HDMI cable, active optical/ }).click();
-  await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 2160p60');
-});
+test(
+  'a source that sends the best that fits names the cable that forces it down, and the ' +
+    'better cable frees it',
+  async ({ page, demo }) => {
+    const rig = new RigDraft('Best that fits')
+      .do({ type: 'setHouseRules', rules: { chosenFormat: '3840x2160p60' } })
+      .device('camera', 'camera-studio', { name: 'Camera', settings: { format: BEST_THAT_FITS } })
+      .device('screen', 'display-2160', { name: 'Screen' })
+      .link('camera.hdmi', 'screen.in', 10)
+      .build();
+    await open(page, demo.url, rig, '/picture');
+    await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 1080p60');
+    const card = page.getByRole('article', { name: /instead of 2160p60/ });
+    await expect(card).toContainText('is 10 m and reaches 3 m at 14.256 Gb/s');
+    await card.getByRole('button', { name: /Use HDMI cable, active optical/ }).click();
+    await expect(page.locator('[data-sends="camera"]')).toHaveText('sends 2160p60');
+  },
+);
 
-test('Second Firing: a second guest finds the switcher one input short, and each of three fixes puts them on air', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/second-firing`);
-  await page.getByRole('button', { name: 'Add a' }).click();
-  await page.keyboard.type('camcorder');
-  await page.keyboard.press('Enter');
-  await page.goto(`${demo.url}/rigs/second-firing/findings`);
-  const card = page.getByRole('article', { name: 'Switcher is one input short' });
-  await expect(card).toContainText('all 6 inputs of Switcher are taken');
-  for (const fix of [
-    /^Share Input 5 with Slides splitter by a selector/,
-    /^Use a larger switcher: Switcher, eight HDMI inputs/,
-    /^Give Input 5 to Camcorder with zoom and put Slides in from the computer/,
-  ]) {
-    await expect(card.getByRole('button', { name: fix })).toContainText('Cures this');
-    await card.getByRole('button', { name: fix }).click();
+test(
+  'Second Firing: a second guest finds the switcher one input short, and each of three ' +
+    'fixes puts them on air',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/second-firing`);
+    await page.getByRole('button', { name: 'Add a' }).click();
+    await page.keyboard.type('camcorder');
+    await page.keyboard.press('Enter');
+    await page.goto(`${demo.url}/rigs/second-firing/findings`);
+    const card = page.getByRole('article', { name: 'Switcher is one input short' });
+    await expect(card).toContainText('all 6 inputs of Switcher are taken');
+    for (const fix of [
+      /^Share Input 5 with Slides splitter by a selector/,
+      /^Use a larger switcher: Switcher, eight HDMI inputs/,
+      /^Give Input 5 to Camcorder with zoom and put Slides in from the computer/,
+    ]) {
+      await expect(card.getByRole('button', { name: fix })).toContainText('Cures this');
+      await card.getByRole('button', { name: fix }).click();
+      await expect(card).toBeHidden();
+      await saved(page);
+      await page.getByRole('button', { name: 'Undo', exact: true }).click();
+      await expect(card).toBeVisible();
+      await saved(page);
+    }
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(card).toBeHidden();
     await saved(page);
-    await page.getByRole('button', { name: 'Undo', exact: true }).click();
-    await expect(card).toBeVisible();
-    await saved(page);
-  }
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(card).toBeHidden();
-  await saved(page);
-});
+  },
+);
 
 test('scenes: two halves on one keyer are refused with the resource named, and a larger switcher makes them', async ({
   page,
@@ -179,23 +184,24 @@ test('scenes: two halves on one keyer are refused with the resource named, and a
   await saved(page);
 });
 
-test('everything at 2160p is tried, the places that break are listed, and nothing has changed until it is wanted', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/second-firing/picture`);
-  await page.getByRole('button', { name: 'Try 2160p throughout' }).click();
-  const status = page.getByRole('status').filter({ hasText: 'break' });
-  await expect(status).toContainText('12 places break at 2160p');
-  await expect(status).toContainText('Switcher, Input 1 does not take 2160p30');
-  await expect(status).toContainText('Historian call, Live stream send 27.0 Mb/s together');
-  await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 1080p60');
-  await page.getByRole('button', { name: 'Set everything to 2160p' }).click();
-  await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 2160p30');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 1080p60');
-  await saved(page);
-});
+test(
+  'everything at 2160p is tried, the places that break are listed, and nothing has ' +
+    'changed until it is wanted',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/second-firing/picture`);
+    await page.getByRole('button', { name: 'Try 2160p throughout' }).click();
+    const status = page.getByRole('status').filter({ hasText: 'break' });
+    await expect(status).toContainText('12 places break at 2160p');
+    await expect(status).toContainText('Switcher, Input 1 does not take 2160p30');
+    await expect(status).toContainText('Historian call, Live stream send 27.0 Mb/s together');
+    await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 1080p60');
+    await page.getByRole('button', { name: 'Set everything to 2160p' }).click();
+    await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 2160p30');
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 1080p60');
+    await saved(page);
+  },
+);
 
 test('the panel: a bare press that ends the stream is a stop, the fix guards it, and the map prints alone', async ({
   page,

@@ -118,13 +118,11 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   const exported = await (
     await page.request.get(`${demo.url}/api/rigs/second-firing/export?as=json`)
   ).body();
-  await page
-    .getByLabel('Rig file')
-    .setInputFiles({
-      name: 'broken.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(exported.toString().replace('"inputOhms": 3000', '"inputOhms": "much"')),
-    });
+  await page.getByLabel('Rig file').setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(exported.toString().replace('"inputOhms": 3000', '"inputOhms": "much"')),
+  });
   await expect(page.getByRole('dialog', { name: 'Not imported' })).toContainText(
     /devices\.[a-z0-9-]+\.model\.ports\.[a-z0-9-]+\.inputOhms/,
   );

@@ -2,49 +2,50 @@ import { rigToJson } from '@echo-loom/core';
 import { workedSound } from '../demo/worked-sound';
 import { expect, saved, test } from './application';
 
-test('Second Firing: what the kiln fan does to each microphone, from 2 m farther and with another pattern; moved, and taken back', async ({
-  page,
-  demo,
-}) => {
-  await page.goto(`${demo.url}/rigs/second-firing/sound`);
-  const microphones = page.getByRole('table', { name: 'Microphones in the room' });
-  await expect(microphones.locator('[data-line="host-mic"]')).toContainText('36.3 dB');
-  await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
-  await expect(
-    page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
-  ).toContainText('52.5 dB(A)');
-  await expect(
-    page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
-  ).toContainText('50.5 dB(A)');
-  await expect(
-    page
-      .getByRole('table', { name: 'Wheel mic with another pattern' })
-      .locator('[data-line="omni"]'),
-  ).toContainText('14.9 dB');
-  await expect(
-    page.getByRole('img', {
-      name: /Wheel mic hears as a cardioid: .*Kiln fan 6° off its axis, 52\.5 dB/,
-    }),
-  ).toBeVisible();
-  const card = page.getByRole('article', { name: /Kiln fan 17\.9 dB under the voice/ });
-  await expect(card).toContainText('Voice over the room 17.88 → 19.89 dB');
-  await card.getByRole('button', { name: /^Move Kiln fan 2 m farther away/ }).click();
-  await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('19.9 dB');
-  await saved(page);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
-  await page.getByRole('checkbox', { name: 'Kiln fan runs during the show' }).press('Space');
-  await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('36.1 dB');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await page.getByRole('button', { name: 'Compare the classes in this room' }).click();
-  await expect(
-    page
-      .getByRole('table', { name: 'Microphones for Guest potter' })
-      .locator('[data-line]')
-      .first(),
-  ).toContainText('Headset condenser');
-  await saved(page);
-});
+test(
+  'Second Firing: what the kiln fan does to each microphone, from 2 m farther and with ' +
+    'another pattern; moved, and taken back',
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/rigs/second-firing/sound`);
+    const microphones = page.getByRole('table', { name: 'Microphones in the room' });
+    await expect(microphones.locator('[data-line="host-mic"]')).toContainText('36.3 dB');
+    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
+    await expect(
+      page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
+    ).toContainText('52.5 dB(A)');
+    await expect(
+      page.getByRole('table', { name: 'Noises at Wheel mic' }).locator('[data-line="kiln-fan"]'),
+    ).toContainText('50.5 dB(A)');
+    await expect(
+      page
+        .getByRole('table', { name: 'Wheel mic with another pattern' })
+        .locator('[data-line="omni"]'),
+    ).toContainText('14.9 dB');
+    await expect(
+      page.getByRole('img', {
+        name: /Wheel mic hears as a cardioid: .*Kiln fan 6° off its axis, 52\.5 dB/,
+      }),
+    ).toBeVisible();
+    const card = page.getByRole('article', { name: /Kiln fan 17\.9 dB under the voice/ });
+    await expect(card).toContainText('Voice over the room 17.88 → 19.89 dB');
+    await card.getByRole('button', { name: /^Move Kiln fan 2 m farther away/ }).click();
+    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('19.9 dB');
+    await saved(page);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
+    await page.getByRole('checkbox', { name: 'Kiln fan runs during the show' }).press('Space');
+    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('36.1 dB');
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await page.getByRole('button', { name: 'Compare the classes in this room' }).click();
+    await expect(
+      page
+        .getByRole('table', { name: 'Microphones for Guest potter' })
+        .locator('[data-line]')
+        .first(),
+    ).toContainText('Headset condenser');
+    await saved(page);
+  },
+);
 
 test('the handbook’s figures of room, ear and compressor stand on the screen', async ({
   page,

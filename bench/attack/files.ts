@@ -16,6 +16,12 @@ const filled = (unit: string, bytes: number): string =>
   unit.repeat(Math.ceil(bytes / unit.length)).slice(0, bytes);
 
 /** Rigs of legal size: the valid ones must be taken. */
+/** So many things by number, as JSON between commas. */
+const fields = (count: number, each: (n: number) => string): string =>
+  Array.from({ length: count }, (_, n) => each(n)).join(',');
+const rigOf = (version: number, devices: number, device: (n: number) => string): string =>
+  `{"version":${version},"devices":{${fields(devices, (n) => `"d-${n}":${device(n)}`)}}}`;
+
 const largeRig = (file: string, devices: number): string => {
   const rig = JSON.parse(readFileSync(file, 'utf8')) as {
     devices: Record<string, object>;
@@ -53,10 +59,8 @@ export const HOSTILE: Readonly<Record<string, () => string>> = {
   '10 MB nested': () => filled('[', 10 * MIB),
   '10 MB in one string': () => `{"version":5,"name":"${filled('x', 10 * MIB - 40)}"}`,
   '10 MB string without an end': () => `{"version":5,"name":"${filled('\\"', 10 * MIB - 40)}`,
-  '10 MB of wide rooms': () =>
-    `{"version":5,"devices":{${Array.from({ length: 60 }, (_, n) => `"d-${n}":{${Array.from({ length: 15_000 }, (_, k) => `"k${k}":1`).join(',')}}`).join(',')}}}`,
-  '10 MB of old places': () =>
-    `{"version":1,"devices":{${Array.from({ length: 19_000 }, (_, n) => `"d-${n}":{"place":"!${'?'.repeat(n % 400)}${n}"}`).join(',')}}}`,
+  '10 MB of wide rooms': () => rigOf(5, 60, () => `{${fields(15_000, (k) => `"k${k}":1`)}}`),
+  '10 MB of old places': () => rigOf(1, 19_000, (n) => `{"place":"!${'?'.repeat(n % 400)}${n}"}`),
   'valid rig of 6,000 devices (one over the limit and more)': () =>
     largeRig('demo/harbour-hall.rig.json', 6000).slice(0, 10 * MIB),
 };

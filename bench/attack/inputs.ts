@@ -32,9 +32,33 @@ const pick = <T>(random: Random, list: readonly T[]): T =>
   list[Math.floor(random() * list.length)] as T;
 
 const ODD: readonly unknown[] = [
-  null, true, -1, 0, 2.3, 1e308, -0, 2 ** 31, 2 ** 53, '', ' ', '\0', '\uD800', 'x'.repeat(100_000), '<b>x</b>', '../../etc/passwd',
-  "'; drop table rigs; --", '{}', [], {}, [[]], { __proto__: { a: 1 } }, { constructor: 1 }, '2026-11-26', 'NaN', '🎤'.repeat(60),
-]; // prettier-ignore
+  null,
+  true,
+  -1,
+  0,
+  2.3,
+  1e308,
+  -0,
+  2 ** 31,
+  2 ** 53,
+  '',
+  ' ',
+  '\0',
+  '\uD800',
+  'x'.repeat(100_000),
+  '<b>x</b>',
+  '../../etc/passwd',
+  "'; drop table rigs; --",
+  '{}',
+  [],
+  {},
+  [[]],
+  { __proto__: { a: 1 } },
+  { constructor: 1 },
+  '2026-11-26',
+  'NaN',
+  '🎤'.repeat(60),
+];
 
 /** A JSON value with something odd put in at a random place, or something taken out. */
 const spoil = (random: Random, value: unknown): unknown => {
@@ -336,9 +360,15 @@ const send = (port: number, { method, path, headers = {}, body = '' }: Input): P
 /** Everything that the database holds, as one number; rigs that were made in the run are left out. */
 const digest = async (client: pg.Client): Promise<string> => {
   const { rows } = await client.query<{ digest: string }>(
-    `select md5(coalesce((select string_agg(id || revision || md5(document::text) || coalesce(deleted_at::text, ''), ',' order by id) from rigs), '')
-      || coalesce((select string_agg(rig_id || revision || entry_id, ',' order by rig_id, revision) from entries), '')
-      || coalesce((select string_agg(currency, ',') from studio), '')) as digest`,
+    `select md5(
+      coalesce((select string_agg(
+        id || revision || md5(document::text) || coalesce(deleted_at::text, ''), ',' order by id
+      ) from rigs), '')
+      || coalesce((select string_agg(
+        rig_id || revision || entry_id, ',' order by rig_id, revision
+      ) from entries), '')
+      || coalesce((select string_agg(currency, ',') from studio), '')
+    ) as digest`,
   );
   return rows[0]?.digest ?? '';
 };

@@ -8,7 +8,8 @@ import { openTabs } from './tabs';
 
 /**
  * The attack from outside, on the production build and a PostgreSQL of its own, everything on this machine:
- *   npm run attack [PART ...]     PART: kills editors inputs files tabs recovery occupy; all of them where none is named
+ * npm run attack [PART ...]     PART: kills editors inputs files tabs recovery occupy; all of them
+ * where none is named
  * Counts are bounded. Prints a figure for each part; exits with 1 where one is not what it must be.
  */
 

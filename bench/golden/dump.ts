@@ -64,7 +64,10 @@ const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown =>
   })),
 });
 
-/** Everything that is said of a rig, line by line. What a finding is about and its key take a new form and stand apart. */
+/**
+ * Everything that is said of a rig, line by line. What a finding is about and its key take a new
+ * form and stand apart.
+ */
 export const dump = (json: string): { readonly says: string; readonly keys: string } => {
   const imported = importRig(new TextEncoder().encode(json));
   if (!imported.ok) return { says: JSON.stringify({ unreadable: imported.problems }), keys: '[]' };

@@ -61,7 +61,8 @@ for (const [name, json] of rigs) {
     console.log(`${name}: ${a.says === b.says ? 'keys differ' : firstDifference(a.says, b.says)}`);
 }
 console.log(
-  `${rigs.length} rigs, ${findings} findings: ${different === 0 ? `all as at ${commit}` : `${different} differ from ${commit}`}`,
+  `${rigs.length} rigs, ${findings} findings: ` +
+    `${different === 0 ? `all as at ${commit}` : `${different} differ from ${commit}`}`,
 );
 if (unreadable.length > 0)
   console.log(`not rigs of this version, and refused alike: ${unreadable.join(', ')}`);

@@ -36,7 +36,10 @@ const judge = (measured: Measured): Analysis => {
   };
 };
 
-/** Computes the whole rig: every signal path with its figures, every problem. @param rig consistent, as `readRig` or `apply` gives it */
+/**
+ * Computes the whole rig: every signal path with its figures, every problem. @param rig consistent,
+ * as `readRig` or `apply` gives it
+ */
 export const analyse = (rig: Rig): Analysis => judge(measure(rig));
 
 /** The sums behind a finding. */
@@ -211,7 +214,11 @@ export const sumText = (sum: Sum): string => {
   const numbers = sum.inputs
     .map((input) => `${input.name} ${value(input)}${input.unit ? ` ${input.unit}` : ''}`)
     .join(', ');
-  return `${sum.label}: ${sum.result === null ? 'cannot tell' : `${figure(sum.result, 2)} ${sum.unit}`} = ${sum.formula}  [${numbers}]`;
+  return (
+    `${sum.label}: ` +
+    `${sum.result === null ? 'cannot tell' : `${figure(sum.result, 2)} ${sum.unit}`} = ` +
+    `${sum.formula}  [${numbers}]`
+  );
 };
 
 /** Threads that end at a destination, for reading a rig as sentences. */

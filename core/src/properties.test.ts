@@ -371,7 +371,7 @@ describe('the demo, the starting points and the catalogue', () => {
       .flatMap(
         (file) =>
           readFileSync(file, 'utf8').match(
-            /^export const \w+(: Rule = | = (reachRule|coverageRule|houseRule|pictureRule|computerRule|soundRule|shotRule|cameraRule|eachSoundRule|microphoneRule)(<\w+>)?\()/gm,
+            /^export const \w+(: Rule = | = \w*[rR]ule(<\w+>)?\()/gm,
           ) ?? [],
       )
       .filter((line) => !line.includes('const coverageRule') && !line.includes('Rule = ruleOf'));

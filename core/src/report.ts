@@ -291,7 +291,8 @@ const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
 };
 
 /**
- * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their converters, threads stage by stage.
+ * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their
+ * converters, threads stage by stage.
  * @param predictions whether every fix is tried; without, `predicts` is null
  */
 export const report = (analysis: Analysis, { predictions = true } = {}): Report => ({

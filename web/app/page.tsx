@@ -6,7 +6,10 @@ import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
 import { listPutAway, listRigs, type ShelfRig } from '@/server/rigs';
 import { currencySchema, findCurrency } from '@/server/studio';
 
-/** A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says so and harms no other. */
+/**
+ * A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says
+ * so and harms no other.
+ */
 const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
   const changed = `changed ${formatDistanceToNow(changedAt, { addSuffix: true })}`;
   if (!read.ok) {

@@ -126,14 +126,30 @@ export const fileBody = async (
 };
 
 const AWAY = new Set([
-  'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', 'EHOSTUNREACH', 'ENOTFOUND', 'EAI_AGAIN',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOENT',
+  'EHOSTUNREACH',
+  'ENOTFOUND',
+  'EAI_AGAIN',
   // shutting down, crashed, starting, ended while idle, too many clients
-  '57P01', '57P02', '57P03', '57P05', '25P03', '53300',
-]); // prettier-ignore
+  '57P01',
+  '57P02',
+  '57P03',
+  '57P05',
+  '25P03',
+  '53300',
+]);
 const BUSY = new Set(['55P03', '57014', '40P01']);
 /** What the driver says without a code when a connection broke or none could be had. */
-const AWAY_WORDS =
-  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Client was closed)/;
+const AWAY_WORDS = [
+  'Connection terminated',
+  'timeout exceeded when trying to connect',
+  'Client has encountered a connection error',
+  'Client was closed',
+];
 
 /** Looks along an error and its causes. */
 const isAny = (
@@ -154,7 +170,9 @@ const isAny = (
 /** Whether an error means that the database is away, not that something is wrong with the request. */
 export const isDatabaseAway = (error: unknown): boolean =>
   isAny(error, (code, message) =>
-    code === undefined ? AWAY_WORDS.test(message) : AWAY.has(code) || code.startsWith('08'),
+    code === undefined
+      ? AWAY_WORDS.some((words) => message.startsWith(words))
+      : AWAY.has(code) || code.startsWith('08'),
   );
 
 /** Whether somebody else holds what a statement needed, or it took too long. */

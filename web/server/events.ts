@@ -80,7 +80,10 @@ const parseNotice = (payload: string | undefined): Notice | null => {
   }
 };
 
-/** One connection that listens, until it breaks. Everyone is told to look when it stands: something may have been missed. */
+/**
+ * One connection that listens, until it breaks. Everyone is told to look when it stands: something
+ * may have been missed.
+ */
 const listenOnce = async (hub: Hub): Promise<void> => {
   const client = new pg.Client({
     connectionString: databaseUrl(),

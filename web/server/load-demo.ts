@@ -6,7 +6,10 @@ import { connectAlone } from './database';
 import { migrateDatabase } from './migrate';
 import { rigs } from './schema';
 
-/** Rigs of the demo, the last one loaded standing first on the shelf. Run by bin/demo; a rig that was ever loaded is left as it is. */
+/**
+ * Rigs of the demo, the last one loaded standing first on the shelf. Run by bin/demo; a rig that
+ * was ever loaded is left as it is.
+ */
 const DEMO = ['harbour-hall', 'night-tide', 'second-firing'] as const;
 
 const load = async (): Promise<void> => {

@@ -24,7 +24,10 @@ export interface OpenRig {
 /** How long a rig that was taken off the shelf can be put back. @unit days */
 export const KEPT_DAYS = 30;
 
-/** Ids come from addresses, where anything can stand: what cannot be an id is no rig, and never reaches the database. */
+/**
+ * Ids come from addresses, where anything can stand: what cannot be an id is no rig, and never
+ * reaches the database.
+ */
 const isId = (id: string): boolean => rigIdSchema.safeParse(id).success;
 
 const columns = {
@@ -97,7 +100,10 @@ export const createRigFromText = async (document: string): Promise<string> => {
   return id;
 };
 
-/** Takes a rig off the shelf, or puts it back, and tells the pages that have it open. @returns whether there was such a rig */
+/**
+ * Takes a rig off the shelf, or puts it back, and tells the pages that have it open. @returns
+ * whether there was such a rig
+ */
 export const setDeleted = async (id: string, deleted: boolean): Promise<boolean> => {
   if (!isId(id)) return false;
   return database().transaction(async (tx) => {

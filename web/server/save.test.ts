@@ -359,7 +359,9 @@ describe('undo and redo', () => {
     const { id, on } = await start();
     await save(id, [item('undo', revert('undo'))], on);
     const rows = await sqlRows<{ found: string }>(
-      `select substring(command::text from '^{"type":"revert","does":"(?:undo|redo)","entryId":"([^"\\\\]+)"') as found from entries where rig_id = $1 and reverts is not null`,
+      'select substring(command::text from ' +
+        `'^{"type":"revert","does":"(?:undo|redo)","entryId":"([^"\\\\]+)"') as found from ` +
+        'entries where rig_id = $1 and reverts is not null',
       [id],
     );
     expect(rows).toEqual([{ found: 'edit------' }]);

@@ -16,7 +16,10 @@ import type { SavedEntry, SaveAnswer, SaveRequest, Stand } from './protocol';
 import { openSession } from './session';
 import { NotUnderstood, type RigSession } from './state';
 
-/** A server in memory that keeps one rig and its log, as the real one does; it can be stopped, and others can save to it. */
+/**
+ * A server in memory that keeps one rig and its log, as the real one does; it can be stopped, and
+ * others can save to it.
+ */
 class Server {
   rig: Rig;
   log: SavedEntry[] = [];
@@ -320,26 +323,30 @@ describe('an edit that cannot be', () => {
     await session.flush();
     expect([server.requests, server.log]).toEqual([[], []]);
   });
-  it('does not hold up the others: the one that is not understood is set aside by name, the rest is saved', async () => {
-    const server = new Server('Rig');
-    const session = server.open('one');
-    server.isDown = true;
-    for (const name of ['a', 'b', 'c', 'd']) session.run(addPlace(name));
-    await session.flush();
-    server.isDown = false;
-    server.chokesOn.add('one-entry-3');
-    await session.flush();
-    const { setAside, save } = session.store.getState();
-    expect(setAside.map(({ says, why }) => [says, why])).toEqual([
-      ['Added the place c.', 'That is not understood.'],
-    ]);
-    expect([Object.keys(server.rig.places), places(session), save.state]).toEqual([
-      ['a', 'b', 'd'],
-      ['a', 'b', 'd'],
-      'saved',
-    ]);
-    expect(server.kept.setAside).toHaveLength(1);
-  });
+  it(
+    'does not hold up the others: the one that is not understood is set aside by name, ' +
+      'the rest is saved',
+    async () => {
+      const server = new Server('Rig');
+      const session = server.open('one');
+      server.isDown = true;
+      for (const name of ['a', 'b', 'c', 'd']) session.run(addPlace(name));
+      await session.flush();
+      server.isDown = false;
+      server.chokesOn.add('one-entry-3');
+      await session.flush();
+      const { setAside, save } = session.store.getState();
+      expect(setAside.map(({ says, why }) => [says, why])).toEqual([
+        ['Added the place c.', 'That is not understood.'],
+      ]);
+      expect([Object.keys(server.rig.places), places(session), save.state]).toEqual([
+        ['a', 'b', 'd'],
+        ['a', 'b', 'd'],
+        'saved',
+      ]);
+      expect(server.kept.setAside).toHaveLength(1);
+    },
+  );
   it('can be tried again, and stays in sight where it still does not fit', async () => {
     const server = new Server('Rig');
     const session = server.open('one');

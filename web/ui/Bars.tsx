@@ -108,7 +108,10 @@ export const Bars = ({ label, lines, marks, max }: Props) => {
   return (
     <Box height={`${lines.length * BAR_PX + 30}px`} position="relative">
       <Bar
-        key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${lines.map(({ label: name, text }) => `${name} ${text}`).join()}`}
+        key={
+          `${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ` +
+          `${lines.map(({ label: name, text }) => `${name} ${text}`).join()}`
+        }
         aria-label={label}
         role="img"
         options={options}

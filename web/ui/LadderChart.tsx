@@ -41,7 +41,10 @@ const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
   '#000';
 
-/** A voice along its chain: average in its band, peaks, the noise under it and the ceiling over it. Lines differ by dash and by mark, not by colour alone. */
+/**
+ * A voice along its chain: average in its band, peaks, the noise under it and the ceiling over it.
+ * Lines differ by dash and by mark, not by colour alone.
+ */
 export const LadderChart = ({ label, points, before, spreadDb }: Props) => {
   const { resolvedTheme } = useTheme();
   const fontsReady = useFontsReady();

@@ -33,7 +33,10 @@ const read = (text: string): number | null | undefined => {
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain) ? Number(plain) : undefined;
 };
 
-/** A number with its unit. Takes effect on Enter or when the field is left; arrows step; Escape puts back what was there. */
+/**
+ * A number with its unit. Takes effect on Enter or when the field is left; arrows step; Escape puts
+ * back what was there.
+ */
 export const NumberField = ({
   label,
   value,

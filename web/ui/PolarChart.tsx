@@ -46,7 +46,10 @@ const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
   '#000';
 
-/** From which sides a microphone hears, with everything that sounds around it. The axis points up; marks differ by shape, not by colour alone. */
+/**
+ * From which sides a microphone hears, with everything that sounds around it. The axis points up;
+ * marks differ by shape, not by colour alone.
+ */
 export const PolarChart = ({ label, gainAt, points }: Props) => {
   const { resolvedTheme } = useTheme();
   const fontsReady = useFontsReady();

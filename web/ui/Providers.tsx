@@ -14,7 +14,10 @@ interface Inserted {
   readonly isGlobal: boolean;
 }
 
-/** A style cache that remembers what it has inserted since it was last flushed, so the server can write it into the page. */
+/**
+ * A style cache that remembers what it has inserted since it was last flushed, so the server can
+ * write it into the page.
+ */
 const makeRegistry = (nonce: string | undefined) => {
   const cache = createCache({ key: 'css', ...(nonce === undefined ? {} : { nonce }) });
   cache.compat = true;

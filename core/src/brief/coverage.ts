@@ -81,7 +81,10 @@ const from = (
 const nodesWhere = ({ measured }: Index, test: (node: DeviceNode) => boolean): DeviceNode[] =>
   [...measured.graph.devices.values()].filter(test);
 
-/** What makes a recording: a recorder itself, or the machine whose program writes the file. Two files of one machine are one recording. */
+/**
+ * What makes a recording: a recorder itself, or the machine whose program writes the file. Two
+ * files of one machine are one recording.
+ */
 export const recordingMachine = (thread: Thread): DeviceNode => {
   const end = thread.end.device;
   if (kindOf(end) !== 'recording') return end;
@@ -123,7 +126,9 @@ const seen = (
   if (thread)
     return {
       verdict: 'met',
-      says: `${thread.source.device.device.name}, ${person.shot ?? 'in the picture'}, reaches ${thread.end.device.device.name}.`,
+      says:
+        `${thread.source.device.device.name}, ${person.shot ?? 'in the picture'}, reaches ` +
+        `${thread.end.device.device.name}.`,
       by: [thread.source.device.id],
       thread,
     };
@@ -292,7 +297,9 @@ const sees = (
   if (elsewhere)
     return {
       verdict: 'partly',
-      says: `The remote guest on ${elsewhere.end.device.device.name}; the house rule asks for a prompter in front of the lens.`,
+      says:
+        `The remote guest on ${elsewhere.end.device.device.name}; the house rule asks for a ` +
+        'prompter in front of the lens.',
       by: [elsewhere.end.device.id],
       thread: elsewhere,
     };
@@ -330,7 +337,10 @@ const isSeparate = (thread: Thread): boolean =>
     ({ via, at }) => via.by !== 'route' || at.device.device.model.kind !== 'switcher',
   );
 
-/** Whether a device keeps each voice by itself: files of sound only. What a recorder gets from a mixer's output is a mix. */
+/**
+ * Whether a device keeps each voice by itself: files of sound only. What a recorder gets from a
+ * mixer's output is a mix.
+ */
 export const keepsTracks = (node: DeviceNode): boolean =>
   kindOf(node) === 'recording' &&
   node.ports.values().some(({ port }) => port.ends?.sound !== undefined) &&

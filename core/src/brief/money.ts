@@ -15,7 +15,10 @@ export interface Money {
 /** What was said to be paid for a device, else what its class usually costs. @returns null where neither is known */
 export const priceOf = (device: Device): number | null => device.price ?? device.model.typicalPrice;
 
-/** Adds up a rig. Second-hand is counted at the price typed; where none is, at the typical price of a new one, which is too much and safe. */
+/**
+ * Adds up a rig. Second-hand is counted at the price typed; where none is, at the typical price of
+ * a new one, which is too much and safe.
+ */
 export const moneyOf = (rig: Rig): Money => {
   const by: Record<Ownership, number> = { owned: 0, borrowed: 0, 'to buy': 0, 'second-hand': 0 };
   const unknown: string[] = [];

@@ -55,7 +55,10 @@ interface Attempt {
   readonly commands: readonly SimpleCommand[];
 }
 
-/** Free ports of every other device, those of the devices that do most first: mixers and interfaces before computers. */
+/**
+ * Free ports of every other device, those of the devices that do most first: mixers and interfaces
+ * before computers.
+ */
 const KINDS_FIRST: readonly Kind[] = [
   'switcher',
   'interface',
@@ -359,7 +362,9 @@ export const remedies = (measured: Measured, line: CoverageLine): Fix[] => {
   const kinds = new Set<string>();
   for (const attempt of attempts(measured, line).slice(0, MOST_TRIES)) {
     // One remedy of each kind: the first port that does, not every port that would.
-    const kind = `${attempt.commands.length} ${attempt.commands[0]?.type ?? ''} ${attempt.label.split(' to ')[0] ?? ''}`;
+    const kind =
+      `${attempt.commands.length} ${attempt.commands[0]?.type ?? ''} ` +
+      `${attempt.label.split(' to ')[0] ?? ''}`;
     if (kinds.has(kind)) continue;
     const verdict = verdictAfter(measured, line, attempt.commands);
     if (

@@ -1,6 +1,9 @@
 import type { Connector, PortFamily } from '../rig/model';
 
-/** A class of cable: what it joins, how fast and how far. Reach figures are typical and deferred to the cable's own data. */
+/**
+ * A class of cable: what it joins, how fast and how far. Reach figures are typical and deferred to
+ * the cable's own data.
+ */
 export interface CableKind {
   readonly name: string;
   readonly family: PortFamily;
@@ -17,7 +20,10 @@ const BALANCED: readonly Connector[] = ['xlr', 'jack', 'combo'];
 const HDMI: readonly Connector[] = ['hdmi', 'mini-hdmi', 'micro-hdmi'];
 const USB: readonly Connector[] = ['usb-a', 'usb-b', 'usb-c'];
 
-/** Cable classes by id, dearest last: the first that fits is offered first. @source handbook 3-picture, reach defaults */
+/**
+ * Cable classes by id, dearest last: the first that fits is offered first. @source handbook
+ * 3-picture, reach defaults
+ */
 export const CABLES = {
   balanced: {
     name: 'Balanced audio cable',
@@ -147,7 +153,10 @@ export const CABLE_IDS = Object.keys(CABLES) as [CableId, ...CableId[]];
 export type CableId = keyof typeof CABLES;
 export const cable = (id: CableId): CableKind => CABLES[id];
 
-/** Longest run of a cable at a load. @param gbps 0 for analogue @returns m; 0 when the cable cannot carry the load at all */
+/**
+ * Longest run of a cable at a load. @param gbps 0 for analogue @returns m; 0 when the cable cannot
+ * carry the load at all
+ */
 export const reachM = (kind: CableKind, gbps: number): number =>
   kind.reach.find((row) => gbps <= row.uptoGbps)?.lengthM ?? 0;
 

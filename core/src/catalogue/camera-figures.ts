@@ -2,7 +2,10 @@ import type { CameraFigures } from '../rig/device-figures';
 import type { Control } from '../rig/model';
 import { amount, toggle } from './parts';
 
-/** Sensors by their usual names: active width and height at 16:9, mm. @source handbook 3-picture for the first two; typical */
+/**
+ * Sensors by their usual names: active width and height at 16:9, mm. @source handbook 3-picture for
+ * the first two; typical
+ */
 export const SENSORS = {
   'full frame': [35.6, 20.03],
   'reduced frame': [23.5, 13.22],

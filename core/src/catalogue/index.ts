@@ -8,7 +8,10 @@ import { interfaces, mixers, networkSound, soundSundries } from './sound-desks';
 export * from './cables';
 export { WANTED_FORMATS } from './parts';
 
-/** Every device class, in the order of the chain. Figures are typical; a user copies a class and types the data sheet over it. */
+/**
+ * Every device class, in the order of the chain. Figures are typical; a user copies a class and
+ * types the data sheet over it.
+ */
 export const CATALOGUE: readonly Model[] = [
   ...cameras,
   ...picturePaths,

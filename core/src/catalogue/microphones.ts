@@ -245,7 +245,8 @@ export const microphones: readonly Model[] = [
     kind: 'wireless',
     step: 'source',
     about:
-      'Clip-on capsule, transmitter and receiver as one. The receiver sends microphone level; phantom power is not needed.',
+      'Clip-on capsule, transmitter and receiver as one. The receiver sends microphone ' +
+      'level; phantom power is not needed.',
     ports: {
       out: {
         family: 'analogue',
@@ -274,7 +275,8 @@ export const microphones: readonly Model[] = [
   transmitter(
     'wireless-transmitter',
     'Wireless body transmitter',
-    'Takes a wired lavalier or headset and sends it by radio. Its own gain comes before the radio; runs on its battery.',
+    'Takes a wired lavalier or headset and sends it by radio. Its own gain comes before ' +
+      'the radio; runs on its battery.',
     false,
   ),
   transmitter(
@@ -611,7 +613,8 @@ export const shapers: readonly Model[] = [
     kind: 'channel-processor',
     step: 'shape',
     about:
-      'Preamp, gate, compressor, de-esser, equaliser and line output for one voice. Gate and compressor act on the level after the gain.',
+      'Preamp, gate, compressor, de-esser, equaliser and line output for one voice. Gate ' +
+      'and compressor act on the level after the gain.',
     ports: {
       in: {
         family: 'analogue',

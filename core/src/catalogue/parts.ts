@@ -4,7 +4,10 @@ import type { SoundRoute } from '../rig/sound-model';
 import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/encoding';
 import { TYPICAL_PRICES } from './prices';
 
-/** Shorthand for writing device classes as data. Each function returns one port, control or route with the class's usual figures. */
+/**
+ * Shorthand for writing device classes as data. Each function returns one port, control or route
+ * with the class's usual figures.
+ */
 
 type Named<T> = Record<string, T>;
 

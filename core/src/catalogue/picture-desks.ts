@@ -324,7 +324,10 @@ export const switchers: readonly Model[] = [
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
 
-/** A computer's own programs: a programme made of everything that comes in, single tracks, single pictures, and a call. */
+/**
+ * A computer's own programs: a programme made of everything that comes in, single tracks, single
+ * pictures, and a call.
+ */
 const computer = (
   id: string,
   name: string,

@@ -1,5 +1,6 @@
 /**
- * What one of each class usually costs new, without tax, rounded as people remember prices. A number of the studio's own currency: no exchange
+ * What one of each class usually costs new, without tax, rounded as people remember prices. A
+ * number of the studio's own currency: no exchange
  * rates are known here, and the user types what was really paid over it. Classes that cost nothing of themselves are 0.
  */
 export const TYPICAL_PRICES: Readonly<Record<string, number>> = {

@@ -50,7 +50,8 @@ const sum = (streams: Iterable<UsbStream>): number => {
 };
 
 /**
- * The USB tree: every stream a device sends, on every link and controller it passes. A switcher's six inputs reach the computer as the one
+ * The USB tree: every stream a device sends, on every link and controller it passes. A switcher's
+ * six inputs reach the computer as the one
  * stream its USB output sends, so streams are counted where they are made, not by source.
  */
 export const usbPass = (

@@ -71,7 +71,10 @@ class Load implements DriveLoad {
   }
 }
 
-/** Files that computers write: one for a programme, one for each picture, one for each voice; and pictures that recorders and recording switchers write. */
+/**
+ * Files that computers write: one for a programme, one for each picture, one for each voice; and
+ * pictures that recorders and recording switchers write.
+ */
 const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly Seed[]> => {
   const found = new Map<DeviceNode, Seed[]>();
   const seen = new Set<number>();

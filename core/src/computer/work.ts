@@ -6,7 +6,10 @@ import { parseFormat, pixelsPerSecond, type Format } from '../units';
 
 /** One picture of 1080p30 handled once: the unit of a computer's work. */
 const UNIT_PIXELS_PER_SECOND = 1920 * 1080 * 30;
-/** What handling a picture costs beside its pixels. Indicative: a measured budget wins. @source handbook 3-picture, into the computer */
+/**
+ * What handling a picture costs beside its pixels. Indicative: a measured budget wins. @source
+ * handbook 3-picture, into the computer
+ */
 const COST = { capture: 1, decode: 1.5, mix: 1, hardwareEncode: 0.5 } as const;
 const SOFTWARE_ENCODE: Readonly<Record<Deliverable['codec'], number>> = {
   AVC: 4,

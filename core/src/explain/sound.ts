@@ -135,7 +135,8 @@ export interface NoiseShare {
 }
 
 /**
- * Who makes the noise at a stage. Each part is carried along with the level, so parts compare at the end; largest first.
+ * Who makes the noise at a stage. Each part is carried along with the level, so parts compare at
+ * the end; largest first.
  */
 export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
   const total = figuresAt(measured, stage)?.noise;
@@ -183,7 +184,8 @@ export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
 const BOOSTER = { inputOhms: 3000, ownNoiseDbu: -129.5 } as const;
 
 /**
- * What a booster would do, or has done, for the noise of a thread: the plain answer when the money would change nothing.
+ * What a booster would do, or has done, for the noise of a thread: the plain answer when the money
+ * would change nothing.
  * @returns null where it cannot be told, or where the microphone is not a passive one
  */
 export const boosterVerdict = (measured: Measured, stage: Stage): string | null => {
@@ -212,13 +214,20 @@ export const boosterVerdict = (measured: Measured, stage: Stage): string | null 
   const microphone = source.at.device.device.name;
   const limitDb = bare.levelDb - bare.noise.statedDb;
   const booster = stages.find((at) => at.at.device.device.model.kind === 'booster');
-  const near = `within ${(limitDb - snr).toFixed(1)} dB of the ${limitDb.toFixed(1)} dB that ${microphone}'s own resistance allows`;
+  const near =
+    `within ${(limitDb - snr).toFixed(1)} dB of the ${limitDb.toFixed(1)} dB that ` +
+    `${microphone}'s own resistance allows`;
   if (booster)
-    return `${booster.at.device.device.name} brings the gain. The ratio stands ${near}; no amplifier can pass that limit.`;
+    return (
+      `${booster.at.device.device.name} brings the gain. The ratio stands ${near}; no ` +
+      'amplifier can pass that limit.'
+    );
   const wins = boostedSnr - snr;
   return wins < 1
-    ? `A booster would bring gain but change the noise by only ${wins.toFixed(1)} dB: this chain already stands ${near}.`
-    : `A booster would lower the hiss by about ${wins.toFixed(0)} dB: the preamp, not the microphone, makes most of it. The ratio stands ${near}.`;
+    ? `A booster would bring gain but change the noise by only ${wins.toFixed(1)} dB: this ` +
+        `chain already stands ${near}.`
+    : `A booster would lower the hiss by about ${wins.toFixed(0)} dB: the preamp, not the ` +
+        `microphone, makes most of it. The ratio stands ${near}.`;
 };
 
 /** The signal-to-noise ratio at a stage, with who makes the noise. */
@@ -243,7 +252,10 @@ export const explainSnr = (measured: Measured, stage: Stage): Sum[] => {
       source: 'handbook 2-sound',
       ...(mixed
         ? {
-            note: `The parts are stated differently, some in dB(A), some unweighted, and are summed as stated. With a 2 dB allowance for white noise and everything in dB(A), the ratio is ${aWeighted?.toFixed(2) ?? 'unknown'} dB.`,
+            note:
+              'The parts are stated differently, some in dB(A), some unweighted, and are summed as ' +
+              'stated. With a 2 dB allowance for white noise and everything in dB(A), the ratio is ' +
+              `${aWeighted?.toFixed(2) ?? 'unknown'} dB.`,
           }
         : {}),
     },

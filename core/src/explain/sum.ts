@@ -5,7 +5,10 @@ export interface SumInput {
   readonly unit: string;
 }
 
-/** The arithmetic behind a figure: what it is, the relation, the numbers in it, the result and where the relation comes from. */
+/**
+ * The arithmetic behind a figure: what it is, the relation, the numbers in it, the result and where
+ * the relation comes from.
+ */
 export interface Sum {
   readonly label: string;
   readonly formula: string;

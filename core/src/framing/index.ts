@@ -29,7 +29,10 @@ import {
 
 export * from './optics';
 
-/** Framed height of each shot, m. A two-shot goes by width and a whole thing by what it is. @source handbook 3-picture, framing */
+/**
+ * Framed height of each shot, m. A two-shot goes by width and a whole thing by what it is. @source
+ * handbook 3-picture, framing
+ */
 export const SHOT_HEIGHT_M: Readonly<Partial<Record<Shot, number>>> = {
   face: 0.4,
   'head and shoulders': 0.65,
@@ -76,7 +79,10 @@ export interface Framing {
   readonly sharp: { readonly nearM: number; readonly farM: number } | null;
   readonly blurPercent: number | null;
   readonly eyeLineDeg: number | null;
-  /** Space above the head with the eyes a third down, as a share of the frame's height; null where nobody's face is in it */
+  /**
+   * Space above the head with the eyes a third down, as a share of the frame's height; null where
+   * nobody's face is in it
+   */
   readonly headroomShare: number | null;
   readonly deliveredHeightPx: number | null;
   /** How much tighter it can be cut before pixels are made up */

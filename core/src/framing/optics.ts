@@ -5,7 +5,8 @@
 
 /**
  * Width or height of the field that a sensor sees.
- * @param distanceM lens to subject, m @param sensorMm active width or height, mode crop taken off, mm @param focalMm focal length, mm
+ * @param distanceM lens to subject, m @param sensorMm active width or height, mode crop taken off,
+ * mm @param focalMm focal length, mm
  * @unit m
  */
 export const fieldM = (distanceM: number, sensorMm: number, focalMm: number): number =>
@@ -36,7 +37,10 @@ export const circleOfConfusionMm = (sensorWidthMm: number): number => sensorWidt
 export const hyperfocalM = (focalMm: number, fNumber: number, circleMm: number): number =>
   (focalMm ** 2 / (fNumber * circleMm) + focalMm) / 1000;
 
-/** From where to where things are sharp. @returns metres from the lens; `farM` is Infinity beyond the hyperfocal distance */
+/**
+ * From where to where things are sharp. @returns metres from the lens; `farM` is Infinity beyond
+ * the hyperfocal distance
+ */
 export const depthOfField = (
   focalMm: number,
   fNumber: number,
@@ -73,11 +77,17 @@ export const backgroundBlurPercent = (
 
 const DEGREES = 180 / Math.PI;
 
-/** Angle between the lens and what the talker looks at. @param offsetM lens to what is looked at @param distanceM eyes to lens @unit ° */
+/**
+ * Angle between the lens and what the talker looks at. @param offsetM lens to what is looked at
+ * @param distanceM eyes to lens @unit °
+ */
 export const eyeLineDeg = (offsetM: number, distanceM: number): number =>
   Math.atan(offsetM / distanceM) * DEGREES;
 
-/** How far a camera on a slider must pan to hold its subject over its travel, half of it to either side. @unit ° in all */
+/**
+ * How far a camera on a slider must pan to hold its subject over its travel, half of it to either
+ * side. @unit ° in all
+ */
 export const panRangeDeg = (travelM: number, distanceM: number): number =>
   2 * Math.atan(travelM / 2 / distanceM) * DEGREES;
 

@@ -238,7 +238,10 @@ const standing = (measured: Measured, sourceId: string, converterId: string): St
 const compareCosts = (a: number | null, b: number | null): number =>
   a === b ? 0 : (a ?? Infinity) - (b ?? Infinity);
 
-/** Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the one with less on the desk, the quieter. */
+/**
+ * Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the
+ * one with less on the desk, the quieter.
+ */
 const compareRemedies = (a: Remedy, b: Remedy): number =>
   Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) ||
   Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) ||
@@ -280,7 +283,9 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
           commands: [...commands, ...after.commands],
         };
         const wins = after.snrDb - before.snrDb;
+        const gains = before.missingDb - after.missingDb;
         const overRoom = roomWords(before.overRoomDb, after.overRoomDb);
+        const isHeard = gains >= HEARD_DB || wins >= HEARD_DB || overRoom !== '';
         return [
           {
             label,
@@ -295,7 +300,10 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
             overRoomAfterDb: after.overRoomDb,
             bleedAfterDb: after.bleedDb,
             shortAfterDb: after.shortDb,
-            says: `${gainWords(before.missingDb, after.missingDb)} and ${noiseWords(wins)}.${overRoom}${before.missingDb - after.missingDb < HEARD_DB && wins < HEARD_DB && !overRoom ? ' Nothing that is heard gets better.' : ''}`,
+            says:
+              `${gainWords(before.missingDb, after.missingDb)} and ` +
+              `${noiseWords(wins)}.${overRoom}` +
+              (isHeard ? '' : ' Nothing that is heard gets better.'),
           },
         ];
       } catch (error) {

@@ -30,7 +30,10 @@ export interface Worth {
 /** Signal-to-noise ratios nearer than this are the same. @unit dB */
 const SAME_SNR_DB = 0.005;
 
-/** Order of settings: headroom, level, the last tenth, noise, and then as few knobs and turns as possible. @returns below 0 where `a` is better */
+/**
+ * Order of settings: headroom, level, the last tenth, noise, and then as few knobs and turns as
+ * possible. @returns below 0 where `a` is better
+ */
 export const compareWorth = (a: Worth, b: Worth): number =>
   a.shortDb - b.shortDb ||
   a.missDb - b.missDb ||
@@ -194,7 +197,8 @@ const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCo
 });
 
 /**
- * The settings of one voice that meet the house level, keep the headroom at every stage and give the best signal-to-noise ratio, found by trying every
+ * The settings of one voice that meet the house level, keep the headroom at every stage and give
+ * the best signal-to-noise ratio, found by trying every
  * setting of every knob on its way.
  * @param stage the conversion, as `voices` gives it @param held knobs that may not be turned, by `device.control`
  * @returns why it cannot be told, where a figure is missing or there is nothing to turn
@@ -263,7 +267,10 @@ export const setForVoice = (
   };
 };
 
-/** Settings for every voice of the rig, one after the other; a knob that several voices share is set for the first of them and held for the rest. */
+/**
+ * Settings for every voice of the rig, one after the other; a knob that several voices share is set
+ * for the first of them and held for the rest.
+ */
 export const setForAll = (
   measured: Measured,
 ): { readonly commands: readonly SimpleCommand[]; readonly answers: readonly GainAnswer[] } => {

@@ -160,14 +160,20 @@ const linksInOrder = (links: Rig['links']): readonly (readonly [string, Link])[]
   return sorted;
 };
 
-/** Where the ends of every link stand, as positions in the lists of devices and of their models' ports: four numbers a link. */
+/**
+ * Where the ends of every link stand, as positions in the lists of devices and of their models'
+ * ports: four numbers a link.
+ */
 interface Places {
   readonly ids: readonly string[];
   readonly models: readonly Model[];
   readonly at: Int32Array;
 }
 
-/** By the collection of links. Most edits change neither links nor models, and then nothing has to be looked up by name again. */
+/**
+ * By the collection of links. Most edits change neither links nor models, and then nothing has to
+ * be looked up by name again.
+ */
 const knownPlaces = new WeakMap<Rig['links'], Places>();
 const isStill = (
   { ids, models }: Places,

@@ -3,7 +3,8 @@ import { isOpen, type Graph, type LinkEdge, type PortNode, type RouteOfModel } f
 export type Signal = 'picture' | 'sound';
 
 /**
- * A point a signal passes: it begins at a source, arrives over a link, or leaves by an inner route. Stages form a tree from each
+ * A point a signal passes: it begins at a source, arrives over a link, or leaves by an inner route.
+ * Stages form a tree from each
  * source; the way from the root to a stage is the way the signal took.
  */
 export interface Stage {
@@ -36,7 +37,10 @@ export interface Traced {
   readonly cut: ReadonlySet<PortNode>;
 }
 
-/** How many ways one source's signal is followed into the same port. More parallel ways than this are counted, not followed. */
+/**
+ * How many ways one source's signal is followed into the same port. More parallel ways than this
+ * are counted, not followed.
+ */
 export const WAYS_PER_PORT = 4;
 
 const portCarries = ({ port }: PortNode, signal: Signal): boolean => {
@@ -88,7 +92,8 @@ interface Exit {
 }
 
 /**
- * The outputs a signal leaves by that has arrived at an in-port. An output with nothing in it counts only where the signal has no other way out,
+ * The outputs a signal leaves by that has arrived at an in-port. An output with nothing in it
+ * counts only where the signal has no other way out,
  * and then one for each route: there a producer asks what it would carry.
  */
 const exitsOf = ({ routes, device }: PortNode, signal: Signal): readonly Exit[] => {
@@ -114,7 +119,10 @@ export const trace = (graph: Graph): Traced => {
   const threads: Thread[] = [];
   const lost: { signal: Signal; source: PortNode }[] = [];
   const cut = new Set<PortNode>();
-  /** By port: visits of the present source, the source that made them, and whether the way walked just now goes through it. */
+  /**
+   * By port: visits of the present source, the source that made them, and whether the way walked
+   * just now goes through it.
+   */
   const visits = new Int32Array(graph.ports.length);
   const visitedBy = new Int32Array(graph.ports.length).fill(-1);
   const isOnWay = new Uint8Array(graph.ports.length);

@@ -23,7 +23,10 @@ export type { PictureStop } from './on-link';
 export interface PictureFigures {
   /** null where the picture has been lost */
   readonly format: Format | null;
-  /** How its pixels are written while it travels on a picture link; null where nothing else is said than the link's usual way */
+  /**
+   * How its pixels are written while it travels on a picture link; null where nothing else is said
+   * than the link's usual way
+   */
   readonly coding: Coding | null;
   /** Load on the link it arrived by. @unit Gb/s; null where the link has none or it cannot be told */
   readonly payloadGbps: number | null;
@@ -118,7 +121,10 @@ const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
 const unpowered = (device: Device): boolean =>
   device.model.supplyControl !== undefined && !switchSetting(device, device.model.supplyControl);
 
-/** One run of the pass. A figure may need that of another source (a switcher at the format of its first input), so each is found when asked for. */
+/**
+ * One run of the pass. A figure may need that of another source (a switcher at the format of its
+ * first input), so each is found when asked for.
+ */
 class PicturePass {
   readonly figures: (PictureFigures | undefined)[];
   readonly negotiations = new Map<number, Negotiation>();
@@ -137,7 +143,10 @@ class PicturePass {
     return { figures: this.figures, negotiations: this.negotiations };
   }
 
-  /** Figures at a stage, computed once. Parents stand before their children, so this goes deep only where one source waits for another. */
+  /**
+   * Figures at a stage, computed once. Parents stand before their children, so this goes deep only
+   * where one source waits for another.
+   */
   private at(stage: Stage): PictureFigures | undefined {
     const known = this.figures[stage.index];
     if (known) return known;
@@ -276,7 +285,9 @@ class PicturePass {
         payloadGbps: null,
         stop: {
           by: 'no scaler',
-          says: `${device.name} runs at ${formatName(house)} and this input has no scaler for ${formatName(before.format)}`,
+          says:
+            `${device.name} runs at ${formatName(house)} and this input has no scaler for ` +
+            `${formatName(before.format)}`,
         },
       };
     if (

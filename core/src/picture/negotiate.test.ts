@@ -126,7 +126,10 @@ describe('a switcher without scalers', () => {
   });
 });
 
-/** Whether a camera's picture arrives everywhere it goes, on cables that reach: judged by the figures of the whole rig, not by the search. */
+/**
+ * Whether a camera's picture arrives everywhere it goes, on cables that reach: judged by the
+ * figures of the whole rig, not by the search.
+ */
 const passes = (measured: Measured, deviceId: string): boolean => {
   const own = measured.traced.stages.filter((stage) => {
     let at = stage;
@@ -175,7 +178,10 @@ const WORTH_AT_60 = [
   '2160p23.98',
   '1080p23.98',
 ];
-/** Formats of which a programme at 60 shows every frame evenly; of the others only the order among themselves is judged. */
+/**
+ * Formats of which a programme at 60 shows every frame evenly; of the others only the order among
+ * themselves is judged.
+ */
 const isEven = (name: string): boolean => /(60|30)$/.test(name) && !name.includes('.');
 
 const ALL_FORMATS = [
@@ -300,7 +306,8 @@ describe('negotiation against trying every combination', () => {
               const measured = measure(set(a, b));
               return passes(measured, 'one') && passes(measured, 'two');
             });
-          // Whatever the search chose for the first, a pair that works for both may only be worse for the first or lose the second.
+          // Whatever the search chose for the first, a pair that works for both may only be worse
+          // for the first or lose the second.
           const chosenFirst = sent(rig, 'one');
           const better = works.filter(
             ([a]) =>

@@ -36,7 +36,10 @@ export interface Negotiation extends Candidate {
   readonly fits: boolean;
 }
 
-/** How well a rate suits a programme: the same, a whole part or multiple of it, near it, anything else. Lower is better. */
+/**
+ * How well a rate suits a programme: the same, a whole part or multiple of it, near it, anything
+ * else. Lower is better.
+ */
 const rateMisfit = (format: Format, chosen: Format): number => {
   if (sameRate(format.rate, chosen.rate)) return 0;
   const ratio = rateToHz(format.rate) / rateToHz(chosen.rate);
@@ -52,7 +55,8 @@ const codingWorth = (coding: Coding | null): number =>
     : 0;
 
 /**
- * Order of candidates for a chosen format, the best first: suiting rate, progressive, as large as chosen but not larger, faster, more colour.
+ * Order of candidates for a chosen format, the best first: suiting rate, progressive, as large as
+ * chosen but not larger, faster, more colour.
  * A size above the chosen one comes after all that are not.
  */
 export const compareCandidates =
@@ -97,8 +101,10 @@ export const candidatesOf = (source: Stage): Candidate[] => {
 export type HouseFormat = (stage: Stage) => Format | null | 'own';
 
 /**
- * Everything on the way of a source that a candidate must pass: links and inputs, up to the first device that makes a picture of its own.
- * @param stages all stages; those of one source stand together @param house the house format at a stage behind a device without scalers
+ * Everything on the way of a source that a candidate must pass: links and inputs, up to the first
+ * device that makes a picture of its own.
+ * @param stages all stages; those of one source stand together @param house the house format at a
+ * stage behind a device without scalers
  */
 const obstacles = (
   stages: readonly Stage[],
@@ -132,7 +138,9 @@ const obstacles = (
         linkId: null,
         deviceId: stage.at.device.id,
         portId: stage.parent.at.id,
-        says: `${stage.at.device.device.name} runs at ${formatName(runsAt)} and has no scaler for ${formatName(format)}`,
+        says:
+          `${stage.at.device.device.name} runs at ${formatName(runsAt)} and has no scaler for ` +
+          `${formatName(format)}`,
       });
   }
   return found;

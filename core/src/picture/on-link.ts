@@ -31,7 +31,10 @@ const accepts = ({ port }: PortNode, format: Format): boolean =>
   port.accepts === undefined ||
   formatsOf(port.accepts).some((accepted) => accepted === format || isSameFormat(accepted, format));
 
-/** Load of a picture on the link to a port. @returns Gb/s; null where it cannot be told or the link is none for pictures */
+/**
+ * Load of a picture on the link to a port. @returns Gb/s; null where it cannot be told or the link
+ * is none for pictures
+ */
 export const payloadAt = (
   { port }: PortNode,
   format: Format,
@@ -79,6 +82,7 @@ export const beyondReach = (
   const kind = cable(link.cable.kind);
   const reach = reachM(kind, payloadGbps);
   return link.cable.lengthM > reach
-    ? `the ${kind.name} from ${from.device.device.name} to ${to.device.device.name} is ${link.cable.lengthM} m and reaches ${reach} m at ${payloadGbps.toFixed(3)} Gb/s`
+    ? `the ${kind.name} from ${from.device.device.name} to ${to.device.device.name} is ` +
+        `${link.cable.lengthM} m and reaches ${reach} m at ${payloadGbps.toFixed(3)} Gb/s`
     : null;
 };

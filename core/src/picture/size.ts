@@ -29,7 +29,10 @@ const formatControls = ({ model }: Device): string[] => {
   return [...found];
 };
 
-/** The option of a size whose rate is nearest to the present one, not faster. @returns undefined where the control does not offer the size */
+/**
+ * The option of a size whose rate is nearest to the present one, not faster. @returns undefined
+ * where the control does not offer the size
+ */
 const optionAt = (
   options: readonly { readonly value: string }[],
   present: Format,
@@ -51,7 +54,8 @@ const misfit = (value: string, present: Format): number => {
 };
 
 /**
- * Takes the whole rig to a size: every source, switcher, capture and programme that offers it, and what is delivered, at the same bits per pixel.
+ * Takes the whole rig to a size: every source, switcher, capture and programme that offers it, and
+ * what is delivered, at the same bits per pixel.
  * @returns the commands; none where everything stands at that size already
  */
 export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {

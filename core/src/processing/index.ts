@@ -18,7 +18,10 @@ import {
 } from '../sound';
 import { powerSumDb } from '../units';
 
-/** Compressors and gates that voices pass, with the voice and what lies under it where they act. @source handbook 2-sound, the chain */
+/**
+ * Compressors and gates that voices pass, with the voice and what lies under it where they act.
+ * @source handbook 2-sound, the chain
+ */
 
 /** The voice as it comes to a processor, after the gain before it. Levels RMS in the processor's own unit. */
 export interface VoiceIn {
@@ -58,7 +61,10 @@ export interface Gate extends Placed {
 }
 export type Processor = Compressor | Gate;
 
-/** What a microphone hears besides its voice, against the voice: room, noises, and the loudest of the others. @unit dB, below 0 */
+/**
+ * What a microphone hears besides its voice, against the voice: room, noises, and the loudest of
+ * the others. @unit dB, below 0
+ */
 const besideVoiceDb = (measured: Measured, voice: Stage): number | null => {
   const microphone = microphonesInRoom(measured).find(({ node }) => node === sourceOf(voice).at);
   if (!microphone || microphone.ownSpl === null) return null;
@@ -224,7 +230,10 @@ export const pressedTo = ({
 export const ratioTogether = (ratios: readonly number[]): number =>
   ratios.reduce((product, ratio) => product * ratio, 1);
 
-/** The static curve as points, from well under the voice to its peaks. @returns levels in and out, the unit of the processor */
+/**
+ * The static curve as points, from well under the voice to its peaks. @returns levels in and out,
+ * the unit of the processor
+ */
 export const curvePoints = ({
   curve,
   voiceIn,

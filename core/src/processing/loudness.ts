@@ -32,8 +32,10 @@ export interface ProgrammeLoudness {
 }
 
 /**
- * Integrated loudness of people who take turns: the mean of their powers. One voice in both channels of a stereo programme reads about its level in dBFS RMS:
- * two channels add 3 dB, the meter's full scale takes them away again, and its weighting is near 0 for speech; pauses are gated out.
+ * Integrated loudness of people who take turns: the mean of their powers. One voice in both
+ * channels of a stereo programme reads about its level in dBFS RMS:
+ * two channels add 3 dB, the meter's full scale takes them away again, and its weighting is near 0
+ * for speech; pauses are gated out.
  * @param levelsDbfs RMS of each voice while it speaks @unit LUFS @source ITU-R BS.1770, EBU R 128
  */
 export const loudnessOf = (levelsDbfs: readonly number[]): number =>
@@ -60,7 +62,8 @@ export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] =
     let kept = byEnd.get(end.device);
     if (!kept) byEnd.set(end.device, (kept = { voices: new Map(), open: new Set() }));
     kept.open.add(source);
-    // Music and slides come and go; the voices carry the show. Somebody with two microphones is heard by the louder one.
+    // Music and slides come and go; the voices carry the show. Somebody with two microphones is
+    // heard by the louder one.
     const who = source.device.device.personId;
     if (
       who !== null &&

@@ -75,7 +75,8 @@ describe('the voice where it is processed', () => {
 describe('a compressor on it', () => {
   const pressed = compressor(strip({ compress: true, threshold: -20, ratio: 3, 'make-up': 4 }));
   it('takes two thirds of what is over its threshold', () => {
-    // −11.69 is 8.31 over −20 and leaves as 2.77 over; peaks of 2.31 are 22.31 over and leave as 7.44 over; 4 dB are added.
+    // −11.69 is 8.31 over −20 and leaves as 2.77 over; peaks of 2.31 are 22.31 over and leave as
+    // 7.44 over; 4 dB are added.
     expect(pressedTo(pressed).averageDb).toBeCloseTo(-13.23, 2);
     expect(pressedTo(pressed).peakDb).toBeCloseTo(-8.56, 2);
   });

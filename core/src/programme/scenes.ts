@@ -67,6 +67,12 @@ const hopsOf = (thread: Thread): Hop[] => {
 
 const SMALL: ReadonlySet<Layer['box']> = new Set(['inset', 'left half', 'right half']);
 
+/** What the keyers of a scene are needed for, in words. */
+const keyerUses = (small: number, over: number): string[] => [
+  ...(small > 0 ? [`${small} for small pictures`] : []),
+  ...(over > 0 ? [`${over} for graphics`] : []),
+];
+
 const pictures = (count: number): string => (count === 1 ? 'one picture' : `${count} pictures`);
 
 /** What puts pictures together, even where an older description of it does not say how many. */
@@ -79,7 +85,9 @@ const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | nu
     return {
       resource: 'keyers',
       deviceId: id,
-      says: `It is not known how many pictures ${device.name} puts together: type its keyers in from the data sheet, or take another of its class.`,
+      says:
+        `It is not known how many pictures ${device.name} puts together: type its keyers in ` +
+        'from the data sheet, or take another of its class.',
     };
   if (!mixes)
     return {
@@ -94,13 +102,17 @@ const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | nu
     return {
       resource: 'small pictures',
       deviceId: id,
-      says: `${device.name} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at once and this scene needs ${small}.`,
+      says:
+        `${device.name} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at ` +
+        `once and this scene needs ${small}.`,
     };
   if (byKeyer + over > mixes.keyers)
     return {
       resource: 'keyers',
       deviceId: id,
-      says: `${device.name} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and this scene needs ${byKeyer + over}: ${[byKeyer ? `${byKeyer} for small pictures` : '', over ? `${over} for graphics` : ''].filter(Boolean).join(', ')}.`,
+      says:
+        `${device.name} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and ` +
+        `this scene needs ${byKeyer + over}: ${keyerUses(byKeyer, over).join(', ')}.`,
     };
   return null;
 };
@@ -139,7 +151,9 @@ const compose = (ways: readonly Way[], fromEnd: number): Composed => {
         short: {
           resource: 'one picture at a time',
           deviceId: here.id,
-          says: `${group.length} small pictures reach ${here.device.name} through one input, and one picture fits through it.`,
+          says:
+            `${group.length} small pictures reach ${here.device.name} through one input, and one ` +
+            'picture fits through it.',
         },
       };
     const inner = compose(group, fromEnd + 1);
@@ -188,7 +202,9 @@ const pictureShort = (measured: Measured, end: PortNode, layers: readonly Layer[
         short: {
           resource: 'way',
           deviceId: layer.deviceId,
-          says: `${nameOf(measured, layer.deviceId)} does not reach ${end.device.device.name}${stop ? `: ${stop}` : ''}.`,
+          says:
+            `${nameOf(measured, layer.deviceId)} does not reach ` +
+            `${end.device.device.name}${stop ? `: ${stop}` : ''}.`,
         },
       };
     }
@@ -226,7 +242,9 @@ const voiceShort = (measured: Measured, end: PortNode, scene: Scene): Short[] =>
           {
             resource: 'voice',
             deviceId: [...sources][0]?.id ?? null,
-            says: `${entry(measured.rig.people, personId)?.name ?? personId} is to be heard and does not reach ${end.device.device.name}.`,
+            says:
+              `${entry(measured.rig.people, personId)?.name ?? personId} is to be heard and does ` +
+              `not reach ${end.device.device.name}.`,
           },
         ];
   });

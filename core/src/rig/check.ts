@@ -76,7 +76,10 @@ const isLargerThan = (limit: number, value: unknown): boolean => {
   return false;
 };
 
-/** Items that their schema has read, or made, before. They are never changed afterwards, so they need not be read again. */
+/**
+ * Items that their schema has read, or made, before. They are never changed afterwards, so they
+ * need not be read again.
+ */
 const known = new WeakSet<object>();
 
 const deviceWithoutModel = deviceSchema.omit({ model: true });

@@ -21,7 +21,10 @@ export const MAX_LABEL = 400;
 /** Most places that one entry of the log changes: 500 devices that go with every cable in them stay far below */
 const MAX_CHANGES = 100_000;
 
-/** Changes that stand alone. Ids of new things come with the command, so that every side that applies it gets the same rig. */
+/**
+ * Changes that stand alone. Ids of new things come with the command, so that every side that
+ * applies it gets the same rig.
+ */
 const simpleCommands = [
   z.strictObject({ type: z.literal('renameRig'), name: nameSchema }),
   z.strictObject({ type: z.literal('writeNotes'), notes: z.string().max(20_000) }),
@@ -150,7 +153,10 @@ const simpleCommands = [
 const simpleCommandSchema = z.discriminatedUnion('type', simpleCommands);
 export type SimpleCommand = z.infer<typeof simpleCommandSchema>;
 
-/** One place in the document that a command changed, with what stood there and what stands there now. Absent = not there. */
+/**
+ * One place in the document that a command changed, with what stood there and what stands there
+ * now. Absent = not there.
+ */
 export const changeSchema = z.strictObject({
   path: z.array(z.string().max(200)).min(1).max(12),
   before: z.json().optional(),

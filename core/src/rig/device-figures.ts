@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { FORMAT_PATTERN } from '../units';
 import { idSchema } from './ids';
 
-/** Figures of a device as a whole, beside its ports and routes: a camera's optics, a switcher's keyers, a drive, a computer's budget. */
+/**
+ * Figures of a device as a whole, beside its ports and routes: a camera's optics, a switcher's
+ * keyers, a drive, a computer's budget.
+ */
 
 const positive = z.number().positive().max(1e9);
 const decibels = z.number().min(-300).max(300);

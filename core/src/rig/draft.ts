@@ -20,7 +20,8 @@ const endOf = (text: string): End => {
 };
 
 /**
- * Writes a rig in code, through the same commands as everyone else, so a draft that could not be built by hand cannot be built here.
+ * Writes a rig in code, through the same commands as everyone else, so a draft that could not be
+ * built by hand cannot be built here.
  * Used by starting points, the demo, tests and benchmarks. @throws Refusal, RangeError
  */
 export class RigDraft {

@@ -57,7 +57,8 @@ export const patchSheetCsv = (rig: Rig): string => {
     'Cable kind',
     'Length m',
   ];
-  return `${Papa.unparse({ fields: columns, data: rows.map((row) => Object.values(row)) }, { escapeFormulae: true })}\r\n`;
+  const data = rows.map((row) => Object.values(row));
+  return `${Papa.unparse({ fields: columns, data }, { escapeFormulae: true })}\r\n`;
 };
 
 /**

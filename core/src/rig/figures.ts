@@ -4,7 +4,10 @@ import { refusals } from './refusal';
 type Branch = Record<string, unknown>;
 const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null;
 
-/** Figures of a model that a data sheet states, by path: numbers and unknowns of ports, routes and the device itself, not settings. */
+/**
+ * Figures of a model that a data sheet states, by path: numbers and unknowns of ports, routes and
+ * the device itself, not settings.
+ */
 const FIGURE_PATH =
   /^((ports|routes)\.[a-z0-9-]+|camera|mixes|storage|work|battery)(\.[A-Za-z0-9]+)+$/;
 

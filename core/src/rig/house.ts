@@ -177,7 +177,8 @@ export const HOUSE_QUESTIONS = {
         'loudness-led',
         'Loudness-led: −16 LUFS programme',
         'The file is as loud as it will be published.',
-        'Gains are judged by −16 dBFS: a voice in both channels of a stereo programme then measures about −16 LUFS.',
+        'Gains are judged by −16 dBFS: a voice in both channels of a stereo programme then ' +
+          'measures about −16 LUFS.',
       ),
     ],
   },

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 
-/** Ids are lower-case words joined by hyphens. `constructor` is the one such word every JavaScript object answers to. */
+/**
+ * Ids are lower-case words joined by hyphens. `constructor` is the one such word every JavaScript
+ * object answers to.
+ */
 export const ID_PATTERN = /^(?!constructor$)[a-z0-9]+(?:-[a-z0-9]+)*$/;
 
 export const idSchema = z
@@ -16,7 +19,8 @@ export const nameSchema = z
   .regex(/^[^\p{Cc}\p{Cs}]*$/u, 'expected text without control characters');
 
 /**
- * The first free id of the form `stem`, `stem-2`, `stem-3` …: deterministic, so that the same fix proposes the same command twice.
+ * The first free id of the form `stem`, `stem-2`, `stem-3` …: deterministic, so that the same fix
+ * proposes the same command twice.
  * @param taken ids in use
  */
 export const freeId = (

@@ -66,7 +66,8 @@ describe('importing a rig', () => {
     },
   );
   it.each(['night-tide', 'second-firing'])(
-    'brings %s of version 3 up: no shots, scenes or panel, a line that nobody has measured, and the same stops as before',
+    'brings %s of version 3 up: no shots, scenes or panel, a line that nobody has ' +
+      'measured, and the same stops as before',
     (name) => {
       const imported = read(oldFile(name, 3));
       expect(problems(imported)).toEqual([]);
@@ -319,7 +320,8 @@ describe('exporting a rig', () => {
       { type: 'renameDevice', deviceId: 'mic', name: '=HYPERLINK("x")' },
     );
     expect(patchSheetCsv(rig)).toBe(
-      'Cable,From device,From port,To device,To port,Cable kind,Length m\r\n1,"\'=HYPERLINK(""x"")",Output,Interface,Input 1,Balanced audio cable,3\r\n',
+      'Cable,From device,From port,To device,To port,Cable kind,Length ' +
+        'm\r\n1,"\'=HYPERLINK(""x"")",Output,Interface,Input 1,Balanced audio cable,3\r\n',
     );
   });
   it('writes the graph with names that need quoting', () => {

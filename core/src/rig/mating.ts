@@ -99,7 +99,10 @@ export const linkAt = (rig: Rig, end: End): string | undefined =>
 /** Length of a new cable. @unit m */
 const USUAL_LENGTH_M = 2;
 
-/** The cable a person would reach for: the first that fits, for USB the class of the slower side, short enough to be safe. */
+/**
+ * The cable a person would reach for: the first that fits, for USB the class of the slower side,
+ * short enough to be safe.
+ */
 export const suggestedCable = (a: Port, b: Port): CableRun | null => {
   const mating = mate(a, b);
   const [first] = mating.can ? mating.cables : [];

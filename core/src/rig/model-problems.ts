@@ -12,7 +12,10 @@ export interface ModelProblem {
 const PATTERN_NAMES: ReadonlySet<string> = new Set(PATTERNS);
 const NOT_FORMATS: ReadonlySet<string> = new Set([AS_RECEIVED, BEST_THAT_FITS, FIRST_CONNECTED]);
 
-/** What one field cannot say: that routes name ports and controls that exist, and that controls of formats offer formats. */
+/**
+ * What one field cannot say: that routes name ports and controls that exist, and that controls of
+ * formats offer formats.
+ */
 export const modelProblems = (model: Model): readonly ModelProblem[] => {
   const problems: ModelProblem[] = [];
   const say = (path: ModelProblem['path'], message: string): void =>

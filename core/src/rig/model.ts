@@ -6,7 +6,8 @@ import { modelProblems } from './model-problems';
 import { soundRouteSchema, soundSourceSchema } from './sound-model';
 
 /**
- * A device model is data: ports, inner routes from port to port, and the controls a person can turn. A camera, a booster, a hub
+ * A device model is data: ports, inner routes from port to port, and the controls a person can
+ * turn. A camera, a booster, a hub
  * and a computer differ only in what is written here. A figure that is `null` is unknown and stays unknown.
  */
 
@@ -113,7 +114,10 @@ export const pictureSourceSchema = z.strictObject({
   copyProtected: z.union([z.boolean(), controlRef]),
   /** Bits per pixel when it leaves by USB, by the value of the encoding control; null where it does not leave by USB */
   encodingControl: controlRef.nullable(),
-  /** How the pixels are written: chroma, bits and range. Left out, HDMI sends 8-bit RGB and SDI 10-bit 4:2:2, both in limited range */
+  /**
+   * How the pixels are written: chroma, bits and range. Left out, HDMI sends 8-bit RGB and SDI
+   * 10-bit 4:2:2, both in limited range
+   */
   codingControl: controlRef.optional(),
 });
 export type PictureSource = z.infer<typeof pictureSourceSchema>;
@@ -225,7 +229,10 @@ export type UsbPort = z.infer<typeof usbPortSchema>;
 
 export const pictureRouteSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('pass') }),
-  /** Everything leaves in the format of one control, which may say `first connected`; without a scaler nothing else may enter */
+  /**
+   * Everything leaves in the format of one control, which may say `first connected`; without a
+   * scaler nothing else may enter
+   */
   z.strictObject({
     does: z.literal('house format'),
     formatControl: controlRef,

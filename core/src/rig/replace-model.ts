@@ -8,7 +8,8 @@ import { entry, type Device, type Rig } from './rig';
 import { settingProblem } from './settings';
 
 /**
- * Puts another model in a device's place. Cables stay in the ports of the same id; settings the new model knows stay as they are.
+ * Puts another model in a device's place. Cables stay in the ports of the same id; settings the new
+ * model knows stay as they are.
  * @throws Refusal where a cable would hang loose or no longer fit
  */
 export const replaceModel = (

@@ -1,4 +1,7 @@
-/** What is looked for in a JSON text before it is parsed: everything that would make parsing dear or its result a surprise. */
+/**
+ * What is looked for in a JSON text before it is parsed: everything that would make parsing dear or
+ * its result a surprise.
+ */
 
 /** Deepest nesting read; a rig needs 11. */
 export const MAX_DEPTH = 40;

@@ -3,7 +3,7 @@ import type { Command, SimpleCommand } from './commands';
 import type { ControlValue } from './model';
 import { HOUSE_QUESTIONS, type HouseQuestionKey } from './house';
 import { portAt } from './mating';
-import { entry, type End, type Rig } from './rig';
+import { entry, type CableRun, type End, type Rig } from './rig';
 
 const deviceName = (rig: Rig, id: string): string => entry(rig.devices, id)?.name ?? `“${id}”`;
 const endName = (rig: Rig, end: End): string =>
@@ -52,6 +52,9 @@ const schoolName = (key: string, value: unknown): string =>
       String(value))
     : String(value);
 
+const withCable = ({ kind, lengthM }: CableRun): string =>
+  kind === 'inside' ? '' : ` with ${lengthM} m of ${CABLES[kind].name}`;
+
 const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
   switch (command.type) {
     case 'renameRig':
@@ -95,7 +98,10 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'removeNoise':
       return `Removed ${noiseName(rig, command.noiseId)} from what makes noise.`;
     case 'setOwnership':
-      return `${deviceName(rig, command.deviceId)} is ${command.ownership}${command.price === null ? '' : ` for ${command.price}`}.`;
+      return (
+        `${deviceName(rig, command.deviceId)} is ` +
+        `${command.ownership}${command.price === null ? '' : ` for ${command.price}`}.`
+      );
     case 'addPerson':
       return `Added ${command.person.name} to the people.`;
     case 'changePerson':
@@ -132,10 +138,16 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'setControl': {
       const device = entry(rig.devices, command.deviceId);
       const control = device && entry(device.model.controls, command.control);
-      return `Set ${control?.label ?? command.control} of ${deviceName(rig, command.deviceId)} to ${valueName(rig, command.deviceId, command.control, command.value)}.`;
+      return (
+        `Set ${control?.label ?? command.control} of ${deviceName(rig, command.deviceId)} to ` +
+        `${valueName(rig, command.deviceId, command.control, command.value)}.`
+      );
     }
     case 'setFigure':
-      return `Set ${command.path} of ${deviceName(rig, command.deviceId)} to ${command.value === null ? 'unknown' : command.value}, from its data sheet.`;
+      return (
+        `Set ${command.path} of ${deviceName(rig, command.deviceId)} to ` +
+        `${command.value === null ? 'unknown' : command.value}, from its data sheet.`
+      );
     case 'replaceModel':
       return `Made ${deviceName(rig, command.deviceId)} a ${command.model.name}.`;
     case 'addShot':
@@ -161,7 +173,7 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     case 'removeButton':
       return `Took ${buttonName(rig, command.buttonId)} off the panel.`;
     case 'connect':
-      return `Connected ${endName(rig, command.from)} to ${endName(rig, command.to)}${command.cable.kind === 'inside' ? '' : ` with ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}`}.`;
+      return `Connected ${endName(rig, command.from)} to ${endName(rig, command.to)}${withCable(command.cable)}.`;
     case 'disconnect': {
       const link = entry(rig.links, command.linkId);
       return link
@@ -170,7 +182,11 @@ const simpleSentence = (rig: Rig, command: SimpleCommand): string => {
     }
     case 'setCable': {
       const link = entry(rig.links, command.linkId);
-      return `Made the cable${link ? ` from ${endName(rig, link.from)} to ${endName(rig, link.to)}` : ''} ${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}.`;
+      return (
+        'Made the ' +
+        `cable${link ? ` from ${endName(rig, link.from)} to ${endName(rig, link.to)}` : ''} ` +
+        `${command.cable.lengthM} m of ${CABLES[command.cable.kind].name}.`
+      );
     }
   }
 };

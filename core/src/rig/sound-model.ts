@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { idSchema } from './ids';
 
-/** What a device model says of sound: what begins at a port, and what a route does to it. A figure that is `null` is unknown and stays unknown. */
+/**
+ * What a device model says of sound: what begins at a port, and what a route does to it. A figure
+ * that is `null` is unknown and stays unknown.
+ */
 
 const positive = z.number().positive().max(1e9);
 const decibels = z.number().min(-300).max(300);
@@ -23,7 +26,10 @@ const microphoneSourceSchema = z.strictObject({
   type: z.literal('microphone'),
   /** mV/Pa at 1 kHz */
   sensitivityMvPerPa: positive.nullable(),
-  /** Equivalent noise of an active capsule, dB(A) SPL; null for a passive one, whose noise is the thermal noise of its source resistance. */
+  /**
+   * Equivalent noise of an active capsule, dB(A) SPL; null for a passive one, whose noise is the
+   * thermal noise of its source resistance.
+   */
   selfNoiseDbaSpl: decibels.nullable(),
   /** Sound pressure at which the capsule distorts, dB SPL */
   maxSpl: decibels.nullable(),
@@ -86,13 +92,19 @@ export const soundRouteSchema = z.strictObject({
       makeUpControl: controlRef,
     })
     .optional(),
-  /** Closes by its range while the level is under its threshold. Threshold in dBu in an analogue path, dBFS in a digital one */
+  /**
+   * Closes by its range while the level is under its threshold. Threshold in dBu in an analogue
+   * path, dBFS in a digital one
+   */
   gate: z
     .strictObject({ inSwitch: controlRef, thresholdControl: controlRef, rangeControl: controlRef })
     .optional(),
   /** Takes hiss off s sounds by so much at most; average and peaks of a voice stay as they are */
   deEsser: z.strictObject({ inSwitch: controlRef, rangeControl: controlRef }).optional(),
-  /** Lifts or lowers a band each, in dB; a voice's average counts as unchanged, the largest lift as what its peaks may gain */
+  /**
+   * Lifts or lowers a band each, in dB; a voice's average counts as unchanged, the largest lift as
+   * what its peaks may gain
+   */
   equaliser: z
     .strictObject({
       inSwitch: controlRef,
@@ -102,7 +114,10 @@ export const soundRouteSchema = z.strictObject({
         .max(16),
     })
     .optional(),
-  /** Keeps what enters by different ways apart, as a program does that writes a file for each; otherwise they leave as one mix */
+  /**
+   * Keeps what enters by different ways apart, as a program does that writes a file for each;
+   * otherwise they leave as one mix
+   */
   keepsApart: z.literal(true).optional(),
   /** Lets phantom power from the far side through to the near side */
   passesPhantom: z.boolean().optional(),

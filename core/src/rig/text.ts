@@ -1,6 +1,9 @@
 /** Text as people type and paste it, made into what a document keeps. */
 
-/** Control characters of any kind, line breaks and tabs among them, and halves of characters that no encoding can write. */
+/**
+ * Control characters of any kind, line breaks and tabs among them, and halves of characters that no
+ * encoding can write.
+ */
 const UNWRITABLE = /[\p{Cc}\p{Cs}\u2028\u2029]+/gu;
 /** In free text a line break and a tab may stand. */
 const UNWRITABLE_IN_TEXT = /[^\P{Cc}\n\t]|\p{Cs}/gu;

@@ -6,7 +6,8 @@ const isBranch = (value: unknown): value is Branch =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
- * Version 1 had no places: a device carried the name of its place as text. Version 2 keeps places once and devices point to them.
+ * Version 1 had no places: a device carried the name of its place as text. Version 2 keeps places
+ * once and devices point to them.
  */
 const placesBecomeRecords = (rig: Branch): Branch => {
   const places: Record<string, { name: string; order: number }> = {};
@@ -40,7 +41,10 @@ const placesBecomeRecords = (rig: Branch): Branch => {
   return { ...rig, version: 2, places, devices };
 };
 
-/** What version 3 asks of each person, device, model and house rule, where version 2 said nothing. Frozen here: defaults may change, old files may not. */
+/**
+ * What version 3 asks of each person, device, model and house rule, where version 2 said nothing.
+ * Frozen here: defaults may change, old files may not.
+ */
 const PERSON_2 = {
   posture: 'sits',
   shot: 'head and shoulders',
@@ -153,7 +157,8 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
 };
 
 /**
- * Brings a document of an older version up to the present one. What it does not understand it leaves for the schema to refuse.
+ * Brings a document of an older version up to the present one. What it does not understand it
+ * leaves for the schema to refuse.
  * @returns the document as it should be parsed, or the reason its version cannot be read
  */
 export const upgrade = (

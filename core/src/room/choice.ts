@@ -69,7 +69,8 @@ const byPerson = (
 });
 
 /**
- * Every class of microphone for the voice that a microphone is for, the best first: with least against it, the person's own reasons before all, then by how far the voice stands over the room.
+ * Every class of microphone for the voice that a microphone is for, the best first: with least
+ * against it, the person's own reasons before all, then by how far the voice stands over the room.
  * @returns none where nobody speaks into it
  */
 export const microphoneChoices = (

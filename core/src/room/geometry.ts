@@ -1,6 +1,9 @@
 import { STRAIGHT, type Device, type Person, type Point, type Spot } from '../rig';
 
-/** Places on the floor plan. Angles in degrees, 0 up the plan, clockwise. Heights are not known and count as the same. */
+/**
+ * Places on the floor plan. Angles in degrees, 0 up the plan, clockwise. Heights are not known and
+ * count as the same.
+ */
 
 const RADIANS = Math.PI / 180;
 
@@ -28,7 +31,8 @@ export const fartherFrom = (from: Point, point: Point, metres: number): Point =>
   stepped(point, distanceBetween(from, point) === 0 ? 0 : bearing(from, point), metres);
 
 /**
- * Where a microphone stands and which way it looks: where it was placed by itself, or in front of its person's mouth as its aim says.
+ * Where a microphone stands and which way it looks: where it was placed by itself, or in front of
+ * its person's mouth as its aim says.
  * @returns null where nothing says it
  */
 export const microphoneSpot = (

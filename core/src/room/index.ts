@@ -19,7 +19,10 @@ import { directivity, patternDb, randomEnergyDb } from './pattern';
 export { distanceBetween, fartherFrom } from './geometry';
 export { patternDb, randomEnergyDb } from './pattern';
 
-/** What the room does to each microphone: noise, other voices, loudspeakers, echo. @source handbook 2-sound, room, noise, bleed */
+/**
+ * What the room does to each microphone: noise, other voices, loudspeakers, echo. @source handbook
+ * 2-sound, room, noise, bleed
+ */
 
 /** Ratio of the 3:1 rule, `20·log10 3`: another voice should be this far under a microphone's own. @unit dB */
 export const THREE_TO_ONE_DB = 20 * Math.log10(3);
@@ -27,7 +30,10 @@ export const THREE_TO_ONE_DB = 20 * Math.log10(3);
 /** How far a noise is moved at a time to see what that does: across a room, and still in it. @unit m */
 export const FARTHER_M = 2;
 
-/** How deep two arrivals of one voice ripple together: `20·log10((1 + r)/(1 − r))`. @param underDb level of the second under the first, dB, below 0 @returns dB from peak to dip */
+/**
+ * How deep two arrivals of one voice ripple together: `20·log10((1 + r)/(1 − r))`. @param underDb
+ * level of the second under the first, dB, below 0 @returns dB from peak to dip
+ */
 export const combRippleDb = (underDb: number): number => {
   const r = 10 ** (underDb / 20);
   return r >= 1 ? Infinity : 20 * Math.log10((1 + r) / (1 - r));
@@ -309,11 +315,17 @@ export const ifItWere = (
   supposed: Supposed,
 ): MicrophoneInRoom | null => heardBy(measured, node, supposed.pattern ?? pattern, supposed);
 
-/** Another voice, straight from its mouth, against a microphone's own: what the 3:1 rule and the comb are about. @returns dB, below 0 where it is quieter; null where nobody speaks into it */
+/**
+ * Another voice, straight from its mouth, against a microphone's own: what the 3:1 rule and the
+ * comb are about. @returns dB, below 0 where it is quieter; null where nobody speaks into it
+ */
 export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null =>
   ownSpl === null ? null : directSpl - ownSpl;
 
-/** What a loudspeaker sends back of a microphone's own voice, all of them together, against the voice itself. @unit dB; 0 or above howls */
+/**
+ * What a loudspeaker sends back of a microphone's own voice, all of them together, against the
+ * voice itself. @unit dB; 0 or above howls
+ */
 export const loopDb = ({ ownSpl, returned }: MicrophoneInRoom): number | null =>
   ownSpl === null || returned.length === 0
     ? null

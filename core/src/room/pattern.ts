@@ -1,6 +1,9 @@
 import type { Pattern } from '../rig';
 
-/** The part of a pattern that hears from all sides alike; the rest hears by the cosine. @source handbook 2-sound, room */
+/**
+ * The part of a pattern that hears from all sides alike; the rest hears by the cosine. @source
+ * handbook 2-sound, room
+ */
 const OMNI_PART: Readonly<Record<Pattern, number>> = {
   omni: 1,
   cardioid: 0.5,
@@ -11,7 +14,10 @@ const OMNI_PART: Readonly<Record<Pattern, number>> = {
 /** Deepest null of a real microphone in a real room. @unit dB */
 const NULL_FLOOR_DB = -25;
 
-/** How a pattern hears from a side: `20·log10|a + (1 − a)·cos θ|`, at least −25 dB. @param deg angle off the axis @unit dB */
+/**
+ * How a pattern hears from a side: `20·log10|a + (1 − a)·cos θ|`, at least −25 dB. @param deg angle
+ * off the axis @unit dB
+ */
 export const patternDb = (pattern: Pattern, deg: number): number => {
   const a = OMNI_PART[pattern];
   return Math.max(
@@ -25,7 +31,10 @@ const randomEnergy = (pattern: Pattern): number => {
   return a ** 2 + (1 - a) ** 2 / 3;
 };
 
-/** What a pattern takes of sound from everywhere against an omni: `10·log10(a² + (1 − a)²/3)`. @unit dB, 0 or below */
+/**
+ * What a pattern takes of sound from everywhere against an omni: `10·log10(a² + (1 − a)²/3)`.
+ * @unit dB, 0 or below
+ */
 export const randomEnergyDb = (pattern: Pattern): number => 10 * Math.log10(randomEnergy(pattern));
 
 /** Directivity: how much more a pattern hears on its axis than from everywhere. @returns 1 for an omni */

@@ -67,7 +67,7 @@ describe('polar patterns, against the handbook', () => {
 });
 
 describe('relations of the room', () => {
-  it('60 m³ and 0.6 s: the room is as loud as the voice at 0.570 m for an omni, √3 times that for a cardioid', () => {
+  it('60 m³, 0.6 s: room as loud as voice at 0.570 m for an omni, √3 times that for a cardioid', () => {
     expect(criticalDistanceM(1, 60, 0.6)).toBeCloseTo(0.57, 3);
     expect(criticalDistanceM(directivity('cardioid'), 60, 0.6)).toBeCloseTo(0.987, 3);
   });
@@ -300,7 +300,8 @@ describe('loudspeakers', () => {
     ));
   it('the loop is what comes back against what went in', () => {
     const microphone = heard(loud(-10));
-    // 82 dB at the capsule leave at −62.9 dBu, are −13.7 after 50 dB of gain and the joints, 74.3 dB at 1 m and 64.5 dB at 3.1 m.
+    // 82 dB at the capsule leave at −62.9 dBu, are −13.7 after 50 dB of gain and the joints, 74.3
+    // dB at 1 m and 64.5 dB at 3.1 m.
     expect(microphone.ownSpl).toBeCloseTo(82, 9);
     expect(microphone.returned[0]?.directSpl).toBeCloseTo(64.5, 1);
     expect(loopDb(microphone)).toBeCloseTo((microphone.returned[0]?.spl ?? NaN) - 82, 9);

@@ -22,7 +22,10 @@ export interface InvalidCase {
 const found = (analysis: Analysis, code: string): Finding[] =>
   analysis.findings.filter((finding) => finding.code === code);
 
-/** Runs a rule against rigs in which it must stay silent and rigs in which it must speak; names read as sentences about the domain. */
+/**
+ * Runs a rule against rigs in which it must stay silent and rigs in which it must speak; names read
+ * as sentences about the domain.
+ */
 export const ruleCases = (
   code: string,
   cases: {

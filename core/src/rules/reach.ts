@@ -69,7 +69,12 @@ export const reachRule = (
         level: beyond ? 'stop' : 'warn',
         about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
         title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
-        says: `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} m and its reach here is ${reach} m. ${beyond ? 'It will fail or drop out. Use a cable that goes farther, or a converter.' : 'It works until a plug ages. Shorten it or use a cable that goes farther.'}`,
+        says:
+          `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} ` +
+          `m and its reach here is ${reach} m. ` +
+          (beyond
+            ? 'It will fail or drop out. Use a cable that goes farther, or a converter.'
+            : 'It works until a plug ages. Shorten it or use a cable that goes farther.'),
         houseRule: 'reachWarnShare',
       });
     }

@@ -13,7 +13,10 @@ interface Voice {
   readonly settings?: Readonly<Record<string, ControlValue>>;
 }
 
-/** One voice at 62 dB SPL into an interface, a laptop and its track file. The gain is set so that nothing is wrong unless the case says so. */
+/**
+ * One voice at 62 dB SPL into an interface, a laptop and its track file. The gain is set so that
+ * nothing is wrong unless the case says so.
+ */
 export const voice = ({
   microphone = 'mic-dynamic-stage',
   interface: interfaceClass = 'interface-4',
@@ -123,7 +126,10 @@ interface ShotCase {
   readonly lengthMin?: number;
 }
 
-/** One camera with a planned shot of one person, into a 2160p monitor, in a show of an hour. The shot is right unless the case says otherwise. */
+/**
+ * One camera with a planned shot of one person, into a 2160p monitor, in a show of an hour. The
+ * shot is right unless the case says otherwise.
+ */
 export const shotOf = ({
   camera: cameraClass = 'camera-studio',
   settings = {},
@@ -147,7 +153,10 @@ export const shotOf = ({
     .link('camera.hdmi', 'screen.in', 2)
     .shot('camera', { personId: 'host', distanceM: 1.72, ...shot });
 
-/** Two cameras and a slides computer into a switcher, on by USB to a computer that streams; everyone's voice by an interface. */
+/**
+ * Two cameras and a slides computer into a switcher, on by USB to a computer that streams;
+ * everyone's voice by an interface.
+ */
 export const show = ({
   switcher = 'switcher-4',
   switchedBy = 'host by panel' as SwitchedBy,

@@ -160,7 +160,10 @@ const longerRig = ({
     .build();
 };
 
-/** Level and noise where the strip ends, loaded by the line input, in volts. The engine's own figures of the classes are written here once more, by hand. */
+/**
+ * Level and noise where the strip ends, loaded by the line input, in volts. The engine's own
+ * figures of the classes are written here once more, by hand.
+ */
 const longerVolts = ({
   mvPerPa,
   ohms,

@@ -21,7 +21,10 @@ const mostOf = (port: Port): number =>
       ? (port.soundChannels ?? Infinity)
       : Infinity;
 
-/** Every way that sound goes along digital and network cables, with its channels, in the rig's order. A network cable may be gone both ways. */
+/**
+ * Every way that sound goes along digital and network cables, with its channels, in the rig's
+ * order. A network cable may be gone both ways.
+ */
 export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
   const byEnd = new Map<PortNode, { readonly link: LinkEdge; readonly sources: Set<PortNode> }>();
   let source: PortNode | null = null;

@@ -1,6 +1,9 @@
 import { A_WEIGHTING_ALLOWANCE_DB, powerSumDb } from '../units';
 
-/** A noise level kept twice: summed as the data sheets state their figures, and with every figure brought to A-weighting. */
+/**
+ * A noise level kept twice: summed as the data sheets state their figures, and with every figure
+ * brought to A-weighting.
+ */
 export interface Noise {
   /** Sum of the figures as stated. @unit as the signal's */
   readonly statedDb: number;
@@ -18,7 +21,10 @@ export interface SoundFigures {
   /** Peak over RMS. @unit dB */
   readonly crestDb: number;
   readonly noise: Noise | null;
-  /** Highest sine this point passes without clipping. @unit as the level; null where nothing limits here or it is not known */
+  /**
+   * Highest sine this point passes without clipping. @unit as the level; null where nothing limits
+   * here or it is not known
+   */
   readonly ceilingDb: number | null;
   /** The figure that is missing, in words */
   readonly unknown: string | null;
@@ -28,7 +34,8 @@ export interface SoundFigures {
 const SINE_CREST_DB = 10 * Math.log10(2);
 
 /**
- * Level a peak meter shows: RMS plus crest, less the 3.01 dB by which a sine's own peak exceeds its RMS, since ceilings and 0 dBFS are
+ * Level a peak meter shows: RMS plus crest, less the 3.01 dB by which a sine's own peak exceeds its
+ * RMS, since ceilings and 0 dBFS are
  * stated for sines. Speech at −18 dBFS with a crest of 14 dB peaks at −7.0. @source AES17
  */
 export const peakDb = (figures: SoundFigures): number | null =>
@@ -63,7 +70,10 @@ export const aWeightedNoise = (db: number): Noise => ({
   weighting: 'A',
 });
 
-/** A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does not matter. @unit dB */
+/**
+ * A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does
+ * not matter. @unit dB
+ */
 const NEGLIGIBLE_DB = 20;
 
 const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {

@@ -40,7 +40,10 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
   }
 };
 
-/** Loading of an analogue joint. @returns dB, 0 or below; null where a resistance is unknown; undefined where the joint is not analogue */
+/**
+ * Loading of an analogue joint. @returns dB, 0 or below; null where a resistance is unknown;
+ * undefined where the joint is not analogue
+ */
 export const jointLoadingDb = (from: PortNode, to: PortNode): number | null | undefined => {
   if (from.port.family !== 'analogue' || to.port.family !== 'analogue') return undefined;
   const { sourceOhms } = from.port;
@@ -88,7 +91,8 @@ const dead = (figures: SoundFigures, node: PortNode): SoundFigures => ({
 });
 
 /**
- * The sound pass: what every sound thread carries at every stage. An output that needs phantom power and gets none gives nothing.
+ * The sound pass: what every sound thread carries at every stage. An output that needs phantom
+ * power and gets none gives nothing.
  * @returns figures by stage index; undefined for stages of picture
  */
 export const soundPass = (

@@ -46,7 +46,10 @@ export const voiceOf = (
   distanceM: numberSetting(node.device.device, source.distanceControl),
 });
 
-/** The side from which a microphone hears, as it is made or set. @returns null where it is not known, or the port is no microphone */
+/**
+ * The side from which a microphone hears, as it is made or set. @returns null where it is not
+ * known, or the port is no microphone
+ */
 export const patternOf = ({ port, device }: PortNode): Pattern | null => {
   const source = port.emits?.sound;
   if (source?.type !== 'microphone' || source.pattern === undefined) return null;
@@ -55,7 +58,10 @@ export const patternOf = ({ port, device }: PortNode): Pattern | null => {
   return PATTERNS.find((pattern) => pattern === set) ?? null;
 };
 
-/** What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the pattern is not known */
+/**
+ * What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the
+ * pattern is not known
+ */
 const aimLossDb = (node: PortNode, person: Person | undefined): number => {
   const deg = ownAngle(node.device.device, person);
   const pattern = deg === 0 ? null : patternOf(node);

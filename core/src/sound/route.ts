@@ -49,7 +49,10 @@ export const gainOf = (device: Device, sound: SoundRoute): GainSetting => {
 export const padOf = (device: Device, sound: SoundRoute): number =>
   sound.pad && switchSetting(device, sound.pad.control) ? sound.pad.db : 0;
 
-/** EIN at a gain, interpolated in dB between the gains it is stated at and held beyond them. @returns dBu; null when none is stated */
+/**
+ * EIN at a gain, interpolated in dB between the gains it is stated at and held beyond them.
+ * @returns dBu; null when none is stated
+ */
 export const einAt = (ein: NonNullable<SoundRoute['ein']>, gainDb: number): number | null => {
   const rows = [...ein].sort((a, b) => a.gainDb - b.gainDb);
   const above = rows.find((row) => row.gainDb >= gainDb);
@@ -82,7 +85,8 @@ export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null =
 };
 
 /**
- * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`, the lowest of the ways on from it. Gain counts from
+ * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`,
+ * the lowest of the ways on from it. Gain counts from
  * 0 dB where the range begins below it.
  * @returns dBu; null when unknown
  */
@@ -98,7 +102,8 @@ export const inputCeilingDbu = (node: PortNode): number | null => {
   for (const { route } of node.routes) {
     if (!route.sound) continue;
     const gain = gainOf(device, route.sound);
-    // A volume control that only takes away spares the input stage; at a converter the reading is full scale wherever the knob began.
+    // A volume control that only takes away spares the input stage; at a converter the reading is
+    // full scale wherever the knob began.
     const from = route.sound.toDigital ? gain.minDb : Math.max(gain.minDb, 0);
     least = Math.min(
       least,

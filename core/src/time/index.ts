@@ -13,7 +13,8 @@ export interface Delay {
 const AT_SOURCE: Delay = { knownMs: 0, unknown: 0 };
 
 /**
- * The time pass: typical delay of every thread at every stage, and how much of it is unknown. A delay in frames counts the frames of
+ * The time pass: typical delay of every thread at every stage, and how much of it is unknown. A
+ * delay in frames counts the frames of
  * the picture that enters the device.
  * @returns delays by stage index
  */

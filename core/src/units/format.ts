@@ -18,7 +18,10 @@ export const FORMAT_PATTERN =
 export const isFormatText = (text: string): boolean => FORMAT_PATTERN.test(text);
 
 const parsed = new Map<string, Format>();
-/** Only the catalogue's few dozen formats and a user's own ever get here; the bound keeps a hostile file from growing it. */
+/**
+ * Only the catalogue's few dozen formats and a user's own ever get here; the bound keeps a hostile
+ * file from growing it.
+ */
 const PARSED_LIMIT = 1000;
 
 /** @throws RangeError for text that is not a format; documents have been checked before */
@@ -57,7 +60,10 @@ export const framesPerSecond = (format: Format): number =>
 export const pixelsPerSecond = (format: Format): number =>
   format.width * format.height * framesPerSecond(format);
 
-/** Total line and frame lengths, blanking included, of the broadcast sizes. @source SMPTE ST 274, ST 296, ST 2036-1; CTA-861 */
+/**
+ * Total line and frame lengths, blanking included, of the broadcast sizes. @source SMPTE ST 274, ST
+ * 296, ST 2036-1; CTA-861
+ */
 const LINE_TOTALS: Readonly<
   Record<
     string,
@@ -140,7 +146,8 @@ export const streamMBps = (format: Format, bitsPerPixel: number): number =>
   (pixelsPerSecond(format) * bitsPerPixel) / 8e6;
 
 /**
- * What is left of each pixel of a delivered picture. Under 0.05 a common 8-bit codec begins to show, under 0.03 it is seen.
+ * What is left of each pixel of a delivered picture. Under 0.05 a common 8-bit codec begins to
+ * show, under 0.03 it is seen.
  * @param bitrateMbps Mb/s @unit bits per pixel @source handbook 3-picture
  */
 export const deliveredBitsPerPixel = (format: Format, bitrateMbps: number): number =>

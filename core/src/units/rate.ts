@@ -22,7 +22,10 @@ export const frameMs = ({ num, den }: Rate): number => (1000 * den) / num;
 export const rateName = (value: Rate): string =>
   value.den === 1 ? String(value.num) : (Math.round(rateToHz(value) * 100) / 100).toString();
 
-/** True for the pairs that differ by 1000/1001 (59.94 in 60): close enough to be mistaken, far enough to drop frames. */
+/**
+ * True for the pairs that differ by 1000/1001 (59.94 in 60): close enough to be mistaken, far
+ * enough to drop frames.
+ */
 export const nearMissRate = (a: Rate, b: Rate): boolean => {
   const ratio = rateToHz(a) / rateToHz(b);
   return !sameRate(a, b) && Math.abs(ratio - 1) < 0.0015;

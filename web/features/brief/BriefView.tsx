@@ -16,7 +16,8 @@ const summary = (met: number, all: number): string =>
     ? 'Nothing is asked for yet. Add people, things to see and what is to be delivered.'
     : met === all
       ? `All ${all} needs are met.`
-      : `${met} of ${all} needs are met, ${all - met} ${all - met === 1 ? 'is' : 'are'} not. Choose one to see what would give it.`;
+      : `${met} of ${all} needs are met, ${all - met} ${all - met === 1 ? 'is' : 'are'} not. ` +
+        'Choose one to see what would give it.';
 
 const NEED_WORDS: Readonly<Record<Need, string>> = {
   seen: 'is seen',

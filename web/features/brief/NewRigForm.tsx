@@ -61,7 +61,10 @@ const firstProblem = (errors: FieldErrors): string | null => {
   return null;
 };
 
-/** A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the rig at any time. */
+/**
+ * A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the
+ * rig at any time.
+ */
 export const NewRigForm = ({ pointName, about, answers }: Props) => {
   const router = useRouter();
   const form = useForm<Answers>({

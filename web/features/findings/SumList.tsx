@@ -16,7 +16,10 @@ interface Props {
   readonly open?: boolean;
 }
 
-/** The arithmetic behind a figure: the result first, then the relation, then the numbers in it and where the relation comes from. */
+/**
+ * The arithmetic behind a figure: the result first, then the relation, then the numbers in it and
+ * where the relation comes from.
+ */
 export const SumList = ({ sums, open = true }: Props) => (
   <Box
     as="details"

@@ -26,7 +26,10 @@ const VoicesLater = memo(VoiceTable);
 const SheetLater = memo(GainSheet);
 const RemediesLater = memo(Remedies);
 
-/** Every voice from mouth to converter: how far it is set well, its ladder, the best settings, and what money would change. */
+/**
+ * Every voice from mouth to converter: how far it is set well, its ladder, the best settings, and
+ * what money would change.
+ */
 export const GainView = () => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);

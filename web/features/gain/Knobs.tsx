@@ -67,7 +67,10 @@ const KnobRow = ({ knob, onTry }: { readonly knob: Knob } & Pick<Props, 'onTry'>
   );
 };
 
-/** Everything that can be turned on the way of a voice, in the order the signal meets it; the ladder follows while a slider moves. */
+/**
+ * Everything that can be turned on the way of a voice, in the order the signal meets it; the ladder
+ * follows while a slider moves.
+ */
 export const Knobs = ({ stage, onTry }: Props) => {
   const { run } = useRigSession();
   const knobs = knobsOf(stage);

@@ -19,6 +19,9 @@ interface Props {
   readonly children?: ReactNode;
 }
 
+const rungWords = ({ label, levelDb, unit, headroomDb }: Rung): string =>
+  `${label} ${decibels(levelDb, unit)}, headroom ${decibels(headroomDb)}`;
+
 const KEY: readonly (readonly [mark: string, says: string])[] = [
   ['▬ ▬', 'ceiling'],
   ['▲', 'peaks'],
@@ -37,7 +40,7 @@ export const Ladder = ({ analysis, stage, before, children }: Props) => {
   return (
     <Box>
       <LadderChart
-        label={`Gain ladder of ${name}: ${rungs.map((rung) => `${rung.label} ${decibels(rung.levelDb, rung.unit)}, headroom ${decibels(rung.headroomDb)}`).join('; ')}`}
+        label={`Gain ladder of ${name}: ` + rungs.map(rungWords).join('; ')}
         points={rungs}
         before={before}
         spreadDb={spreadDb}

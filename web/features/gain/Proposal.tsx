@@ -9,10 +9,27 @@ const settingText = ({ kind, label }: Knob, valueDb: number): string =>
     ? `${label}: ${valueDb < 0 ? 'in' : 'out'}`
     : `${label}: ${figure(valueDb, valueDb % 1 === 0 ? 0 : 1)} dB`;
 
+const headroomKept = (keepHeadroom: number, meetLevel: number): string => {
+  if (keepHeadroom === 0) return 'None keeps the headroom everywhere; this one comes nearest.';
+  const kept = `${keepHeadroom.toLocaleString('en')} keep the headroom everywhere`;
+  return meetLevel === 0
+    ? `${kept}, none of them meets the level; this one comes nearest.`
+    : `${kept}, ${meetLevel.toLocaleString('en')} of them meet the level; none has a better ` +
+        'signal-to-noise ratio than this one.';
+};
+
 /** How it is known that nothing better exists. */
 const proof = ({ tried, keepHeadroom, meetLevel, limiting, after, left }: GainProposal): string =>
-  `All ${tried.toLocaleString('en')} settings were tried. ${keepHeadroom === 0 ? 'None keeps the headroom everywhere; this one comes nearest.' : `${keepHeadroom.toLocaleString('en')} keep the headroom everywhere, ${meetLevel === 0 ? 'none of them meets the level; this one comes nearest' : `${meetLevel.toLocaleString('en')} of them meet the level; none has a better signal-to-noise ratio than this one`}.`} ` +
-  `${limiting.at.device.device.name}, ${limiting.at.port.name} limits it.${after.lastTenths > 0 ? ' A gain stands in the last tenth of its range, since no other stage can give it.' : ''}${left.length > 0 ? ` ${left.map(({ label }) => label).join(' and ')} stayed as they are: with them there are too many combinations to try.` : ''}`;
+  `All ${tried.toLocaleString('en')} settings were tried. ` +
+  `${headroomKept(keepHeadroom, meetLevel)} ` +
+  `${limiting.at.device.device.name}, ${limiting.at.port.name} limits it.` +
+  (after.lastTenths > 0
+    ? ' A gain stands in the last tenth of its range, since no other stage can give it.'
+    : '') +
+  (left.length > 0
+    ? ` ${left.map(({ label }) => label).join(' and ')} stayed as they are: with them there are ` +
+      'too many combinations to try.'
+    : '');
 
 interface Props {
   readonly answer: GainAnswer;
@@ -21,7 +38,10 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** What "set it for me" found for one voice: the settings, what they give, and why nothing is better. Nothing is set until it is wanted. */
+/**
+ * What "set it for me" found for one voice: the settings, what they give, and why nothing is
+ * better. Nothing is set until it is wanted.
+ */
 export const Proposal = ({ answer, name, onDone }: Props) => {
   const { run } = useRigSession();
   if (!answer.can)

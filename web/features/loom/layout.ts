@@ -7,7 +7,8 @@ import { rowsOf, type Grouping, type SourceRow } from './rows';
 import { GROUP_HEIGHT, HEADER, PEG_HEIGHT, ROW_HEIGHT } from './sizes';
 
 /**
- * Where everything on the loom stands. Positions are computed, never stored: rows from the sources, columns from the steps of the chain, pegs where
+ * Where everything on the loom stands. Positions are computed, never stored: rows from the sources,
+ * columns from the steps of the chain, pegs where
  * one thread passes, bars where several do. Pure; all lengths in px.
  */
 

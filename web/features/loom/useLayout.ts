@@ -12,7 +12,10 @@ const standsAlike = (a: Device, b: Device): boolean =>
     a.placeId === b.placeId &&
     a.order === b.order);
 
-/** Whether two states of a rig are laid out alike. A gain or a distance moves nothing, and what an edit did not touch is the same object. */
+/**
+ * Whether two states of a rig are laid out alike. A gain or a distance moves nothing, and what an
+ * edit did not touch is the same object.
+ */
 export const isLaidOutAlike = (a: Rig, b: Rig): boolean => {
   if (a.links !== b.links || a.people !== b.people || a.places !== b.places) return false;
   if (a.devices === b.devices) return true;

@@ -25,7 +25,8 @@ const nodeSpots = (layout: LoomLayout): Spot[] =>
     }));
 
 /**
- * The next item in a direction: along threads to the left and right, device to cable to device; across threads up and down.
+ * The next item in a direction: along threads to the left and right, device to cable to device;
+ * across threads up and down.
  * @returns null at the edge
  */
 export const walk = (layout: LoomLayout, from: Item, direction: Direction): Item | null => {

@@ -22,7 +22,10 @@ const portOf = (analysis: Analysis, key: string): PortNode | undefined => {
   return analysis.graph.devices.get(deviceId)?.ports.get(portId);
 };
 
-/** Joins two ports: pick the device, its port, then the other end. Only what can mate can be picked; the rest says why not. */
+/**
+ * Joins two ports: pick the device, its port, then the other end. Only what can mate can be picked;
+ * the rest says why not.
+ */
 export const Connect = ({ analysis, deviceId, portId, onClose }: Props) => {
   const { run } = useRigSession();
   const select = useLoomView((view) => view.select);

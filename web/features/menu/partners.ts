@@ -17,12 +17,19 @@ export const ownPorts = (analysis: Analysis, deviceId: string): PickItem[] =>
     label: node.port.name,
     about:
       node.links.length > 0 && node.port.family !== 'software'
-        ? `Holds a cable to ${(node.links[0]?.from === node ? node.links[0].to : node.links[0]?.from)?.device.device.name ?? 'another device'}`
+        ? `Holds a cable to ${farName(node)}`
         : undefined,
     disabled: node.links.length > 0 && node.port.family !== 'software',
   }));
 
 /** Steps apart along the chain; a port of the next device is likelier than one far away. */
+/** The device at the other end of a port's cable. */
+const farName = (node: PortNode): string => {
+  const link = node.links[0];
+  const far = link?.from === node ? link.to : link?.from;
+  return far?.device.device.name ?? 'another device';
+};
+
 const KIND_ORDER = [
   'source',
   'lift',
@@ -40,7 +47,10 @@ const distance = (a: PortNode, b: PortNode): number =>
 
 const HELD = 'Cannot: it holds a cable already';
 
-/** Every port of the rig as a partner for one: those that can be joined first, then the rest with the reason they cannot. */
+/**
+ * Every port of the rig as a partner for one: those that can be joined first, then the rest with
+ * the reason they cannot.
+ */
 export const partnersOf = (analysis: Analysis, own: PortNode): PickGroup[] => {
   const can: { node: PortNode; item: PickItem }[] = [];
   const cannot: PickItem[] = [];

@@ -27,7 +27,10 @@ const voiceName = (analysis: Analysis, { device }: Ears['heard'][number]['source
   return (personId === null ? undefined : entry(analysis.rig.people, personId)?.name) ?? name;
 };
 
-/** What makes two pairs of headphones one mix: the same sounds from the same box. A box with a level of its own for somebody may still mix alike for all. */
+/**
+ * What makes two pairs of headphones one mix: the same sounds from the same box. A box with a level
+ * of its own for somebody may still mix alike for all.
+ */
 const mixOf = ({ heard, node }: Ears): string =>
   `${node.links[0]?.from.device.id ?? ''}: ${heard
     .map(({ source }) => source.index)

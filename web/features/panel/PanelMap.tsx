@@ -10,7 +10,10 @@ interface Props {
   readonly onChoose: (buttonId: string) => void;
 }
 
-/** The panel as it lies under the hand: each button with its label, what it shows, and its guard. Guarded buttons have a thick edge. */
+/**
+ * The panel as it lies under the hand: each button with its label, what it shows, and its guard.
+ * Guarded buttons have a thick edge.
+ */
 export const PanelMap = ({ analysis, chosen, onChoose }: Props) => {
   const { rig } = analysis;
   const drawn = useMemo(() => drawnBySource(analysis), [analysis]);

@@ -41,7 +41,10 @@ export const drawnOf = (
 const LINE = 'var(--chakra-colors-ink)';
 const SKIN = 'var(--chakra-colors-paper-card)';
 const CLOTH = 'var(--chakra-colors-rule)';
-/** Head 0.23 m high and 0.16 m wide; eyes 0.11 m under the crown; shoulders 0.45 m; the table 0.55 m under a seated crown. */
+/**
+ * Head 0.23 m high and 0.16 m wide; eyes 0.11 m under the crown; shoulders 0.45 m; the table 0.55 m
+ * under a seated crown.
+ */
 const Person = ({
   x,
   crownY,
@@ -55,7 +58,12 @@ const Person = ({
 }) => (
   <g stroke={LINE} strokeWidth={stroke}>
     <path
-      d={`M${x - 0.225} ${crownY + (isSeated ? 0.75 : 1.75)} V${crownY + 0.42} Q${x - 0.22} ${crownY + 0.3} ${x - 0.06} ${crownY + 0.27} H${x + 0.06} Q${x + 0.22} ${crownY + 0.3} ${x + 0.225} ${crownY + 0.42} V${crownY + (isSeated ? 0.75 : 1.75)} Z`}
+      d={
+        `M${x - 0.225} ${crownY + (isSeated ? 0.75 : 1.75)} V${crownY + 0.42} Q${x - 0.22} ` +
+        `${crownY + 0.3} ${x - 0.06} ${crownY + 0.27} H${x + 0.06} Q${x + 0.22} ` +
+        `${crownY + 0.3} ${x + 0.225} ${crownY + 0.42} V${crownY + (isSeated ? 0.75 : 1.75)} ` +
+        'Z'
+      }
       fill={CLOTH}
     />
     <rect x={x - 0.05} y={crownY + 0.19} width={0.1} height={0.1} fill={SKIN} stroke="none" />
@@ -85,7 +93,10 @@ const Table = ({
   />
 );
 
-/** Simple figures to scale inside a frame of so many metres; eyes stand a third down, as a camera operator would set them. */
+/**
+ * Simple figures to scale inside a frame of so many metres; eyes stand a third down, as a camera
+ * operator would set them.
+ */
 export const FrameContent = ({
   drawn: { what, widthM, heightM, spacingM, isSeated },
 }: {
@@ -146,7 +157,12 @@ export const FrameContent = ({
           {[-1, 1].map((side) => (
             <path
               key={side}
-              d={`M${middle + side * 0.36} ${heightM / 2 + 0.2} Q${middle + side * 0.28} ${heightM / 2 + 0.04} ${middle + side * 0.1} ${heightM / 2 + 0.02} Q${middle + side * 0.12} ${heightM / 2 + 0.09} ${middle + side * 0.27} ${heightM / 2 + 0.24} Z`}
+              d={
+                `M${middle + side * 0.36} ${heightM / 2 + 0.2} Q${middle + side * 0.28} ` +
+                `${heightM / 2 + 0.04} ${middle + side * 0.1} ${heightM / 2 + 0.02} ` +
+                `Q${middle + side * 0.12} ${heightM / 2 + 0.09} ${middle + side * 0.27} ` +
+                `${heightM / 2 + 0.24} Z`
+              }
               fill={SKIN}
             />
           ))}

@@ -16,9 +16,15 @@ const ACCENT = 'var(--chakra-colors-madder)';
 const described = ({ widthM, heightM, shot, headroomShare }: Framing): string =>
   widthM === null || heightM === null
     ? `The shot as it is wanted: ${shot.wanted}. It cannot be framed yet.`
-    : `A frame of ${figure(widthM, 2)} by ${figure(heightM, 2)} metres, drawn to scale${headroomShare === null ? '' : `, with ${figure(headroomShare * 100, 0)} percent of its height over the head`}.`;
+    : `A frame of ${figure(widthM, 2)} by ${figure(heightM, 2)} metres, drawn to scale` +
+      (headroomShare === null
+        ? '.'
+        : `, with ${figure(headroomShare * 100, 0)} percent of its height over the head.`);
 
-/** The frame of a shot drawn to scale: figures of usual size, the wanted frame round the same eyes, headroom and a scale. */
+/**
+ * The frame of a shot drawn to scale: figures of usual size, the wanted frame round the same eyes,
+ * headroom and a scale.
+ */
 export const FramePreview = ({ framing, drawn }: Props) => {
   const { widthM, heightM } = drawn;
   const known = framing.heightM !== null;
@@ -98,7 +104,10 @@ export const FramePreview = ({ framing, drawn }: Props) => {
         )}
         {looks && isPerson && (
           <path
-            d={`M${widthM / 2 + 0.12} ${eyes} h${widthM * 0.2} m${-unit * 4} ${-unit * 3} l${unit * 4} ${unit * 3} l${-unit * 4} ${unit * 3}`}
+            d={
+              `M${widthM / 2 + 0.12} ${eyes} h${widthM * 0.2} m${-unit * 4} ${-unit * 3} ` +
+              `l${unit * 4} ${unit * 3} l${-unit * 4} ${unit * 3}`
+            }
             fill="none"
             stroke={ACCENT}
             strokeWidth={unit * 0.8}
@@ -106,7 +115,10 @@ export const FramePreview = ({ framing, drawn }: Props) => {
         )}
         <g stroke={SOFT} strokeWidth={unit * 0.8}>
           <path
-            d={`M${unit * 5} ${heightM - unit * 7} v${unit * 3} m0 ${-unit * 1.5} h${scaleM} m0 ${-unit * 1.5} v${unit * 3}`}
+            d={
+              `M${unit * 5} ${heightM - unit * 7} v${unit * 3} m0 ${-unit * 1.5} h${scaleM} m0 ` +
+              `${-unit * 1.5} v${unit * 3}`
+            }
             fill="none"
           />
           {/* Browsers do not draw letters of a few hundredths of a unit, so they are drawn large and made small. */}
@@ -123,7 +135,8 @@ export const FramePreview = ({ framing, drawn }: Props) => {
       </svg>
       <Text fontSize="xs" color="ink.soft" mt="1">
         {known
-          ? `Drawn to scale; people of usual size, eyes a third down.${wanted ? ' Dashed: the shot that is wanted.' : ''}`
+          ? 'Drawn to scale; people of usual size, eyes a third ' +
+            `down.${wanted ? ' Dashed: the shot that is wanted.' : ''}`
           : 'The shot as it is wanted. Measure the distance to see what is framed.'}
       </Text>
     </Box>

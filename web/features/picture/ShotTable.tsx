@@ -180,7 +180,10 @@ interface Props {
   readonly onChoose: (deviceId: string) => void;
 }
 
-/** Every source of pictures with what it sends, and what each camera is to frame: all of it editable where it stands. */
+/**
+ * Every source of pictures with what it sends, and what each camera is to frame: all of it editable
+ * where it stands.
+ */
 export const ShotTable = ({ analysis, rows, chosen, onChoose }: Props) => (
   <Box overflowX="auto">
     <Table.Root size="sm" variant="outline" aria-label="Sources and shots">

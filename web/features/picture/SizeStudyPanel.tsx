@@ -56,7 +56,9 @@ export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) =>
               <Text fontSize="sm" fontWeight="600">
                 {shown.study.breaks.length === 0
                   ? `Nothing breaks at ${shown.size}p.`
-                  : `${shown.study.breaks.length} ${shown.study.breaks.length === 1 ? 'place breaks' : 'places break'} at ${shown.size}p.`}{' '}
+                  : `${shown.study.breaks.length} ` +
+                    `${shown.study.breaks.length === 1 ? 'place breaks' : 'places break'} at ` +
+                    `${shown.size}p.`}{' '}
                 Then: {verdictText(shown.study.after.verdict).toLowerCase()}.
               </Text>
               {shown.study.breaks.map((finding, index) => (

@@ -27,6 +27,12 @@ export const formatOptions = (
     ? WANTED_FORMATS
     : [...WANTED_FORMATS, { value: present, label: formatName(parseFormat(present)) }];
 
+const stopsWords = (stopsOver: number | null): string => {
+  if (stopsOver === null) return '';
+  if (Math.abs(stopsOver) < 0.05) return ', and has it';
+  return `, ${figure(Math.abs(stopsOver))} stops too ${stopsOver > 0 ? 'much' : 'little'}`;
+};
+
 const metres = (value: number | null): string =>
   value === null ? 'not known' : value === Infinity ? 'infinity' : `${figure(value, 2)} m`;
 
@@ -90,10 +96,7 @@ export const framingLines = (
       : ['Can be cut tighter', punchInMost <= 1 ? 'not at all' : `${figure(punchInMost, 2)}×`],
     lightNeededLux === null
       ? null
-      : [
-          'Light needed',
-          `${figure(lightNeededLux, 0)} lux${stopsOver === null ? '' : `, ${Math.abs(stopsOver) < 0.05 ? 'and has it' : `${figure(Math.abs(stopsOver))} stops too ${stopsOver > 0 ? 'much' : 'little'}`}`}`,
-        ],
+      : ['Light needed', `${figure(lightNeededLux, 0)} lux${stopsWords(stopsOver)}`],
     panRangeDeg === null ? null : ['Pans over its travel', `${figure(panRangeDeg)}°`],
     travelToLoseM === null ? null : ['Leaves the frame unpanned after', metres(travelToLoseM)],
   ];

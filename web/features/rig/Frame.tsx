@@ -31,7 +31,10 @@ const OUTSIDE_TEXT = {
 
 const LEVELS: readonly Level[] = ['stop', 'warn', 'note'];
 
-/** The worst finding in each view, as one text: it stays the same through most edits, and then nothing is drawn again. */
+/**
+ * The worst finding in each view, as one text: it stays the same through most edits, and then
+ * nothing is drawn again.
+ */
 const worstLevels = ({ analysis }: RigState): string =>
   VIEWS.map(
     ({ marks }) =>

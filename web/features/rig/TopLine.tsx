@@ -76,7 +76,10 @@ const UndoButtons = () => {
   );
 };
 
-/** Rig name, verdict, saved state, undo and redo: always in sight. Each part is drawn again by itself, since every edit changes one of them. */
+/**
+ * Rig name, verdict, saved state, undo and redo: always in sight. Each part is drawn again by
+ * itself, since every edit changes one of them.
+ */
 export const TopLine = ({ rigId }: { readonly rigId: string }) => {
   const name = useRig((state) => state.rig.name);
   const open = useLoomView((view) => view.open);

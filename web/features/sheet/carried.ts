@@ -1,6 +1,9 @@
 import { isConversion, type Analysis, type Stage } from '@echo-loom/core';
 
-/** The stages that tell most of a device: where signals become digital, else where they leave it, else where they arrive. One each source. */
+/**
+ * The stages that tell most of a device: where signals become digital, else where they leave it,
+ * else where they arrive. One each source.
+ */
 export const carriedBy = (analysis: Analysis, deviceId: string): Stage[] => {
   const own = analysis.traced.stages.filter((stage) => stage.at.device.id === deviceId);
   const bySource = new Map<string, Stage>();

@@ -25,7 +25,10 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Asks for a rig's name and, for a new one, what to start from. `onSubmit` answers with why it did not work, or null. */
+/**
+ * Asks for a rig's name and, for a new one, what to start from. `onSubmit` answers with why it did
+ * not work, or null.
+ */
 export const RigNameDialog = ({
   title,
   submitLabel,

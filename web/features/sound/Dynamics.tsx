@@ -28,14 +28,20 @@ const CurveChart = dynamic(() => import('@/ui/CurveChart').then((module) => modu
 const pressed = (compressor: Compressor): string => {
   const { voiceIn } = compressor;
   const { averageDb, peakDb } = pressedTo(compressor);
-  return `Average ${figure(voiceIn.averageDb)} ${voiceIn.unit} in, ${figure(averageDb)} out; peaks ${figure(voiceIn.peakDb)} in, ${figure(peakDb)} out.`;
+  return (
+    `Average ${figure(voiceIn.averageDb)} ${voiceIn.unit} in, ${figure(averageDb)} out; ` +
+    `peaks ${figure(voiceIn.peakDb)} in, ${figure(peakDb)} out.`
+  );
 };
 
 /** "3.0 dB over", "3.0 dB under" */
 const beside = (db: number): string => `${figure(Math.abs(db))} dB ${db < 0 ? 'under' : 'over'}`;
 
 const gateWords = ({ voiceIn, thresholdDb }: Processor): string =>
-  `Quiet speech ${beside(voiceIn.quietestDb - thresholdDb)} the threshold${voiceIn.underneathDb === null ? '' : `; noise, room and the loudest other voice ${beside(voiceIn.underneathDb - thresholdDb)} it`}.`;
+  `Quiet speech ${beside(voiceIn.quietestDb - thresholdDb)} the threshold` +
+  (voiceIn.underneathDb === null
+    ? '.'
+    : `; noise, room and the loudest other voice ${beside(voiceIn.underneathDb - thresholdDb)} it.`);
 
 const Amounts = ({
   stage,
@@ -127,7 +133,10 @@ const Shapings = ({
     });
 };
 
-/** Gates, compressors, de-essers and equalisers on the way of one voice, each compressor with its curve and the voice on it. */
+/**
+ * Gates, compressors, de-essers and equalisers on the way of one voice, each compressor with its
+ * curve and the voice on it.
+ */
 export const Dynamics = ({
   analysis,
   deviceId,
@@ -172,7 +181,12 @@ export const Dynamics = ({
           />
           {processor.does === 'compress' && (
             <CurveChart
-              label={`Static curve of ${processor.name}: threshold ${figure(processor.curve.thresholdDb)} ${processor.voiceIn.unit}, ${figure(processor.curve.ratio)} to 1; voice from ${figure(processor.voiceIn.quietestDb)} by ${figure(processor.voiceIn.averageDb)} to peaks of ${figure(processor.voiceIn.peakDb)}`}
+              label={
+                `Static curve of ${processor.name}: threshold ${figure(processor.curve.thresholdDb)} ` +
+                `${processor.voiceIn.unit}, ${figure(processor.curve.ratio)} to 1; voice from ` +
+                `${figure(processor.voiceIn.quietestDb)} by ${figure(processor.voiceIn.averageDb)} to ` +
+                `peaks of ${figure(processor.voiceIn.peakDb)}`
+              }
               unit={processor.voiceIn.unit}
               points={curvePoints(processor)}
               thresholdDb={processor.curve.thresholdDb}

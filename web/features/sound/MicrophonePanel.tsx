@@ -11,6 +11,7 @@ import {
   STRAIGHT,
   type Aim,
   type Analysis,
+  type PickedUp,
 } from '@echo-loom/core';
 import dynamic from 'next/dynamic';
 import { memo } from 'react';
@@ -32,6 +33,9 @@ interface Props {
 }
 
 const degrees = (deg: number): string => `${figure(Math.abs(deg), 0)}°`;
+
+const heardWords = ({ name, angleDeg, spl }: PickedUp): string =>
+  `${name} ${degrees(angleDeg)} off its axis, ${figure(spl)} dB`;
 
 /** Distance, pattern and aim of one microphone, each an edit. */
 const Aiming = ({ row: { microphone, id } }: Pick<Props, 'row'>) => {
@@ -132,7 +136,10 @@ const WhatIf = ({ analysis, row: { microphone, name } }: Props) => {
                 decibels(fartherSpl, 'dB(A)'),
               ],
             }))}
-            note="What comes by the walls is the same everywhere: where it is the greater part, moving the noise does little, and quieting the room or the noise does more."
+            note={
+              'What comes by the walls is the same everywhere: where it is the greater part, moving ' +
+              'the noise does little, and quieting the room or the noise does more.'
+            }
           />
         </Box>
       )}
@@ -175,7 +182,11 @@ const Around = memo(({ analysis, row }: Props) => {
         </Text>
       ) : (
         <PolarChart
-          label={`${name} hears as a ${pattern}: ${[...bleed, ...noises, ...returned].map((sound) => `${sound.name} ${degrees(sound.angleDeg)} off its axis, ${figure(sound.spl)} dB`).join('; ') || 'nothing else has a place'}`}
+          label={
+            `${name} hears as a ${pattern}: ` +
+            ([...bleed, ...noises, ...returned].map(heardWords).join('; ') ||
+              'nothing else has a place')
+          }
           gainAt={(deg) => patternDb(pattern, deg)}
           points={[
             { name: person, angleDeg: microphone.offAxisDeg, mark: 'own voice' },
@@ -219,7 +230,10 @@ Around.displayName = 'Around';
 
 const WhatIfLater = memo(WhatIf);
 
-/** One microphone: what is around it, how it stands to its mouth, and what would change. @param now the same microphone after the latest edit, for its fields */
+/**
+ * One microphone: what is around it, how it stands to its mouth, and what would change. @param now
+ * the same microphone after the latest edit, for its fields
+ */
 export const MicrophonePanel = ({
   analysis,
   row,

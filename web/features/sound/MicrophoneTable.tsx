@@ -14,7 +14,10 @@ interface Props {
   readonly onChoose: (id: string) => void;
 }
 
-/** Every microphone: how far its voice stands over the room, over its echo, over the others, and over what loudspeakers send back. */
+/**
+ * Every microphone: how far its voice stands over the room, over its echo, over the others, and
+ * over what loudspeakers send back.
+ */
 export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => (
   <PlainTable
     label="Microphones in the room"
@@ -59,7 +62,11 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
         loopDb === null ? 'none' : `${figure(loopDb)} dB`,
       ],
     }))}
-    note={`House rule: at least ${figure(analysis.rig.houseRules.voiceOverRoomDb, 0)} dB over the room. Other voices at least ${figure(THREE_TO_ONE_DB)} dB under, loudspeakers at least 6. No gain changes any of these.`}
+    note={
+      `House rule: at least ${figure(analysis.rig.houseRules.voiceOverRoomDb, 0)} dB over ` +
+      `the room. Other voices at least ${figure(THREE_TO_ONE_DB)} dB under, loudspeakers at ` +
+      'least 6. No gain changes any of these.'
+    }
   />
 );
 
@@ -93,7 +100,10 @@ export const BleedMatrix = ({ analysis, rows }: Pick<Props, 'analysis' | 'rows'>
             ),
           ),
         }))}
-        note={`Decibels under the microphone’s own voice, straight from mouth to capsule. ◆ breaks the 3:1 rule of ${figure(-THREE_TO_ONE_DB)} dB.`}
+        note={
+          'Decibels under the microphone’s own voice, straight from mouth to capsule. ◆ breaks ' +
+          `the 3:1 rule of ${figure(-THREE_TO_ONE_DB)} dB.`
+        }
       />
     </Box>
   );

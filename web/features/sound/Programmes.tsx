@@ -33,7 +33,10 @@ export const Programmes = ({ analysis }: { readonly analysis: Analysis }) => {
                 `${figure(peakAfterDbtp)} dBTP`,
               ],
             }))}
-            note={`People take turns, each as loud as they stand; peaks are to stay under ${figure(TRUE_PEAK_DBTP, 0)} dBTP. An estimate: measure the programme.`}
+            note={
+              'People take turns, each as loud as they stand; peaks are to stay under ' +
+              `${figure(TRUE_PEAK_DBTP, 0)} dBTP. An estimate: measure the programme.`
+            }
           />
         </Box>
       )}

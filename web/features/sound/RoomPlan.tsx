@@ -44,7 +44,10 @@ const WIDTH = 460;
 const HEIGHT = 230;
 const MARGIN = 34;
 
-/** Where people, microphones, loudspeakers and noises stand, to scale, seen from above. The tables beside it hold the same figures. */
+/**
+ * Where people, microphones, loudspeakers and noises stand, to scale, seen from above. The tables
+ * beside it hold the same figures.
+ */
 export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
   const marks = marksOf(analysis);
   if (marks.length === 0) return null;
@@ -92,7 +95,8 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
           const turn = ((mark.facingDeg ?? 0) * Math.PI) / 180;
           const length = mark.kind === 'person' ? 18 : 10;
           const name = nameOf(mark);
-          // A name goes to the left where something stands in its way to the right, and below where there is no room either.
+          // A name goes to the left where something stands in its way to the right, and below where
+          // there is no room either.
           const isCrossed =
             name !== null &&
             marks.some(

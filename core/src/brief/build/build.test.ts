@@ -91,7 +91,8 @@ describe('one to eight people on site and none to three elsewhere', () => {
         const answers = answersOf(drawn);
         const built = build(answers);
         if (!built.ok) {
-          // The one thing that cannot be had: more pictures than the computer has fast sockets for, where nothing else switches.
+          // The one thing that cannot be had: more pictures than the computer has fast sockets for,
+          // where nothing else switches.
           expect(built.why).toMatch(
             /pictures want a fast socket of the computer each, and it has 4/,
           );

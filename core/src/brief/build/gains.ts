@@ -6,8 +6,10 @@ import { adjustableGains, conversions, steppedGain } from '../../rules/places';
 const CLOSE_DB = 0.5;
 
 /**
- * Sets the gains of a new rig for the house level. Voices with the fewest knobs on their way come first: the preamps into the computer, then what
- * stands behind them, measured anew each time. A knob that several voices share is set for the first of them, and the others by what is left on
+ * Sets the gains of a new rig for the house level. Voices with the fewest knobs on their way come
+ * first: the preamps into the computer, then what
+ * stands behind them, measured anew each time. A knob that several voices share is set for the
+ * first of them, and the others by what is left on
  * their own way.
  */
 export const setGains = (begin: Rig): Rig => {

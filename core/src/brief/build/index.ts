@@ -99,7 +99,10 @@ const addCalls = ({ draft, people, rules }: Plan): void => {
       .link('computer.screen-1', 'guest-screen.in', 3);
 };
 
-/** What is delivered, from which of the computer's outputs. Where no programme is made, every picture is kept by itself. */
+/**
+ * What is delivered, from which of the computer's outputs. Where no programme is made, every
+ * picture is kept by itself.
+ */
 const OUTLETS = {
   stream: ['stream', 'programme'],
   'programme recording': ['recording-programme', 'programme'],
@@ -117,7 +120,8 @@ const addOutlets = ({ draft, answers, pictures, people, rules }: Plan): void => 
     );
   if (wanted.has('vertical clips') && !hasPicture)
     throw new CannotBuild(
-      'Vertical clips need a picture, and nobody and nothing is to be seen. Let someone be seen, or leave the clips out.',
+      'Vertical clips need a picture, and nobody and nothing is to be seen. Let someone be ' +
+        'seen, or leave the clips out.',
     );
   const reachesComputer =
     rules.switching !== 'none, cut later' ||
@@ -131,7 +135,8 @@ const addOutlets = ({ draft, answers, pictures, people, rules }: Plan): void => 
 };
 
 /**
- * Builds a complete, working rig from answers: classes, counts, ports, gains and cables chosen by rule, nothing by template. What it makes has no stop
+ * Builds a complete, working rig from answers: classes, counts, ports, gains and cables chosen by
+ * rule, nothing by template. What it makes has no stop
  * and complete coverage; where the answers contradict each other it says which.
  */
 export const build = (answers: Answers): Built => {

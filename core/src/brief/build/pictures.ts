@@ -2,7 +2,10 @@ import { CannotBuild, type PictureSubject, type Plan } from './plan';
 
 const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywhere';
 
-/** The format a camera is set to by the school of capture size: what is punched into or delivered larger is shot larger. */
+/**
+ * The format a camera is set to by the school of capture size: what is punched into or delivered
+ * larger is shot larger.
+ */
 const cameraFormat = (plan: Plan): string => (isUhd(plan) ? '3840x2160p30' : '1920x1080p60');
 
 const sourceId = ({ id, source }: PictureSubject): string =>
@@ -47,7 +50,9 @@ const switcherFor = ({ pictures, rules }: Plan): (typeof SWITCHERS)[number] => {
   );
   if (!found)
     throw new CannotBuild(
-      `${pictures.length} pictures are more than the largest switcher takes with the inputs that must stay free (${SWITCHERS[2].inputs - Math.floor(SWITCHERS[2].inputs / 4)}). Let a camera see several people.`,
+      `${pictures.length} pictures are more than the largest switcher takes with the inputs ` +
+        `that must stay free (${SWITCHERS[2].inputs - Math.floor(SWITCHERS[2].inputs / 4)}). ` +
+        'Let a camera see several people.',
     );
   return found;
 };
@@ -85,7 +90,8 @@ const inSoftware = (plan: Plan): void => {
   const { pictures, sockets } = plan;
   if (pictures.length > sockets.pictures.length)
     throw new CannotBuild(
-      `${pictures.length} pictures want a fast socket of the computer each, and it has ${sockets.pictures.length}. Switch in hardware, or let a camera see several people.`,
+      `${pictures.length} pictures want a fast socket of the computer each, and it has ` +
+        `${sockets.pictures.length}. Switch in hardware, or let a camera see several people.`,
     );
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
@@ -105,7 +111,8 @@ const inHardware = (plan: Plan): void => {
   // Without scalers every input must arrive in the house format.
   if (isSerial && isUhd(plan))
     throw new CannotBuild(
-      `${pictures.length} pictures at 2160p want a switcher that is not in the catalogue. Choose 1080p everywhere, or let a camera see several people.`,
+      `${pictures.length} pictures at 2160p want a switcher that is not in the catalogue. ` +
+        'Choose 1080p everywhere, or let a camera see several people.',
     );
   draft.device('switcher', classId, {
     name: 'Switcher',
@@ -136,7 +143,10 @@ const inHardware = (plan: Plan): void => {
       .link('switcher.multiview', 'multiview.in', 3);
 };
 
-/** HDMI inputs take 1080p: a larger picture comes through a scan converter, which leaves the camera's own recording large. */
+/**
+ * HDMI inputs take 1080p: a larger picture comes through a scan converter, which leaves the
+ * camera's own recording large.
+ */
 const scaledInto = (plan: Plan, id: string, input: string, subject: PictureSubject): void => {
   const { draft } = plan;
   if (subject.source !== 'camera' || !isUhd(plan)) draft.link(`${id}.hdmi`, input, 5);
@@ -169,11 +179,13 @@ export const addPictures = (plan: Plan): void => {
   const recorded = answers.deliverables.includes('camera recordings');
   if (recorded && !pictures.some(({ source }) => source === 'camera'))
     throw new CannotBuild(
-      'A recording per camera was asked for, and no camera is needed. Let someone be seen, or leave the recordings out.',
+      'A recording per camera was asked for, and no camera is needed. Let someone be seen, ' +
+        'or leave the recordings out.',
     );
   if (recorded && isUhd(plan))
     throw new CannotBuild(
-      'A recording per camera at 2160p needs cameras that record by themselves; the catalogue has none yet. Choose 1080p everywhere, or leave the recordings out.',
+      'A recording per camera at 2160p needs cameras that record by themselves; the ' +
+        'catalogue has none yet. Choose 1080p everywhere, or leave the recordings out.',
     );
   if (!only) return;
   if (rules.switching === 'none, cut later' && pictures.length > 1) {
@@ -183,7 +195,8 @@ export const addPictures = (plan: Plan): void => {
       )
     )
       throw new CannotBuild(
-        'The house rule is not to switch at all, and a stream or a programme is asked for. Choose another school of switching, or deliver a recording per camera.',
+        'The house rule is not to switch at all, and a stream or a programme is asked for. ' +
+          'Choose another school of switching, or deliver a recording per camera.',
       );
     for (const subject of pictures) addSource(plan, subject);
     addRecorders(plan, pictures, true);

@@ -102,7 +102,8 @@ export const addSound = (plan: Plan): void => {
   if (only && rules.microphones === 'usb' && voices.length === 1 && local.length === 1) {
     if (wantsBackup)
       throw new CannotBuild(
-        'A USB microphone goes into one computer only, and a backup of the sound on a second machine is asked for. Use XLR and an interface, or leave the backup out.',
+        'A USB microphone goes into one computer only, and a backup of the sound on a second ' +
+          'machine is asked for. Use XLR and an interface, or leave the backup out.',
       );
     byUsb(plan, only);
     return;

@@ -11,7 +11,8 @@ export const cannotHear = coverageRule({
   houseRule: 'monitoring',
   advice: 'Give them a feed with everyone in it but themself.',
   looksFor:
-    'Someone on site without a headphone feed, or a remote guest who does not get a mix of everyone but themself; traced through the buses.',
+    'Someone on site without a headphone feed, or a remote guest who does not get a mix ' +
+    'of everyone but themself; traced through the buses.',
   why: 'Who does not hear talks over others, and who hears themself late stops talking.',
   remedy: 'Give everyone on site headphones, and every guest a mix-minus.',
 });

@@ -42,7 +42,8 @@ export const captureSize = houseRule(
                 'note',
                 node,
                 'Larger than delivered',
-                `${node.device.name} gives ${format.width}×${format.height}; the house rule is 1080p everywhere. It loads every link for nothing.`,
+                `${node.device.name} gives ${format.width}×${format.height}; the house rule is 1080p ` +
+                  'everywhere. It loads every link for nothing.',
               ),
             ]
           : [];
@@ -52,7 +53,10 @@ export const captureSize = houseRule(
               'warn',
               node,
               `${format.height} lines, 2160 asked for`,
-              `${node.device.name} gives ${format.width}×${format.height}; the house rule asks for 2160p ${school === '2160p throughout' ? 'throughout' : 'at the camera, to punch in'}. Set it to 2160p, or use a camera that has it.`,
+              `${node.device.name} gives ${format.width}×${format.height}; the house rule asks for ` +
+                '2160p ' +
+                `${school === '2160p throughout' ? 'throughout' : 'at the camera, to punch in'}. Set ` +
+                'it to 2160p, or use a camera that has it.',
             ),
           ]
         : [];

@@ -48,7 +48,10 @@ export const computerSchool = houseRule(
               'warn',
               node,
               `${maker.device.name} streams`,
-              `${node.device.name} comes from ${maker.device.name}; the house rule is ${computers === 'hardware encoder' ? 'a hardware encoder' : 'a second computer that does nothing else'}.`,
+              `${node.device.name} comes from ${maker.device.name}; the house rule is ` +
+                (computers === 'hardware encoder'
+                  ? 'a hardware encoder.'
+                  : 'a second computer that does nothing else.'),
             ),
           ];
     });

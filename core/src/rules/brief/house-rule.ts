@@ -5,7 +5,10 @@ import type { HouseRules, Kind } from '../../rig';
 import type { Finding, Level, Rule } from '../rule';
 import { voiceSources } from '../../brief/coverage';
 
-/** Rules that exist because of a school: each judges only where there is a brief, and names the house rule it judges by. */
+/**
+ * Rules that exist because of a school: each judges only where there is a brief, and names the
+ * house rule it judges by.
+ */
 
 /** What such a rule finds; its code, area and house rule are the rule's own. */
 export type Found = Omit<Finding, 'code' | 'area' | 'houseRule'>;

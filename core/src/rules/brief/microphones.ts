@@ -24,7 +24,8 @@ export const microphoneSchool = houseRule(
           'warn',
           node,
           'A USB microphone',
-          `${node.device.name} goes straight into the computer by USB; the house rule is XLR and an interface. Its gain and its clock are its own.`,
+          `${node.device.name} goes straight into the computer by USB; the house rule is XLR ` +
+            'and an interface. Its gain and its clock are its own.',
         ),
       );
     const xlr = devices(measured, 'microphone').filter((node) => !usb.includes(node));
@@ -36,7 +37,8 @@ export const microphoneSchool = houseRule(
               'warn',
               node,
               `${voices.length} voices by USB`,
-              `The house rule is USB direct, which is for one person; ${voices.length} people on site are heard. Use XLR and an interface.`,
+              `The house rule is USB direct, which is for one person; ${voices.length} people on ` +
+                'site are heard. Use XLR and an interface.',
             ),
           )
       : xlr.map((node) =>

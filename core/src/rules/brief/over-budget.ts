@@ -20,7 +20,9 @@ export const overBudget: Rule = {
             level: 'warn',
             about: { coverage: 'budget' },
             title: `Over budget by ${Math.round(-left)}`,
-            says: `What is to be bought costs ${Math.round(toPay)}, ${Math.round(-left)} more than the budget. Say what is owned or borrowed, or leave something for later.`,
+            says:
+              `What is to be bought costs ${Math.round(toPay)}, ${Math.round(-left)} more than the ` +
+              'budget. Say what is owned or borrowed, or leave something for later.',
           },
         ];
   },

@@ -20,7 +20,8 @@ export const prompterSchool = houseRule(
             'warn',
             camera,
             'No prompter',
-            `The house rule is scrolling text, and no prompter stands in front of ${camera.device.name}. Add one, fed by a screen output of the computer.`,
+            'The house rule is scrolling text, and no prompter stands in front of ' +
+              `${camera.device.name}. Add one, fed by a screen output of the computer.`,
           ),
         ];
   },

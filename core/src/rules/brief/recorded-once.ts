@@ -9,7 +9,8 @@ export const recordedOnce = coverageRule({
   advice:
     'Send the sound to a second machine as well: a stand-alone recorder on the interface’s or mixer’s output.',
   looksFor:
-    'A voice on fewer independent recordings than the house rule asks for. Two files of one computer are one recording.',
+    'A voice on fewer independent recordings than the house rule asks for. Two files of ' +
+    'one computer are one recording.',
   why: 'When the one machine stops, a guest’s only copy is lost.',
   remedy: 'Record the mix on a second machine as well.',
 });

@@ -57,22 +57,26 @@ describe('switching a school re-judges at once, and the difference says how', ()
     );
     expect(found(rule(solo, { microphones: 'usb' }), 'brief.microphones')[0]?.level).toBe('note');
   });
-  it('capture size: 1080p cameras are too small for 2160p throughout, one warning a camera, and a fix sets each', () => {
-    expect(changes(two, { captureSize: '2160p throughout' })).toEqual({
-      gone: [],
-      fresh: ['brief.capture-size'],
-    });
-    const large = analyse(rule(two, { captureSize: '2160p throughout' }));
-    const warnings = large.findings.filter(({ code }) => code === 'brief.capture-size');
-    expect(warnings.map(({ level, about }) => [level, about.deviceId])).toEqual([
-      ['warn', 'first-voice-camera'],
-      ['warn', 'second-voice-camera'],
-    ]);
-    const [finding] = warnings;
-    const [fix] = finding ? fixesOf(large, finding) : [];
-    expect(fix?.label).toBe('Set First voice camera to 2160p30');
-    expect(finding && fix && predict(large, finding, fix).cures).toBe(true);
-  });
+  it(
+    'capture size: 1080p cameras are too small for 2160p throughout, one warning a ' +
+      'camera, and a fix sets each',
+    () => {
+      expect(changes(two, { captureSize: '2160p throughout' })).toEqual({
+        gone: [],
+        fresh: ['brief.capture-size'],
+      });
+      const large = analyse(rule(two, { captureSize: '2160p throughout' }));
+      const warnings = large.findings.filter(({ code }) => code === 'brief.capture-size');
+      expect(warnings.map(({ level, about }) => [level, about.deviceId])).toEqual([
+        ['warn', 'first-voice-camera'],
+        ['warn', 'second-voice-camera'],
+      ]);
+      const [finding] = warnings;
+      const [fix] = finding ? fixesOf(large, finding) : [];
+      expect(fix?.label).toBe('Set First voice camera to 2160p30');
+      expect(finding && fix && predict(large, finding, fix).cures).toBe(true);
+    },
+  );
   it('capture size: a 2160p camera in a 1080p house is a note', () => {
     const rig = apply(two, {
       type: 'setControl',
@@ -182,19 +186,23 @@ describe('switching a school re-judges at once, and the difference says how', ()
       warned,
     );
   });
-  it('switching: a switcher is a note where nothing is switched in hardware, and cameras past one a warning where it is', () => {
-    expect(
-      found(rule(two, { switching: 'software' }), 'brief.switching').map(({ level }) => level),
-    ).toEqual(['note']);
-    const soft = rigOf({
-      ...point('two-voices').answers('Soft'),
-      houseRules: { switching: 'software' },
-    });
-    expect(changes(soft, { switching: 'hardware switcher' })).toEqual({
-      gone: [],
-      fresh: ['brief.switching'],
-    });
-  });
+  it(
+    'switching: a switcher is a note where nothing is switched in hardware, and cameras ' +
+      'past one a warning where it is',
+    () => {
+      expect(
+        found(rule(two, { switching: 'software' }), 'brief.switching').map(({ level }) => level),
+      ).toEqual(['note']);
+      const soft = rigOf({
+        ...point('two-voices').answers('Soft'),
+        houseRules: { switching: 'software' },
+      });
+      expect(changes(soft, { switching: 'hardware switcher' })).toEqual({
+        gone: [],
+        fresh: ['brief.switching'],
+      });
+    },
+  );
   it('processing: a compressor on the way in is a note where the house is clean, and its fix switches it out', () => {
     const analysis: Analysis = analyse(secondFiring());
     const finding = analysis.findings.find(({ code }) => code === 'brief.processing');

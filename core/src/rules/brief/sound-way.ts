@@ -3,6 +3,13 @@ import type { Thread } from '../../graph';
 import { inOrder } from '../../rig';
 import { houseRule, one, passes, voiceThreads } from './house-rule';
 
+const WAYS = {
+  'interface into the computer': 'by an interface or mixer into the computer',
+  'stand-alone recorder': 'by a stand-alone recorder',
+  'through the switcher': 'through the switcher',
+  'into the camera': 'into the camera',
+} as const;
+
 export const soundSchool = houseRule(
   'soundRecorded',
   'brief.sound-way',
@@ -44,7 +51,9 @@ export const soundSchool = houseRule(
                 'warn',
                 first.source.device,
                 `${person.name}’s sound goes another way`,
-                `${person.name}’s voice is not recorded ${soundRecorded === 'interface into the computer' ? 'by an interface or mixer into the computer' : soundRecorded === 'stand-alone recorder' ? 'by a stand-alone recorder' : soundRecorded}, as the house rule says.`,
+                `${person.name}’s voice is not recorded ` +
+                  `${WAYS[soundRecorded]}, ` +
+                  'as the house rule says.',
               ),
             ];
       });

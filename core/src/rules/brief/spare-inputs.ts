@@ -15,7 +15,10 @@ const inputs = (node: DeviceNode): { all: number; held: number } => {
   return { all: own.length, held: own.filter(({ links }) => links.length > 0).length };
 };
 
-/** Inputs kept free by the school of one in four. Of two inputs that is none: the smallest interfaces are judged from four on. */
+/**
+ * Inputs kept free by the school of one in four. Of two inputs that is none: the smallest
+ * interfaces are judged from four on.
+ */
 const keptFree = (all: number): number => Math.floor(all / 4);
 
 export const spareInputs = houseRule(
@@ -39,7 +42,8 @@ export const spareInputs = houseRule(
                   'warn',
                   node,
                   `${held} of ${all} inputs in use`,
-                  `${node.device.name} has ${all - held} of ${all} inputs free; the house rule keeps one in four, ${wanted}. Use a larger one before one more person turns up.`,
+                  `${node.device.name} has ${all - held} of ${all} inputs free; the house rule keeps ` +
+                    `one in four, ${wanted}. Use a larger one before one more person turns up.`,
                 ),
               ];
         }),

@@ -6,7 +6,8 @@ export const switchingSchool = houseRule(
   'brief.switching',
   {
     looksFor:
-      'Several cameras on their way to a stream without a switcher where the school is hardware, or with one where it is not.',
+      'Several cameras on their way to a stream without a switcher where the school is ' +
+      'hardware, or with one where it is not.',
     why: 'Who switches, and on what, decides what has to be bought and who has to be there.',
     remedy: 'Put the cameras through a switcher, or choose the school the rig follows.',
   },
@@ -40,7 +41,9 @@ export const switchingSchool = houseRule(
               'warn',
               first,
               `${past.length} of ${cameras.length} cameras past the switcher`,
-              `${past.map(({ device }) => device.name).join(', ')} ${past.length === 1 ? 'goes' : 'go'} to the computer without a switcher; the house rule is a hardware switcher.`,
+              `${past.map(({ device }) => device.name).join(', ')} ` +
+                `${past.length === 1 ? 'goes' : 'go'} to the computer without a switcher; the house ` +
+                'rule is a hardware switcher.',
             ),
           ]
         : [];
@@ -58,7 +61,8 @@ export const switchingSchool = houseRule(
             'warn',
             node,
             'No recording of its own',
-            `${node.device.name} has no recording of its own; the house rule is to record every camera and cut later. Give it a recorder.`,
+            `${node.device.name} has no recording of its own; the house rule is to record every ` +
+              'camera and cut later. Give it a recorder.',
           ),
         );
     }

@@ -24,7 +24,8 @@ export const cutSchool = houseRule(
                 'warn',
                 first.source.device,
                 `${person.name} has no track`,
-                `${person.name}’s voice is recorded in no file of its own, and the show is to be edited. Add a recording with a track per voice.`,
+                `${person.name}’s voice is recorded in no file of its own, and the show is to be ` +
+                  'edited. Add a recording with a track per voice.',
               ),
             ];
       });

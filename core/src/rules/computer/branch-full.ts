@@ -81,7 +81,9 @@ const fasterPort = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
   const own = edge && measured.usb.links.get(edge.id);
   const socket = edge && own && freeSocket(measured, edge.from, own.loadMBps);
   if (!edge || !own || !socket || socket.port.family !== 'usb') return [];
-  const label = `Move ${edge.from.device.device.name} to ${nameOf(socket)} (${socket.port.gbps === 0.48 ? '480 Mb/s' : `${socket.port.gbps} Gb/s`})`;
+  const label =
+    `Move ${edge.from.device.device.name} to ${nameOf(socket)} ` +
+    `(${socket.port.gbps === 0.48 ? '480 Mb/s' : `${socket.port.gbps} Gb/s`})`;
   const needed = cableFor(own.loadMBps);
   const present = CABLES[edge.link.cable.kind];
   const carries = 'maxGbps' in present && usableMBps(present.maxGbps) >= own.loadMBps;
@@ -125,7 +127,10 @@ const madeAt = (measured: Measured, node: PortNode): Stage | undefined =>
       measured.picture[stage.index]?.streamMBps !== null,
   );
 
-/** The best format and encoding of a capture device under a load; uncompressed before compressed at the same rate of pixels. */
+/**
+ * The best format and encoding of a capture device under a load; uncompressed before compressed at
+ * the same rate of pixels.
+ */
 const lighterCapture = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
   for (const stream of pictureStreams(branch)) {
     const stage = madeAt(measured, stream.from);
@@ -171,7 +176,9 @@ const lighterCapture = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
             control: does.encodingControl,
             value: encoding.value,
           });
-        const label = `Capture ${option.label}${encoding.value === 'compressed' ? ' compressed' : ''} on ${device.name}`;
+        const label =
+          `Capture ${option.label}${encoding.value === 'compressed' ? ' compressed' : ''} on ` +
+          `${device.name}`;
         if (commands.length) return [{ label, command: { type: 'batch', label, commands } }];
       }
   }
@@ -189,8 +196,15 @@ const describe = (branch: UsbLinkBranch): Finding => {
     about: { deviceId: from.device.id, portId: from.id, linkId: branch.link.id },
     title: `${figure(branch.loadMBps)} MB/s into ${branch.limitMBps} MB/s`,
     says: shared
-      ? `${picture.map((stream) => stream.from.device.device.name).join(' and ')} together send ${figure(branch.loadMBps)} MB/s through ${nameOf(from)} to ${nameOf(to)}, which carries ${branch.limitMBps} MB/s. Pictures will drop. Take one of them straight to the computer.`
-      : `${picture[0]?.from.device.device.name ?? from.device.device.name} sends ${figure(branch.loadMBps)} MB/s and its ${branch.slowest === 'cable' ? 'cable' : branch.slowest === 'socket' ? `port, ${nameOf(to)},` : 'own USB'} carries ${branch.limitMBps} MB/s. Pictures will drop or be squeezed. Use a faster port, or capture less.`,
+      ? `${picture.map((stream) => stream.from.device.device.name).join(' and ')} together ` +
+        `send ${figure(branch.loadMBps)} MB/s through ${nameOf(from)} to ${nameOf(to)}, which ` +
+        `carries ${branch.limitMBps} MB/s. Pictures will drop. Take one of them straight to ` +
+        'the computer.'
+      : `${picture[0]?.from.device.device.name ?? from.device.device.name} sends ` +
+        `${figure(branch.loadMBps)} MB/s and its ` +
+        `${branch.slowest === 'cable' ? 'cable' : branch.slowest === 'socket' ? `port, ${nameOf(to)},` : 'own USB'} ` +
+        `carries ${branch.limitMBps} MB/s. Pictures will drop or be squeezed. Use a faster ` +
+        'port, or capture less.',
   };
 };
 
@@ -198,7 +212,9 @@ export const branchFull: Rule = {
   code: CODE,
   area: 'computer',
   looksFor: 'A USB port, cable or hub through which more is sent than it carries.',
-  why: 'Pictures stutter or are squeezed without a word. Two capture devices that work alone may not work together on one hub.',
+  why:
+    'Pictures stutter or are squeezed without a word. Two capture devices that work alone ' +
+    'may not work together on one hub.',
   remedy:
     'Use a faster port, take capture devices straight to the computer, or capture a smaller or compressed picture.',
   source: 'handbook 3-picture, into the computer',

@@ -23,7 +23,10 @@ export const captureOnHub: Rule = {
         level: 'warn',
         about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
         title: 'Capture device on a hub',
-        says: `${edge.from.device.device.name} reaches the computer through ${edge.to.device.device.name}. It shares that hub's bandwidth and its loose plug. Plug it straight into the computer.`,
+        says:
+          `${edge.from.device.device.name} reaches the computer through ` +
+          `${edge.to.device.device.name}. It shares that hub's bandwidth and its loose plug. ` +
+          'Plug it straight into the computer.',
       })),
   fixes: (measured, { about }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);

@@ -27,7 +27,11 @@ export const controllerFull: Rule = {
         level: 'stop',
         about: { deviceId: branch.deviceId, portId: undefined },
         title: `${figure(branch.loadMBps)} MB/s on one controller`,
-        says: `The ports of controller ${branch.controller.toUpperCase()} of ${measured.graph.devices.get(branch.deviceId)?.device.name ?? branch.deviceId} carry ${branch.limitMBps} MB/s together and are sent ${figure(branch.loadMBps)} MB/s. Spread the devices over other controllers.`,
+        says:
+          `The ports of controller ${branch.controller.toUpperCase()} of ` +
+          `${measured.graph.devices.get(branch.deviceId)?.device.name ?? branch.deviceId} carry ` +
+          `${branch.limitMBps} MB/s together and are sent ${figure(branch.loadMBps)} MB/s. ` +
+          'Spread the devices over other controllers.',
       })),
   sums: (measured, { about }) =>
     measured.usb.controllers

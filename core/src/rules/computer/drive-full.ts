@@ -24,7 +24,11 @@ export const driveFull = computerRule(
       level: 'stop',
       about: { deviceId: node.id },
       title: `Full after ${figure(hours * 60, 0)} min`,
-      says: `${node.device.name} writes ${figure(gbPerHour)} GB an hour on ${figure(storage.capacityGb ?? 0, 0)} GB: full after ${figure(hours * 60, 0)} min, and the show lasts ${figure(showHours * 60, 0)} min. Use a larger drive or a lower bitrate.`,
+      says:
+        `${node.device.name} writes ${figure(gbPerHour)} GB an hour on ` +
+        `${figure(storage.capacityGb ?? 0, 0)} GB: full after ${figure(hours * 60, 0)} min, ` +
+        `and the show lasts ${figure(showHours * 60, 0)} min. Use a larger drive or a lower ` +
+        'bitrate.',
     })),
   {
     sums: (measured, { about }) =>

@@ -27,7 +27,11 @@ export const driveSlow = computerRule(
       level: writeMBps > canMBps ? 'stop' : 'warn',
       about: { deviceId: node.id },
       title: `Writes ${figure(writeMBps)} MB/s on a drive of ${figure(canMBps, 0)}`,
-      says: `${node.device.name} has to write ${figure(writeMBps)} MB/s and its drive keeps up ${figure(canMBps, 0)} MB/s. ${writeMBps > canMBps ? 'The recording will stop.' : 'A full drive is slower than an empty one.'} Use a faster drive or a lower bitrate.`,
+      says:
+        `${node.device.name} has to write ${figure(writeMBps)} MB/s and its drive keeps up ` +
+        `${figure(canMBps, 0)} MB/s. ` +
+        `${writeMBps > canMBps ? 'The recording will stop.' : 'A full drive is slower than an empty one.'} ` +
+        'Use a faster drive or a lower bitrate.',
     })),
   {
     sums: (measured, { about }) =>

@@ -9,7 +9,8 @@ export const loadOf = (measured: Measured, deviceId: string | undefined): DriveL
   driveLoads(measured).find(({ node }) => node.id === deviceId);
 
 /**
- * Lowers what a drive writes to a share of what it writes now: the bitrate of its own control, or of the deliverables it holds.
+ * Lowers what a drive writes to a share of what it writes now: the bitrate of its own control, or
+ * of the deliverables it holds.
  * @param share 0 to 1 @returns none where no bitrate can be set so low
  */
 export const lighter = (measured: Measured, load: DriveLoad, share: number): Fix[] => {

@@ -16,7 +16,10 @@ export const encodes = computerRule(
         level: 'warn',
         about: { deviceId: node.id },
         title: `${asked} encodes, ${hardwareEncodes} in hardware`,
-        says: `${node.device.name} makes ${asked} encodes at once and its graphics hardware makes ${hardwareEncodes}. The rest burden the processor. Write fewer files, or record on a recorder or a switcher.`,
+        says:
+          `${node.device.name} makes ${asked} encodes at once and its graphics hardware makes ` +
+          `${hardwareEncodes}. The rest burden the processor. Write fewer files, or record on a ` +
+          'recorder or a switcher.',
       })),
   {
     sums: (measured, { about }) =>

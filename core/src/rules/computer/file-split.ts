@@ -27,7 +27,9 @@ export const fileSplit = computerRule(
       level: 'note',
       about: { deviceId: node.id },
       title: `A new file every ${figure(minutes, 0)} min`,
-      says: `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its card holds files of ${maxFileGb} GB. Check the joins.`,
+      says:
+        `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its ` +
+        `card holds files of ${maxFileGb} GB. Check the joins.`,
     })),
   {
     sums: (measured, { about }) =>

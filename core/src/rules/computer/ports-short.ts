@@ -101,7 +101,9 @@ export const portsShort = computerRule(
       level: 'stop',
       about: { deviceId: node.id, portId: out.id },
       title: 'No socket left',
-      says: `${node.device.name} has nowhere to go: every USB socket is taken. Put what carries only sound on a hub, or use a computer with more sockets.`,
+      says:
+        `${node.device.name} has nowhere to go: every USB socket is taken. Put what carries ` +
+        'only sound on a hub, or use a computer with more sockets.',
     })),
   {
     sums: (measured) => [

@@ -21,7 +21,10 @@ export const uplinkUnknown = computerRule(
             level: 'note' as const,
             about: {},
             title: 'The line is not measured',
-            says: `Cannot tell whether the line out carries ${figure(mbps)} Mb/s: measure it at the hour of the show and type it into the brief. It should carry ${figure(mbps / measured.rig.houseRules.uplinkShare)} Mb/s at least.`,
+            says:
+              `Cannot tell whether the line out carries ${figure(mbps)} Mb/s: measure it at the ` +
+              'hour of the show and type it into the brief. It should carry ' +
+              `${figure(mbps / measured.rig.houseRules.uplinkShare)} Mb/s at least.`,
             houseRule: 'uplinkShare' as const,
           },
         ]

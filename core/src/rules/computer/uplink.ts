@@ -31,7 +31,10 @@ export const uplink = computerRule(
             level: line.mbps > line.lineMbps ? ('stop' as const) : ('warn' as const),
             about: {},
             title: `${figure(line.mbps)} Mb/s on a line of ${figure(line.lineMbps)}`,
-            says: `${line.flows.map(({ label }) => label).join(', ')} send ${figure(line.mbps)} Mb/s together; of ${figure(line.lineMbps)} Mb/s the house rule lets you use ${figure(line.may)}. Lower the bitrate or bring a second line.`,
+            says:
+              `${line.flows.map(({ label }) => label).join(', ')} send ${figure(line.mbps)} Mb/s ` +
+              `together; of ${figure(line.lineMbps)} Mb/s the house rule lets you use ` +
+              `${figure(line.may)}. Lower the bitrate or bring a second line.`,
             houseRule: 'uplinkShare' as const,
           },
         ]

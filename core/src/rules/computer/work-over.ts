@@ -22,7 +22,8 @@ export const workOver = computerRule(
       'A computer that is asked to take in, put together and encode more pictures than its budget.',
     why: 'It drops frames, and first when most happens.',
     remedy:
-      'Encode in hardware, take in fewer or smaller pictures, switch in hardware, or share the work between two machines.',
+      'Encode in hardware, take in fewer or smaller pictures, switch in hardware, or share ' +
+      'the work between two machines.',
     source: 'handbook 3-picture, work on the computer; indicative figures, a measured budget wins',
   },
   (measured) =>
@@ -30,7 +31,11 @@ export const workOver = computerRule(
       level: units > budget ? 'stop' : 'warn',
       about: { deviceId: node.id },
       title: `${figure(units)} of ${figure(budget, 0)} pictures’ work`,
-      says: `${node.device.name} is asked for the work of ${figure(units)} pictures of 1080p30 and its budget is ${figure(budget, 0)}. ${units > budget ? 'Frames will drop.' : 'There is little room for surprises.'} Encode in hardware, take in less, or use a second machine.`,
+      says:
+        `${node.device.name} is asked for the work of ${figure(units)} pictures of 1080p30 ` +
+        `and its budget is ${figure(budget, 0)}. ` +
+        `${units > budget ? 'Frames will drop.' : 'There is little room for surprises.'} ` +
+        'Encode in hardware, take in less, or use a second machine.',
       houseRule: 'computers',
     })),
   {

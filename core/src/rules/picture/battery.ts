@@ -20,7 +20,9 @@ export const battery = cameraRule(
     return {
       level: 'stop',
       title: `Battery ends after ${camera.battery.lastsMin} min`,
-      says: `${node.device.name} runs ${camera.battery.lastsMin} min on its battery and the show lasts ${showMin} min. Put it on a mains adapter.`,
+      says:
+        `${node.device.name} runs ${camera.battery.lastsMin} min on its battery and the show ` +
+        `lasts ${showMin} min. Put it on a mains adapter.`,
     };
   },
   ({ node, camera }) =>

@@ -37,7 +37,11 @@ export const bitsThin = pictureRule(
       level: bits < TOO_THIN ? 'warn' : 'note',
       about: { coverage: `deliverable:${id}:delivered` },
       title: `${figure(bits, 3)} bits a pixel in ${deliverable.name}`,
-      says: `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ${formatName(parseFormat(deliverable.format ?? '1920x1080p30'))}. ${bits < TOO_THIN ? 'Movement falls apart.' : 'Fine detail in movement is lost.'} Raise the bitrate, or deliver a smaller picture.`,
+      says:
+        `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ` +
+        `${formatName(parseFormat(deliverable.format ?? '1920x1080p30'))}. ` +
+        `${bits < TOO_THIN ? 'Movement falls apart.' : 'Fine detail in movement is lost.'} ` +
+        'Raise the bitrate, or deliver a smaller picture.',
     })),
   {
     sums: (measured, { about }) =>

@@ -8,7 +8,9 @@ export const compressed: Rule = {
   code: CODE,
   area: 'picture',
   looksFor: 'A capture device that compresses the picture on its way over USB.',
-  why: 'It saves bandwidth and costs sharpness and delay; worth knowing when one camera looks softer or later than the rest.',
+  why:
+    'It saves bandwidth and costs sharpness and delay; worth knowing when one camera ' +
+    'looks softer or later than the rest.',
   remedy:
     'Use an uncompressed encoding on a port that carries it, or leave it and set the delays by measurement.',
   source: 'handbook 3-picture, into the computer',
@@ -37,7 +39,10 @@ export const compressed: Rule = {
             stage: stage.index,
           },
           title: 'Compressed on its way in',
-          says: `${device.name} sends its picture compressed. It fits a slow port and costs some sharpness and delay. Leave it, or use an uncompressed encoding where the port carries it.`,
+          says:
+            `${device.name} sends its picture compressed. It fits a slow port and costs some ` +
+            'sharpness and delay. Leave it, or use an uncompressed encoding where the port ' +
+            'carries it.',
         },
       ];
     });

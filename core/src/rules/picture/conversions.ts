@@ -10,7 +10,10 @@ export interface Conversion {
   readonly to: Format;
 }
 
-/** Every change of format on the way of a picture, once for each input and format it leaves in; kept as long as the analysis is. */
+/**
+ * Every change of format on the way of a picture, once for each input and format it leaves in; kept
+ * as long as the analysis is.
+ */
 export const conversions = perAnalysis((measured): readonly Conversion[] =>
   findConversions(measured),
 );

@@ -26,7 +26,9 @@ export const copyProtection: Rule = {
           stage: source.index,
         },
         title: 'Copy protection blacks it out',
-        says: `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch protection off at the source, where the content allows it.`,
+        says:
+          `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch ` +
+          'protection off at the source, where the content allows it.',
       })),
   fixes: (measured, { about }) => {
     const source = stageOf(measured, about.stage);

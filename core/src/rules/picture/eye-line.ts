@@ -1,7 +1,10 @@
 import { figure } from '../../explain/sum';
 import { shotRule } from '../rule-of';
 
-/** Fine up to, seen above: degrees beside or above the lens. Below the lens half as much again is forgiven. @source handbook 3-picture */
+/**
+ * Fine up to, seen above: degrees beside or above the lens. Below the lens half as much again is
+ * forgiven. @source handbook 3-picture
+ */
 const FINE_DEG = 3;
 const SEEN_DEG = 5;
 const BELOW = 1.5;
@@ -23,7 +26,11 @@ export const eyeLine = shotRule(
     return {
       level: isSeen ? 'warn' : 'note',
       title: `Looks ${figure(eyeLineDeg)}° ${shot.eyeLine.side} the lens`,
-      says: `In the shot of ${device.name} the eyes are ${figure(eyeLineDeg)}° ${shot.eyeLine.side} the lens. ${isSeen ? 'The audience sees it.' : 'Some will see it.'} Bring what is looked at nearer to the lens, or the camera farther back.`,
+      says:
+        `In the shot of ${device.name} the eyes are ${figure(eyeLineDeg)}° ` +
+        `${shot.eyeLine.side} the lens. ` +
+        `${isSeen ? 'The audience sees it.' : 'Some will see it.'} Bring what is looked at ` +
+        'nearer to the lens, or the camera farther back.',
     };
   },
   {

@@ -55,7 +55,11 @@ export const firstDecides = pictureRule(
       level: 'warn',
       about: { deviceId: node.id, portId: first.id },
       title: 'One input decides for all',
-      says: `${nameOf(first)} sets the format of ${node.device.name}${format ? `, ${formatName(format)} now,` : ''} for ${others === 1 ? 'one other input' : `${others} other inputs`}. Set the switcher to a format of its own.`,
+      says:
+        `${nameOf(first)} sets the format of ` +
+        `${node.device.name}${format ? `, ${formatName(format)} now,` : ''} for ` +
+        `${others === 1 ? 'one other input' : `${others} other inputs`}. Set the switcher to ` +
+        'a format of its own.',
     })),
   {
     fixes: (measured, { about }) =>

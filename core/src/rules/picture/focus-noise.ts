@@ -53,7 +53,9 @@ export const focusNoise = shotRule(
       : {
           level: 'warn',
           title: 'The focus motor is heard',
-          says: `The voice stands only ${stands.db.toFixed(1)} dB above the focus motor of ${framing.device.name} at the microphone. Set the focus and switch autofocus off.`,
+          says:
+            `The voice stands only ${stands.db.toFixed(1)} dB above the focus motor of ` +
+            `${framing.device.name} at the microphone. Set the focus and switch autofocus off.`,
         };
   },
   {

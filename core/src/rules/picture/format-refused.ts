@@ -13,7 +13,10 @@ const find = (measured: Measured): Finding[] =>
     level: 'stop',
     about: aboutStage(stage),
     title: 'Format not taken',
-    says: `No picture from ${sourceOf(stage).at.device.device.name}: ${measured.picture[stage.index]?.stop?.says ?? `${nameOf(stage.at)} does not take it`}. Set the source to a format it takes, or put a scaler between.`,
+    says:
+      `No picture from ${sourceOf(stage).at.device.device.name}: ` +
+      `${measured.picture[stage.index]?.stop?.says ?? `${nameOf(stage.at)} does not take it`}. ` +
+      'Set the source to a format it takes, or put a scaler between.',
   }));
 
 export const formatRefused: Rule = {

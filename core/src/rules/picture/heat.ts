@@ -17,7 +17,9 @@ export const heat = cameraRule(
     return {
       level: 'warn',
       title: `Too hot after ${lastsMin} min`,
-      says: `${node.device.name} gets too hot after about ${lastsMin} min in this format and the show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.`,
+      says:
+        `${node.device.name} gets too hot after about ${lastsMin} min in this format and the ` +
+        `show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.`,
     };
   },
   ({ node, camera, format, showMin }) => {

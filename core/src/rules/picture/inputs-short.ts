@@ -208,7 +208,8 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
     return thatWorks(
       measured,
       found,
-      `Give ${input.port.name} to ${found.source.device.name} and put ${root.at.device.device.name} in from the computer`,
+      `Give ${input.port.name} to ${found.source.device.name} and put ` +
+        `${root.at.device.device.name} in from the computer`,
       [
         disconnect(edge),
         ...connect(apply(measured.rig, disconnect(edge)), endOf(found.out), endOf(input)),
@@ -239,7 +240,10 @@ export const inputsShort = pictureRule(
       level: 'stop',
       about: { deviceId: source.id },
       title: `${switcher.device.name} is one input short`,
-      says: `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ${switcher.device.name} are taken. Share one by a selector, use a larger switcher, or bring slides in from the computer.`,
+      says:
+        `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ` +
+        `${switcher.device.name} are taken. Share one by a selector, use a larger switcher, ` +
+        'or bring slides in from the computer.',
     })),
   {
     sums: (measured, { about }) =>

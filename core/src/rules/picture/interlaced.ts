@@ -22,7 +22,10 @@ export const interlaced: Rule = {
         level: 'warn',
         about: aboutStage(stage),
         title: 'Interlaced into progressive',
-        says: `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ${stage.at.device.device.name} makes ${formatName(to)} of it. Moving hands will comb or blur. Set the source to a progressive format.`,
+        says:
+          `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +
+          `${stage.at.device.device.name} makes ${formatName(to)} of it. Moving hands will comb ` +
+          'or blur. Set the source to a progressive format.',
       })),
   fixes: (measured, { about }) => {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);

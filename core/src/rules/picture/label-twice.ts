@@ -21,7 +21,9 @@ export const labelTwice = pictureRule(
               level: 'warn' as const,
               about: { buttonId },
               title: `${label} stands there twice`,
-              says: `Two buttons are called ${label}. In the dark nobody can tell them apart. Name each by what it does.`,
+              says:
+                `Two buttons are called ${label}. In the dark nobody can tell them apart. Name each ` +
+                'by what it does.',
             },
           ]
         : [];

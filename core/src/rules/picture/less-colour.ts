@@ -21,7 +21,9 @@ export const lessColour = pictureRule(
         level: 'note',
         about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index },
         title: 'A quarter of the colour',
-        says: `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a key or small coloured text. Send 4:2:2 or RGB if the link carries it.`,
+        says:
+          `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a ` +
+          'key or small coloured text. Send 4:2:2 or RGB if the link carries it.',
       })),
   {
     fixes: (measured, { about }) => {

@@ -13,7 +13,10 @@ const find = (measured: Measured): Finding[] =>
     level: 'stop',
     about: aboutStage(stage),
     title: 'The link cannot carry this format',
-    says: `No picture from ${sourceOf(stage).at.device.device.name} to ${nameOf(stage.at)}: ${measured.picture[stage.index]?.stop?.says ?? 'the link is too slow'}. Send a lighter format or use a faster link.`,
+    says:
+      `No picture from ${sourceOf(stage).at.device.device.name} to ${nameOf(stage.at)}: ` +
+      `${measured.picture[stage.index]?.stop?.says ?? 'the link is too slow'}. Send a ` +
+      'lighter format or use a faster link.',
   }));
 
 export const linkOverload: Rule = {

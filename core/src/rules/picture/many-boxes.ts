@@ -20,7 +20,10 @@ const boxesOf = (thread: Thread): DeviceNode[] => {
   return [...boxes];
 };
 
-/** How many boxes each stage has behind it, up to what uses the picture; counted along the tree, since most rows are short. */
+/**
+ * How many boxes each stage has behind it, up to what uses the picture; counted along the tree,
+ * since most rows are short.
+ */
 const countBoxes = ({ stages }: Measured['traced']): Uint8Array => {
   const counts = new Uint8Array(stages.length);
   for (const { index, signal, parent, via, at } of stages) {
@@ -58,7 +61,11 @@ export const manyBoxes = pictureRule(
       level: 'warn',
       about: { deviceId: source.id },
       title: `${boxes.length} boxes in a row`,
-      says: `${source.device.name} goes through ${boxes.map(({ device }) => device.name).join(', ')}. That is ${boxes.length} supplies and ${2 * boxes.length} plugs that can fail. Use a source or a switcher with the socket you need.`,
+      says:
+        `${source.device.name} goes through ` +
+        `${boxes.map(({ device }) => device.name).join(', ')}. That is ${boxes.length} ` +
+        `supplies and ${2 * boxes.length} plugs that can fail. Use a source or a switcher ` +
+        'with the socket you need.',
     })),
   {
     sums: (measured, { about }) =>

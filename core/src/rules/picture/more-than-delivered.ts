@@ -41,7 +41,9 @@ export const moreThanDelivered = pictureRule(
         level: 'note',
         about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index },
         title: 'Larger than anything delivered',
-        says: `${nameOf(stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} lines and at most ${delivered} are delivered. Send less, or plan a cut into it.`,
+        says:
+          `${nameOf(stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} ` +
+          `lines and at most ${delivered} are delivered. Send less, or plan a cut into it.`,
       }));
   },
 );

@@ -82,7 +82,10 @@ export const noRoom = shotRule(
     return {
       level: 'warn',
       title: `Needs ${figure(distanceForWantedM, 2)} m, the room gives ${figure(shot.furthestM, 2)} m`,
-      says: `For “${shot.wanted}” at ${figure(focalMm ?? 0)} mm ${device.name} would stand at ${figure(distanceForWantedM, 2)} m, and it can go back ${figure(shot.furthestM, 2)} m.${says(framing)}`,
+      says:
+        `For “${shot.wanted}” at ${figure(focalMm ?? 0)} mm ${device.name} would stand at ` +
+        `${figure(distanceForWantedM, 2)} m, and it can go back ${figure(shot.furthestM, 2)} ` +
+        `m.${says(framing)}`,
     };
   },
   {

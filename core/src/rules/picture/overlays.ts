@@ -25,7 +25,10 @@ export const overlays: Rule = {
         stage: source.index,
       },
       title: 'Overlays on the output',
-      says: `${source.at.device.device.name} shows its overlays on ${source.at.port.name}, and they reach ${end}. ${endIsScreen ? 'Fine for a confidence monitor.' : 'Switch the camera to clean output.'}`,
+      says:
+        `${source.at.device.device.name} shows its overlays on ${source.at.port.name}, and ` +
+        `they reach ${end}. ` +
+        `${endIsScreen ? 'Fine for a confidence monitor.' : 'Switch the camera to clean output.'}`,
     })),
   fixes: (measured, { about }) => {
     const source = stageOf(measured, about.stage);

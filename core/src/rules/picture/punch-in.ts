@@ -17,7 +17,10 @@ export const punchIn = shotRule(
       : {
           level: 'warn',
           title: `Cut ${figure(shot.punchIn, 2)}×, pixels for ${figure(punchInMost, 2)}×`,
-          says: `${device.name} gives ${format?.height ?? 0} lines and ${deliveredHeightPx ?? 0} are delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ${figure(shot.punchIn, 2)} is planned. Capture larger or cut less.`,
+          says:
+            `${device.name} gives ${format?.height ?? 0} lines and ${deliveredHeightPx ?? 0} are ` +
+            `delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ` +
+            `${figure(shot.punchIn, 2)} is planned. Capture larger or cut less.`,
         },
   {
     sums: ({ format, deliveredHeightPx, punchInMost }) => [

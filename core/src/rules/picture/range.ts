@@ -46,7 +46,11 @@ export const rangeMisread = pictureRule(
         stage: stage.index,
       },
       title: `${sent} range read as ${read}`,
-      says: `${sourceOf(stage).at.device.device.name} sends ${sent} range and ${nameOf(stage.at)} reads it as ${read}: ${sent === 'full' ? 'shadows and highlights are cut off' : 'blacks turn grey and whites dull'}. Let the input read what is signalled.`,
+      says:
+        `${sourceOf(stage).at.device.device.name} sends ${sent} range and ${nameOf(stage.at)} ` +
+        `reads it as ${read}: ` +
+        `${sent === 'full' ? 'shadows and highlights are cut off' : 'blacks turn grey and whites dull'}. ` +
+        'Let the input read what is signalled.',
     })),
   {
     sums: (measured, { about }) =>

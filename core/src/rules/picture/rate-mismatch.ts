@@ -24,7 +24,8 @@ export const rateMismatch = pictureRule(
   'picture.rate-mismatch',
   {
     looksFor:
-      'A picture at 25 or 50 in a chain at 30 or 60, or any other pair of rates of which neither is a whole part of the other.',
+      'A picture at 25 or 50 in a chain at 30 or 60, or any other pair of rates of which ' +
+      'neither is a whole part of the other.',
     why: 'Frames are repeated unevenly: everything that moves judders, several times a second.',
     remedy: 'Set every source to the rate of the chain, or to half of it.',
     source: 'handbook 3-picture: rates are exact fractions',
@@ -36,7 +37,11 @@ export const rateMismatch = pictureRule(
         level: 'warn',
         about: aboutStage(stage),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
-        says: `${sourceOf(stage).at.device.device.name} arrives at ${nameOf(stage.parent?.at ?? stage.at)} at ${rateName(from.rate)} a second and leaves at ${rateName(to.rate)}. Movement judders. Set the source to the rate of the chain.`,
+        says:
+          `${sourceOf(stage).at.device.device.name} arrives at ` +
+          `${nameOf(stage.parent?.at ?? stage.at)} at ${rateName(from.rate)} a second and ` +
+          `leaves at ${rateName(to.rate)}. Movement judders. Set the source to the rate of the ` +
+          'chain.',
       })),
   {
     sums: (measured, { about }) =>

@@ -22,7 +22,11 @@ export const rateNearMiss: Rule = {
         level: 'warn',
         about: aboutStage(stage),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
-        says: `${sourceOf(stage).at.device.device.name} arrives at ${nameOf(stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ${formatName(to)}: about one frame in a thousand is dropped or repeated. Set both to the same rate.`,
+        says:
+          `${sourceOf(stage).at.device.device.name} arrives at ` +
+          `${nameOf(stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ` +
+          `${formatName(to)}: about one frame in a thousand is dropped or repeated. Set both to ` +
+          'the same rate.',
       })),
   sums: (measured, { about }) =>
     conversions(measured)

@@ -14,6 +14,9 @@ export const recordingLimit = cameraRule(
       : {
           level: 'note',
           title: `Own recording ends after ${camera.recordLimitMin} min`,
-          says: `A recording on the card of ${node.device.name} ends after ${camera.recordLimitMin} min; its output goes on. The show lasts ${showMin} min: count on the output, and record it elsewhere.`,
+          says:
+            `A recording on the card of ${node.device.name} ends after ${camera.recordLimitMin} ` +
+            `min; its output goes on. The show lasts ${showMin} min: count on the output, and ` +
+            'record it elsewhere.',
         },
 );

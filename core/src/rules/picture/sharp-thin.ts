@@ -46,7 +46,10 @@ export const sharpThin = shotRule(
     return {
       level: 'warn',
       title: `Sharp for ${figure((sharp.farM - sharp.nearM) * 100, 0)} cm`,
-      says: `${device.name} is sharp from ${figure(sharp.nearM, 2)} to ${figure(sharp.farM, 2)} m, and whoever is in the shot sways ${figure(sway * 100, 0)} cm. Close the aperture and add light, or let the camera follow the focus.`,
+      says:
+        `${device.name} is sharp from ${figure(sharp.nearM, 2)} to ${figure(sharp.farM, 2)} ` +
+        `m, and whoever is in the shot sways ${figure(sway * 100, 0)} cm. Close the aperture ` +
+        'and add light, or let the camera follow the focus.',
     };
   },
   {

@@ -53,7 +53,11 @@ export const shotMissed = shotRule(
     return {
       level: 'warn',
       title: `Frames ${figure(framed ?? 0, 2)} m ${wanted.of}, ${figure(wanted.m, 2)} m wanted`,
-      says: `${device.name} frames ${figure(framed ?? 0, 2)} m of ${wanted.of} and “${shot.wanted}” is ${figure(wanted.m, 2)} m: ${misfit > 0 ? 'too wide' : 'too tight'}. Move the camera or change the focal length.`,
+      says:
+        `${device.name} frames ${figure(framed ?? 0, 2)} m of ${wanted.of} and ` +
+        `“${shot.wanted}” is ${figure(wanted.m, 2)} m: ` +
+        `${misfit > 0 ? 'too wide' : 'too tight'}. Move the camera or change the focal ` +
+        'length.',
     };
   },
   {

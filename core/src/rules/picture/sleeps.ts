@@ -20,7 +20,10 @@ export const sleeps = cameraRule(
     return {
       level: 'stop',
       title: `Sleeps after ${camera.sleep.afterMin} min`,
-      says: `${node.device.name} goes to sleep when nobody touches it for ${camera.sleep.afterMin} min, and the show lasts ${showMin} min. Switch the sleep timer off.`,
+      says:
+        `${node.device.name} goes to sleep when nobody touches it for ` +
+        `${camera.sleep.afterMin} min, and the show lasts ${showMin} min. Switch the sleep ` +
+        'timer off.',
     };
   },
   ({ node, camera }) =>

@@ -21,7 +21,10 @@ export const slider = shotRule(
     return {
       level: 'note',
       title: `Pans ${figure(panRangeDeg)}° over its travel`,
-      says: `${device.name} travels ${figure(shot.travelM, 2)} m, half to either side. It must pan ${figure(panRangeDeg)}° in all to hold the subject; without the pan the subject is out of the frame ${figure(travelToLoseM, 2)} m from the middle.`,
+      says:
+        `${device.name} travels ${figure(shot.travelM, 2)} m, half to either side. It must ` +
+        `pan ${figure(panRangeDeg)}° in all to hold the subject; without the pan the subject ` +
+        `is out of the frame ${figure(travelToLoseM, 2)} m from the middle.`,
     };
   },
   {

@@ -35,7 +35,9 @@ export const smallSocket = pictureRule(
       level: 'note',
       about: { deviceId: node.device.id, portId: node.id, linkId: edge.id },
       title: 'Small socket',
-      says: `${node.device.device.name} has a ${node.port.connector.split('-')[0] ?? ''} HDMI socket that a hanging cable breaks. Clamp the cable and support its weight.`,
+      says:
+        `${node.device.device.name} has a ${node.port.connector.split('-')[0] ?? ''} HDMI ` +
+        'socket that a hanging cable breaks. Clamp the cable and support its weight.',
     })),
   {
     fixes: (measured, { about }) =>

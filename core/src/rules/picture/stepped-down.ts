@@ -31,7 +31,10 @@ const find = (measured: Measured): Omit<Finding, 'code' | 'area'>[] =>
       stage: source.index,
     },
     title: `${candidateName(negotiation)} instead of ${candidateName(negotiation.wish)}`,
-    says: `${source.at.device.device.name} could send ${candidateName(negotiation.wish)} and sends ${candidateName(negotiation)}: ${obstacle.says}. Mend that place, or want a format that fits.`,
+    says:
+      `${source.at.device.device.name} could send ${candidateName(negotiation.wish)} and ` +
+      `sends ${candidateName(negotiation)}: ${obstacle.says}. Mend that place, or want a ` +
+      'format that fits.',
     houseRule: 'chosenFormat',
   }));
 

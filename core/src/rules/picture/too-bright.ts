@@ -20,7 +20,10 @@ export const tooBright = shotRule(
       : {
           level: 'warn',
           title: `${figure(stopsOver)} stops too bright`,
-          says: `${device.name} gets ${figure(stopsOver)} stops more light than it needs. Lower the sensitivity, or use a grey filter of ${Math.round(stopsOver)} ${Math.round(stopsOver) === 1 ? 'stop' : 'stops'}.`,
+          says:
+            `${device.name} gets ${figure(stopsOver)} stops more light than it needs. Lower the ` +
+            `sensitivity, or use a grey filter of ${Math.round(stopsOver)} ` +
+            `${Math.round(stopsOver) === 1 ? 'stop' : 'stops'}.`,
         },
   {
     sums: exposureSum,

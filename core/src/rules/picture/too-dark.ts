@@ -29,7 +29,10 @@ export const tooDark = shotRule(
       : {
           level: 'warn',
           title: `${figure(-stopsOver)} stops too dark`,
-          says: `${device.name} needs ${figure(lightNeededLux, 0)} lux and ${figure(shot.lightLux ?? 0, 0)} fall on the subject. Add light, open the aperture, or raise the sensitivity.`,
+          says:
+            `${device.name} needs ${figure(lightNeededLux, 0)} lux and ` +
+            `${figure(shot.lightLux ?? 0, 0)} fall on the subject. Add light, open the aperture, ` +
+            'or raise the sensitivity.',
         },
   {
     sums: exposureSum,

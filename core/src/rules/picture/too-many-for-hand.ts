@@ -22,7 +22,9 @@ export const tooManyForHand = pictureRule(
           level: 'warn',
           about: {},
           title: `${scenes} scenes, ${PEDAL_SWITCHES} pedal switches`,
-          says: `The host switches by pedal, and a pedal has ${PEDAL_SWITCHES} switches for ${scenes} scenes. Use a panel, an operator, or fewer scenes.`,
+          says:
+            `The host switches by pedal, and a pedal has ${PEDAL_SWITCHES} switches for ${scenes} ` +
+            'scenes. Use a panel, an operator, or fewer scenes.',
         },
       ];
     if (by === 'nobody' && scenes > 1)
@@ -31,7 +33,9 @@ export const tooManyForHand = pictureRule(
           level: 'warn',
           about: {},
           title: 'Nobody switches',
-          says: `There are ${scenes} scenes and the brief says that nobody switches. The show stays in the first. Say who switches, or leave one scene.`,
+          says:
+            `There are ${scenes} scenes and the brief says that nobody switches. The show stays ` +
+            'in the first. Say who switches, or leave one scene.',
         },
       ];
     return [];

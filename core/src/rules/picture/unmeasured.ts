@@ -15,6 +15,8 @@ export const unmeasured = shotRule(
       : {
           level: 'note',
           title: 'Cannot be framed yet',
-          says: `Cannot tell what ${device.name} frames: it is not known ${asks.join(', nor ')}. Measure it and type it in.`,
+          says:
+            `Cannot tell what ${device.name} frames: it is not known ${asks.join(', nor ')}. ` +
+            'Measure it and type it in.',
         },
 );

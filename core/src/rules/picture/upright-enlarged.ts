@@ -41,7 +41,10 @@ export const uprightEnlarged = pictureRule(
       level: 'note',
       about: { coverage: `deliverable:${id}:delivered` },
       title: `${deliverable.name} enlarged ${figure(times, 2)}×`,
-      says: `${deliverable.name} is cut upright out of pictures of ${height} lines and enlarged ${figure(times, 2)} times. Capture larger, turn a camera upright, or deliver it smaller.`,
+      says:
+        `${deliverable.name} is cut upright out of pictures of ${height} lines and enlarged ` +
+        `${figure(times, 2)} times. Capture larger, turn a camera upright, or deliver it ` +
+        'smaller.',
     })),
   {
     sums: (measured, { about }) =>

@@ -19,7 +19,10 @@ export const upscaled = pictureRule(
         level: 'note',
         about: aboutStage(stage),
         title: `${from.height} lines made ${to.height}`,
-        says: `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ${stage.at.device.device.name} makes ${formatName(to)} of it. It will look softer beside the others. Send the larger picture where the source has it.`,
+        says:
+          `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +
+          `${stage.at.device.device.name} makes ${formatName(to)} of it. It will look softer ` +
+          'beside the others. Send the larger picture where the source has it.',
       })),
   {
     sums: (measured, { about }) =>

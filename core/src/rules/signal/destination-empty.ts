@@ -39,7 +39,10 @@ const find = (measured: Measured): Finding[] => {
         level: 'stop',
         about: { deviceId: node.id, portId },
         title: `No ${signal}`,
-        says: `${node.device.name} gets no ${signal}: no ${signal === 'picture' ? 'camera or player' : 'microphone or other sound source'} reaches it. Connect one through what feeds ${node.device.name}.`,
+        says:
+          `${node.device.name} gets no ${signal}: no ` +
+          `${signal === 'picture' ? 'camera or player' : 'microphone or other sound source'} ` +
+          `reaches it. Connect one through what feeds ${node.device.name}.`,
       });
     }
   return findings;

@@ -26,7 +26,9 @@ export const sourceLost: Rule = {
           level: 'warn',
           about: { deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id },
           title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
-          says: `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ${source.links[0]?.to.device.device.name ?? 'it'} onward.`,
+          says:
+            `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ` +
+            `${source.links[0]?.to.device.device.name ?? 'it'} onward.`,
         };
       });
   },

@@ -16,6 +16,8 @@ export const waysCut: Rule = {
       level: 'note',
       about: { deviceId: node.device.id, portId: node.id },
       title: 'More ways than are followed',
-      says: `One source reaches ${node.device.device.name}, ${node.port.name} by more than four ways; only the first four are computed. Take out the ways that are not meant.`,
+      says:
+        `One source reaches ${node.device.device.name}, ${node.port.name} by more than four ` +
+        'ways; only the first four are computed. Take out the ways that are not meant.',
     })),
 };

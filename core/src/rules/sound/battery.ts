@@ -27,7 +27,10 @@ export const batteryShort = eachSoundRule<DeviceNode>(
         : {
             level: 'warn',
             title: `Battery ${figure(lastsMin / 60)} h, needed ${figure(neededMin / 60)} h`,
-            says: `${device.name} runs ${figure(lastsMin / 60)} h on a fresh battery; set-up and show take ${figure(neededMin / 60)} h and a fifth should be in hand. Plan a change, or use a cable.`,
+            says:
+              `${device.name} runs ${figure(lastsMin / 60)} h on a fresh battery; set-up and show ` +
+              `take ${figure(neededMin / 60)} h and a fifth should be in hand. Plan a change, or ` +
+              'use a cable.',
           };
     },
     sums: ({ device }, { rig: { brief } }) => [

@@ -23,9 +23,12 @@ export const bleed = microphoneRule(
   'sound.bleed',
   {
     looksFor: 'A microphone that hears another voice less than 9.5 dB under its own.',
-    why: 'The other voice arrives twice, a moment apart: it sounds hollow, and cutting one track leaves it on the other.',
+    why:
+      'The other voice arrives twice, a moment apart: it sounds hollow, and cutting one ' +
+      'track leaves it on the other.',
     remedy:
-      'Bring microphones nearer to their mouths or people farther apart: three times as far from the other as from the own.',
+      'Bring microphones nearer to their mouths or people farther apart: three times as far ' +
+      'from the other as from the own.',
     source: 'handbook 2-sound, bleed: the 3:1 rule',
   },
   {
@@ -35,7 +38,13 @@ export const bleed = microphoneRule(
       return {
         level: 'warn',
         title: `${found.other.name} only ${figure(-found.db)} dB under`,
-        says: `${microphone.node.device.device.name} hears ${found.other.name} ${figure(-found.db)} dB under ${personName(measured, microphone.personId)}; the 3:1 rule asks for ${figure(THREE_TO_ONE_DB)} dB. With both open, ${found.other.name} ripples by ${found.db < 0 ? `${figure(combRippleDb(found.db))} dB` : 'everything there is'} from comb to dip. Come closer, turn the dull side to the other voice, or sit farther apart.`,
+        says:
+          `${microphone.node.device.device.name} hears ${found.other.name} ${figure(-found.db)} ` +
+          `dB under ${personName(measured, microphone.personId)}; the 3:1 rule asks for ` +
+          `${figure(THREE_TO_ONE_DB)} dB. With both open, ${found.other.name} ripples by ` +
+          `${found.db < 0 ? `${figure(combRippleDb(found.db))} dB` : 'everything there is'} ` +
+          'from comb to dip. Come closer, turn the dull side to the other voice, or sit farther ' +
+          'apart.',
       };
     },
     sums: (microphone) => {

@@ -2,11 +2,16 @@ import { channelLoads, type ChannelLoad } from '../../sound/channels';
 import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
+const namesOf = (sources: ChannelLoad['sources']): string =>
+  sources.map(({ device }) => device.device.name).join(', ');
+
 export const channelsShort = eachSoundRule<ChannelLoad>(
   'sound.channels-short',
   {
     looksFor: 'A digital or network cable with more sound channels on it than its ends carry.',
-    why: 'Optical carries eight channels at 48 kHz, a personal mixer or desk as many as it was built for; the rest is not heard.',
+    why:
+      'Optical carries eight channels at 48 kHz, a personal mixer or desk as many as it was ' +
+      'built for; the rest is not heard.',
     remedy: 'Send some by another way, or use a larger box.',
     source: 'handbook 2-sound, the chain: digital expansion',
   },
@@ -19,10 +24,10 @@ export const channelsShort = eachSoundRule<ChannelLoad>(
         : {
             level: 'stop',
             title: `${sources.length} channels, ${most} fit`,
-            says: `${sources.length} sounds go from ${nameOf(from)} to ${nameOf(to)}, and ${nameOf(by)} carries ${most}. ${sources
-              .slice(most)
-              .map(({ device }) => device.device.name)
-              .join(', ')} will not arrive.`,
+            says:
+              `${sources.length} sounds go from ${nameOf(from)} to ${nameOf(to)}, and ` +
+              `${nameOf(by)} carries ${most}. ` +
+              `${namesOf(sources.slice(most))} will not arrive.`,
           },
     sums: ({ sources, most }) => [
       {

@@ -19,7 +19,10 @@ export const clips: Rule = {
         level: 'stop',
         about: aboutTight(tight),
         title: `Clips by ${figure(-tight.headroom)} dB`,
-        says: `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. Lower the gain, switch a pad in, or move the microphone away.`,
+        says:
+          `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ` +
+          `${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. ` +
+          'Lower the gain, switch a pad in, or move the microphone away.',
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,

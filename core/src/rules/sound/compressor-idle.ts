@@ -25,7 +25,10 @@ export const compressorIdle = eachSoundRule<Compressor>(
         : {
             level: 'note',
             title: 'The compressor never acts',
-            says: `${name} presses from ${figure(curve.thresholdDb)} ${voiceIn.unit} on; the loudest peaks of ${voiceName(compressor)} come to ${figure(loudestPeak)}. Bring the threshold down, or switch it out.`,
+            says:
+              `${name} presses from ${figure(curve.thresholdDb)} ${voiceIn.unit} on; the loudest ` +
+              `peaks of ${voiceName(compressor)} come to ${figure(loudestPeak)}. Bring the ` +
+              'threshold down, or switch it out.',
           };
     },
     sums: ({ voiceIn, curve }) => [

@@ -25,7 +25,10 @@ export const digitalRates = eachSoundRule<LinkEdge>(
       return {
         level: 'stop',
         title: `${from.rateHz / 1000} into ${to.rateHz / 1000} kHz`,
-        says: `${nameOf(link.from)} sends at ${from.rateHz / 1000} kHz and ${nameOf(link.to)} listens at ${to.rateHz / 1000}. They never lock. Set both to one rate, and make one of them the master of the clock.`,
+        says:
+          `${nameOf(link.from)} sends at ${from.rateHz / 1000} kHz and ${nameOf(link.to)} ` +
+          `listens at ${to.rateHz / 1000}. They never lock. Set both to one rate, and make one ` +
+          'of them the master of the clock.',
       };
     },
   },

@@ -30,7 +30,10 @@ export const distanceDiffers = microphoneRule(
       return {
         level: 'note',
         title: `${figure(typed, 2)} m typed, ${figure(plan, 2)} m on the plan`,
-        says: `The level of ${microphone.node.device.device.name} is computed at ${figure(typed, 2)} m from the mouth; on the plan it stands ${figure(plan, 2)} m away. Take one of them.`,
+        says:
+          `The level of ${microphone.node.device.device.name} is computed at ` +
+          `${figure(typed, 2)} m from the mouth; on the plan it stands ${figure(plan, 2)} m ` +
+          'away. Take one of them.',
       };
     },
     fixes: (microphone, measured) => {

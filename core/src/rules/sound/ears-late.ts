@@ -27,7 +27,11 @@ export const earsLate = soundRule(
           level: isSpeech ? ('warn' as const) : ('note' as const),
           about: { deviceId: node.device.id, portId: node.id },
           title: `Hears themself ${figure(ownVoiceMs)} ms late`,
-          says: `${name} hears their own voice ${figure(ownVoiceMs)} ms late in ${node.device.device.name}. ${isSpeech ? 'They will slow down and stumble.' : 'Fine for speech, late for playing.'} Use the direct path of the interface or mixer.`,
+          says:
+            `${name} hears their own voice ${figure(ownVoiceMs)} ms late in ` +
+            `${node.device.device.name}. ` +
+            `${isSpeech ? 'They will slow down and stumble.' : 'Fine for speech, late for playing.'} ` +
+            'Use the direct path of the interface or mixer.',
         },
       ];
     }),

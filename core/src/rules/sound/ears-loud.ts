@@ -54,7 +54,10 @@ export const earsLoud = soundRule(
       level: spl > NEVER_DB ? 'stop' : 'warn',
       about: { deviceId: node.device.id, portId: node.id },
       title: `${figure(spl, 0)} dB at the ear`,
-      says: `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? node.device.device.name} hears ${figure(spl)} dB in ${node.device.device.name}; that may be heard for ${time(hours)} a day. Turn it down before anybody puts them on.`,
+      says:
+        `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? node.device.device.name} ` +
+        `hears ${figure(spl)} dB in ${node.device.device.name}; that may be heard for ` +
+        `${time(hours)} a day. Turn it down before anybody puts them on.`,
     })),
   {
     sums: (measured, { about }) =>

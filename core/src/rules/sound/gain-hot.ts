@@ -25,7 +25,10 @@ export const gainHot: Rule = {
           stage: level.stage.index,
         },
         title: `${figure(-level.missingDb)} dB over the house level`,
-        says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(-level.missingDb)} dB over the house level. A laugh will clip. Turn the gain down.`,
+        says:
+          `${sourceOf(level.stage).at.device.device.name} is recorded at ` +
+          `${figure(level.levelDbfs)} dBFS, ${figure(-level.missingDb)} dB over the house ` +
+          'level. A laugh will clip. Turn the gain down.',
         houseRule: 'recordingLevel',
       })),
   sums: (measured, { about }) => {

@@ -49,7 +49,11 @@ export const gainLow: Rule = {
         stage: level.stage.index,
       },
       title: `${figure(level.missingDb)} dB under the house level`,
-      says: `${sourceOf(level.stage).at.device.device.name} is recorded at ${figure(level.levelDbfs)} dBFS, ${figure(level.missingDb)} dB under the house level, and ${nameOf(level.stage.parent?.at ?? level.stage.at)} has gain to spare. Turn it up.`,
+      says:
+        `${sourceOf(level.stage).at.device.device.name} is recorded at ` +
+        `${figure(level.levelDbfs)} dBFS, ${figure(level.missingDb)} dB under the house ` +
+        `level, and ${nameOf(level.stage.parent?.at ?? level.stage.at)} has gain to spare. ` +
+        'Turn it up.',
       houseRule: 'recordingLevel',
     })),
   sums: (measured, { about }) => {

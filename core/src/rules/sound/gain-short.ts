@@ -109,7 +109,9 @@ export const gainShort: Rule = {
   area: 'sound',
   looksFor:
     'A microphone that stays under the house recording level with every gain on its way turned fully up.',
-  why: 'Level that is missing at the converter has to be added later, and the hiss comes up with it; on air nobody adds it.',
+  why:
+    'Level that is missing at the converter has to be added later, and the hiss comes up ' +
+    'with it; on air nobody adds it.',
   remedy: 'Move the microphone closer, add a booster, or use an input with more gain.',
   source: 'handbook 2-sound, worked A and B',
   find: (measured) =>
@@ -131,7 +133,12 @@ export const gainShort: Rule = {
             stage: level.stage.index,
           },
           title: `${figure(shortDb(level), 2)} dB short of gain`,
-          says: `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ${last?.stage.at.device.device.name ?? 'The preamp'} ends at ${last?.gain.maxDb ?? 0} dB and this voice needs ${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone closer, add a booster, or use an input with more gain.`,
+          says:
+            `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ` +
+            `${last?.stage.at.device.device.name ?? 'The preamp'} ends at ` +
+            `${last?.gain.maxDb ?? 0} dB and this voice needs ` +
+            `${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone ` +
+            'closer, add a booster, or use an input with more gain.',
           houseRule: 'recordingLevel',
         };
       }),

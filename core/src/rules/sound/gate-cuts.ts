@@ -20,7 +20,10 @@ export const gateCuts = eachSoundRule(
         : {
             level: 'warn',
             title: 'The gate cuts quiet words',
-            says: `The gate of ${gate.name} opens at ${figure(gate.thresholdDb)} ${gate.voiceIn.unit}; quiet speech of ${voiceName(gate)} comes at ${figure(gate.voiceIn.quietestDb)}. It swallows ends of words. Bring the threshold down.`,
+            says:
+              `The gate of ${gate.name} opens at ${figure(gate.thresholdDb)} ${gate.voiceIn.unit}; ` +
+              `quiet speech of ${voiceName(gate)} comes at ${figure(gate.voiceIn.quietestDb)}. It ` +
+              'swallows ends of words. Bring the threshold down.',
           },
     sums: ({ voiceIn, thresholdDb }) => [
       {

@@ -21,7 +21,13 @@ export const gateOpen = eachSoundRule(
       return {
         level: 'note',
         title: 'The gate never closes',
-        says: `What lies under ${voiceName(gate)} comes to the gate of ${gate.name} at ${figure(underneathDb)} ${unit}, and it opens at ${figure(gate.thresholdDb)}. ${underneathDb < quietestDb ? 'Raise the threshold between the two.' : `Quiet speech comes at ${figure(quietestDb)}, so no threshold does: come closer, or leave the gate out.`}`,
+        says:
+          `What lies under ${voiceName(gate)} comes to the gate of ${gate.name} at ` +
+          `${figure(underneathDb)} ${unit}, and it opens at ${figure(gate.thresholdDb)}. ` +
+          (underneathDb < quietestDb
+            ? 'Raise the threshold between the two.'
+            : `Quiet speech comes at ${figure(quietestDb)}, so no threshold does: come closer, ` +
+              'or leave the gate out.'),
       };
     },
     sums: ({ voiceIn, thresholdDb }) => [

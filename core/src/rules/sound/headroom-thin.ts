@@ -19,7 +19,10 @@ export const headroomThin: Rule = {
         level: 'warn',
         about: aboutTight(tight),
         title: `${figure(tight.headroom)} dB of headroom`,
-        says: `${sourceOf(tight.stage).at.device.device.name} peaks ${figure(tight.headroom)} dB under the ceiling of ${nameOf(tight.stage.at)}; the house rule asks for ${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
+        says:
+          `${sourceOf(tight.stage).at.device.device.name} peaks ${figure(tight.headroom)} dB ` +
+          `under the ceiling of ${nameOf(tight.stage.at)}; the house rule asks for ` +
+          `${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,

@@ -5,7 +5,10 @@ import { loopDb, type MicrophoneInRoom } from '../../room';
 import type { Fix } from '../rule';
 import { batchFix, microphoneRule } from '../rule-of';
 
-/** What a loop must stay under so as neither to howl nor to ring. @unit dB @source typical: feedback stability margin */
+/**
+ * What a loop must stay under so as neither to howl nor to ring. @unit dB @source typical: feedback
+ * stability margin
+ */
 const STABLE_DB = -6;
 
 /** Every loudspeaker that sends it back turned down by what is too much. */
@@ -42,9 +45,12 @@ export const howl = microphoneRule(
   {
     looksFor:
       'A microphone whose own voice comes back from loudspeakers nearly as loud as it went in.',
-    why: 'At 0 dB the loop howls, and sudden full level harms ears and loudspeakers; within 6 dB it rings on every word.',
+    why:
+      'At 0 dB the loop howls, and sudden full level harms ears and loudspeakers; within 6 ' +
+      'dB it rings on every word.',
     remedy:
-      'Turn the loudspeakers down, bring them behind the microphone’s dull side, come closer to the microphone, or take its voice out of them.',
+      'Turn the loudspeakers down, bring them behind the microphone’s dull side, come ' +
+      'closer to the microphone, or take its voice out of them.',
     source: 'handbook 2-sound, loudspeakers against open microphones; stability margin 6 dB',
   },
   {
@@ -54,7 +60,11 @@ export const howl = microphoneRule(
       return {
         level: loop >= 0 ? 'stop' : 'warn',
         title: loop >= 0 ? 'This will howl' : `${figure(-loop)} dB from howling`,
-        says: `The voice of ${microphone.node.device.device.name} comes back from ${microphone.returned.map(({ name }) => name).join(' and ')} ${loop >= 0 ? `${figure(loop)} dB louder than` : `only ${figure(-loop)} dB under`} what went in. Turn the loudspeakers down, or take this voice out of them.`,
+        says:
+          `The voice of ${microphone.node.device.device.name} comes back from ` +
+          `${microphone.returned.map(({ name }) => name).join(' and ')} ` +
+          `${loop >= 0 ? `${figure(loop)} dB louder than` : `only ${figure(-loop)} dB under`} ` +
+          'what went in. Turn the loudspeakers down, or take this voice out of them.',
       };
     },
     sums: (microphone) => [

@@ -14,7 +14,8 @@ export const personName = (measured: Measured, id: string | null): string =>
   (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
 
 /**
- * The microphone as little nearer to its mouth as will do, tried centimetre by centimetre: nearer to the mouth it may also be nearer to a noise.
+ * The microphone as little nearer to its mouth as will do, tried centimetre by centimetre: nearer
+ * to the mouth it may also be nearer to a noise.
  * @param isWell whether the microphone, where it would be, is well
  */
 export const closerFix = (

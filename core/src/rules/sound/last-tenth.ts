@@ -21,7 +21,10 @@ interface Strained {
 
 const keyOf = (item: AdjustableGain): string => `${deviceOf(item).id}.${item.control}`;
 
-/** Whether every voice that the one gain serves also passes the other: a gain that some converter has alone must stay. */
+/**
+ * Whether every voice that the one gain serves also passes the other: a gain that some converter
+ * has alone must stay.
+ */
 const servesWith = (measured: Measured, knob: AdjustableGain, other: AdjustableGain): boolean =>
   voices(measured).every((stage) => {
     const keys = adjustableGains(stage).map(keyOf);
@@ -66,7 +69,10 @@ export const lastTenth = soundRule(
       level: 'note',
       about: { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id, stage: stage.index },
       title: `${nameOf(knob)} is nearly fully up`,
-      says: `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ${figure(knob.gain.maxDb, 0)} dB for ${sourceOf(stage).at.device.device.name}, and ${nameOf(other)} has gain to spare. Let that give the rest.`,
+      says:
+        `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ` +
+        `${figure(knob.gain.maxDb, 0)} dB for ${sourceOf(stage).at.device.device.name}, and ` +
+        `${nameOf(other)} has gain to spare. Let that give the rest.`,
     })),
   {
     sums: (measured, { about }) =>

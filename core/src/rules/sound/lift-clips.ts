@@ -36,7 +36,10 @@ export const liftClips = eachSoundRule<Shaping>(
       return {
         level: 'note',
         title: `Lifts ${figure(shaping.liftDb)} dB into ${figure(least.db)} dB of headroom`,
-        says: `${shaping.name} lifts a band of ${voiceName(shaping)} by ${figure(shaping.liftDb)} dB, and ${least.at.at.device.device.name} has ${figure(least.db)} dB left. Lower the other bands instead, or take gain away before it.`,
+        says:
+          `${shaping.name} lifts a band of ${voiceName(shaping)} by ${figure(shaping.liftDb)} ` +
+          `dB, and ${least.at.at.device.device.name} has ${figure(least.db)} dB left. Lower the ` +
+          'other bands instead, or take gain away before it.',
       };
     },
     sums: (shaping, measured) => {

@@ -33,7 +33,10 @@ export const lineIntoMicrophone: Rule = {
         level: 'warn',
         about: aboutJoint(edge),
         title: 'Line level into a microphone input',
-        says: `${nameOf(edge.from)} sends line level into ${nameOf(edge.to)}, which is made for microphones and has no pad in. It will clip or sit at the bottom of its gain. Use a line input, switch the pad in, or add an inline pad.`,
+        says:
+          `${nameOf(edge.from)} sends line level into ${nameOf(edge.to)}, which is made for ` +
+          'microphones and has no pad in. It will clip or sit at the bottom of its gain. Use a ' +
+          'line input, switch the pad in, or add an inline pad.',
       })),
   sums: (measured, { about }) => {
     const stage = measured.traced.stages.find(

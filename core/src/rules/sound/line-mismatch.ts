@@ -28,7 +28,12 @@ export const lineMismatch: Rule = {
           level: 'warn',
           about: aboutJoint(edge),
           title: `${Math.abs(stepDb).toFixed(2)} dB too ${stepDb > 0 ? 'hot' : 'quiet'}`,
-          says: `${nameOf(edge.from)} is made for ${out.nominal === 'line' ? '+4 dBu' : '−10 dBV'} and ${nameOf(edge.to)} for ${input.nominal === 'line' ? '+4 dBu' : '−10 dBV'}: the signal arrives ${Math.abs(stepDb).toFixed(2)} dB too ${stepDb > 0 ? 'hot and may clip' : 'quiet and hisses'}. Use an input of the same level or a level converter.`,
+          says:
+            `${nameOf(edge.from)} is made for ${out.nominal === 'line' ? '+4 dBu' : '−10 dBV'} ` +
+            `and ${nameOf(edge.to)} for ${input.nominal === 'line' ? '+4 dBu' : '−10 dBV'}: the ` +
+            `signal arrives ${Math.abs(stepDb).toFixed(2)} dB too ` +
+            `${stepDb > 0 ? 'hot and may clip' : 'quiet and hisses'}. Use an input of the same ` +
+            'level or a level converter.',
         },
       ];
     }),

@@ -32,7 +32,11 @@ export const loading: Rule = {
           level: 'warn',
           about: aboutJoint(edge),
           title: `Loaded ${ratio.toFixed(1)} : 1`,
-          says: `${nameOf(edge.to)} loads ${nameOf(edge.from)} with ${input.inputOhms} Ω against ${out.sourceOhms} Ω, only ${ratio.toFixed(1)} : 1. It costs ${Math.abs(loadingDb(out.sourceOhms, input.inputOhms)).toFixed(1)} dB and changes the tone. Use an input of at least ${LEAST_RATIO * out.sourceOhms} Ω.`,
+          says:
+            `${nameOf(edge.to)} loads ${nameOf(edge.from)} with ${input.inputOhms} Ω against ` +
+            `${out.sourceOhms} Ω, only ${ratio.toFixed(1)} : 1. It costs ` +
+            `${Math.abs(loadingDb(out.sourceOhms, input.inputOhms)).toFixed(1)} dB and changes ` +
+            `the tone. Use an input of at least ${LEAST_RATIO * out.sourceOhms} Ω.`,
         },
       ];
     }),

@@ -47,7 +47,11 @@ export const loudness = eachSoundRule<ProgrammeLoudness>(
         : {
             level: 'note',
             title: `About ${figure(lufs)} LUFS`,
-            says: `${end.device.name} will measure about ${figure(lufs)} LUFS; ${deliverable.name} is to be ${figure(targetLufs, 0)}. ${byDb > 0 ? `Bring it up by ${figure(byDb)} dB` : `Bring it down by ${figure(-byDb)} dB`}, and measure it: this is an estimate.`,
+            says:
+              `${end.device.name} will measure about ${figure(lufs)} LUFS; ${deliverable.name} is ` +
+              `to be ${figure(targetLufs, 0)}. ` +
+              `${byDb > 0 ? `Bring it up by ${figure(byDb)} dB` : `Bring it down by ${figure(-byDb)} dB`}, ` +
+              'and measure it: this is an estimate.',
           },
     sums: ({ voices, lufs, targetLufs, byDb }) => [
       {

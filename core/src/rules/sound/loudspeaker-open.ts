@@ -35,7 +35,11 @@ export const loudspeakerOpen: Rule = {
       level: 'stop',
       about: { deviceId: thread.end.device.id, portId: thread.end.id },
       title: 'Open loudspeaker with open microphones',
-      says: `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, and ${toCaller.source.device.device.name} sends the room back to ${toCaller.end.device.device.name}: they will hear themself. Use headphones, or mute the loudspeaker while microphones are open.`,
+      says:
+        `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, ` +
+        `and ${toCaller.source.device.device.name} sends the room back to ` +
+        `${toCaller.end.device.device.name}: they will hear themself. Use headphones, or mute ` +
+        'the loudspeaker while microphones are open.',
     }));
   },
   fixes: (measured, { about }) => {

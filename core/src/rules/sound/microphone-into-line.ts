@@ -23,7 +23,10 @@ export const microphoneIntoLine: Rule = {
         level: 'stop',
         about: aboutJoint(edge),
         title: 'Microphone into a line input',
-        says: `${nameOf(edge.from)} goes into ${nameOf(edge.to)}, a line input without the gain a microphone needs. It will hardly be heard. Use a microphone input or put a preamp between.`,
+        says:
+          `${nameOf(edge.from)} goes into ${nameOf(edge.to)}, a line input without the gain a ` +
+          'microphone needs. It will hardly be heard. Use a microphone input or put a preamp ' +
+          'between.',
       })),
   sums: (measured, { about }) => {
     const stage = measured.traced.stages.find(

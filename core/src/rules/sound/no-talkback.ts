@@ -35,7 +35,10 @@ export const noTalkback = soundRule(
             level: 'note',
             about: {},
             title: 'The operator can speak to nobody',
-            says: 'The brief has an operator who switches, and no voice that is off air reaches anybody’s headphones. Give the operator a talkback microphone, or an intercom: cues get lost without one.',
+            says:
+              'The brief has an operator who switches, and no voice that is off air reaches ' +
+              'anybody’s headphones. Give the operator a talkback microphone, or an intercom: cues ' +
+              'get lost without one.',
           },
         ];
   },

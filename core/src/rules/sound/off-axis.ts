@@ -25,7 +25,10 @@ export const offAxis = microphoneRule(
         : {
             level: loss < 2 * HEARD_DB ? 'note' : 'warn',
             title: `Points ${figure(microphone.offAxisDeg, 0)}° past the mouth`,
-            says: `${microphone.node.device.device.name} points ${figure(microphone.offAxisDeg, 0)}° past its mouth and loses ${figure(loss)} dB of the voice, not of the room. Point it at the mouth.`,
+            says:
+              `${microphone.node.device.device.name} points ${figure(microphone.offAxisDeg, 0)}° ` +
+              `past its mouth and loses ${figure(loss)} dB of the voice, not of the room. Point it ` +
+              'at the mouth.',
           };
     },
     sums: (microphone) => [

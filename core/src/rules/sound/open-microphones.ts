@@ -26,7 +26,8 @@ export const openMicrophones = eachSoundRule<ProgrammeLoudness>(
   'sound.open-microphones',
   {
     looksFor:
-      'A programme whose open microphones together bring up more of the room than the house rule allows, though each alone does not.',
+      'A programme whose open microphones together bring up more of the room than the house ' +
+      'rule allows, though each alone does not.',
     why: 'Noise of the room adds up with every open microphone: 3 dB for two, 6 for four, 9 for eight.',
     remedy: 'Close what nobody speaks into: gates, an automatic mixer, or a hand on the faders.',
     source: 'handbook 2-sound, the chain: sums of N channels, +10·log10 N',
@@ -42,7 +43,10 @@ export const openMicrophones = eachSoundRule<ProgrammeLoudness>(
       return {
         level: 'note',
         title: `${found.count} open microphones`,
-        says: `With ${found.count} microphones open in ${programme.end.device.name}, a voice stands ${figure(found.overDb)} dB over the room; alone each has at least ${figure(found.leastDb)} dB. Close what nobody speaks into.`,
+        says:
+          `With ${found.count} microphones open in ${programme.end.device.name}, a voice stands ` +
+          `${figure(found.overDb)} dB over the room; alone each has at least ` +
+          `${figure(found.leastDb)} dB. Close what nobody speaks into.`,
       };
     },
     sums: (programme, measured) => {

@@ -47,7 +47,9 @@ export const outputsShort = soundRule(
         level: 'warn',
         about: {},
         title: `${outputs} headphone output${outputs === 1 ? '' : 's'}, ${people} people`,
-        says: `${people} people speak on site and the rig has ${outputs} headphone socket${outputs === 1 ? '' : 's'}. Add a headphone amplifier with an output each.`,
+        says:
+          `${people} people speak on site and the rig has ${outputs} headphone ` +
+          `socket${outputs === 1 ? '' : 's'}. Add a headphone amplifier with an output each.`,
         houseRule: 'monitoring',
       },
     ];

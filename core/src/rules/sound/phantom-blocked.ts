@@ -62,7 +62,10 @@ export const phantomBlocked: Rule = {
           level: 'stop',
           about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
           title: 'Phantom power is blocked',
-          says: `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no phantom power through to it. Take ${phantom.by.device.device.name} out and switch phantom power on at the input.`,
+          says:
+            `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no ` +
+            `phantom power through to it. Take ${phantom.by.device.device.name} out and switch ` +
+            'phantom power on at the input.',
         },
       ];
     }),

@@ -21,7 +21,9 @@ export const phantomHarms: Rule = {
           level: 'stop',
           about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
           title: 'Phantom power on a ribbon',
-          says: `Phantom power is on at ${nameOf(phantom.supply)} and can damage ${node.device.device.name}. Switch it off before you plug the microphone.`,
+          says:
+            `Phantom power is on at ${nameOf(phantom.supply)} and can damage ` +
+            `${node.device.device.name}. Switch it off before you plug the microphone.`,
         },
       ];
     }),

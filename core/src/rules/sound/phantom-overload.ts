@@ -53,7 +53,9 @@ export const phantomOverload: Rule = {
         level: 'warn',
         about: { deviceId: draw.deviceId, portId: draw.portId },
         title: `${draw.needMa} mA of phantom power from ${draw.maxMa}`,
-        says: `${draw.who.join(', ')} draw ${draw.needMa} mA and ${draw.name} gives ${draw.maxMa} mA there. Their sound will sag. Spread them over more inputs.`,
+        says:
+          `${draw.who.join(', ')} draw ${draw.needMa} mA and ${draw.name} gives ${draw.maxMa} ` +
+          'mA there. Their sound will sag. Spread them over more inputs.',
       })),
   sums: (measured, { about }) =>
     draws(measured)

@@ -9,7 +9,8 @@ export const placeUnknown = microphoneRule(
   'sound.place-unknown',
   {
     looksFor:
-      'A microphone of which the room cannot be told because somebody or something has no place or no pattern, in a rig where others have one.',
+      'A microphone of which the room cannot be told because somebody or something has no ' +
+      'place or no pattern, in a rig where others have one.',
     why: 'What is not known is not assumed: bleed, noise and loudspeakers are left out for it.',
     remedy: 'Say where it is, on the Sound view.',
     source: 'handbook 2-sound, room, noise, bleed',

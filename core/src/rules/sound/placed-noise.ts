@@ -54,7 +54,12 @@ export const placedNoise = microphoneRule(
       return {
         level: 'warn',
         title: `${noise.name} ${figure((microphone.ownSpl ?? 0) - noise.spl)} dB under the voice`,
-        says: `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° off its axis; with all that sounds in the room its voice stands ${figure(over)} dB above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it away, turn the dull side of the microphone to it, or come closer.`,
+        says:
+          `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} ` +
+          `dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° ` +
+          `off its axis; with all that sounds in the room its voice stands ${figure(over)} dB ` +
+          `above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it ` +
+          'away, turn the dull side of the microphone to it, or come closer.',
       };
     },
     sums: (microphone) => [

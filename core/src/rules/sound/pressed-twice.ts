@@ -49,7 +49,11 @@ export const pressedTwice = soundRule(
       level: 'note',
       about: { deviceId: by.at(-1)?.deviceId ?? stage.at.device.id, stage: stage.index },
       title: `${by.length} compressors in a row`,
-      says: `${sourceOf(stage).at.device.device.name} is pressed by ${by.map(({ name }) => name).join(' and ')}: above both thresholds as ${ratioTogether(by.map(({ ratio }) => ratio))} to 1. Switch all but one out, or give each a gentle ratio.`,
+      says:
+        `${sourceOf(stage).at.device.device.name} is pressed by ` +
+        `${by.map(({ name }) => name).join(' and ')}: above both thresholds as ` +
+        `${ratioTogether(by.map(({ ratio }) => ratio))} to 1. Switch all but one out, or give ` +
+        'each a gentle ratio.',
     })),
   {
     sums: (measured, { about }) =>

@@ -34,8 +34,14 @@ export const reverberant = microphoneRule(
         return null;
       return {
         level: directToReverberantDb < DISTANT_DB ? 'warn' : 'note',
-        title: `Voice ${directToReverberantDb < 0 ? `${figure(-directToReverberantDb)} dB under` : `only ${figure(directToReverberantDb)} dB over`} its echo`,
-        says: `${node.device.device.name} is ${figure(distanceM, 2)} m from its mouth, and in this room the echo is as loud as the voice at ${figure(criticalDistanceM, 2)} m. Come closer, use a narrower pattern, or treat the room.`,
+        title:
+          directToReverberantDb < 0
+            ? `Voice ${figure(-directToReverberantDb)} dB under its echo`
+            : `Voice only ${figure(directToReverberantDb)} dB over its echo`,
+        says:
+          `${node.device.device.name} is ${figure(distanceM, 2)} m from its mouth, and in this ` +
+          `room the echo is as loud as the voice at ${figure(criticalDistanceM, 2)} m. Come ` +
+          'closer, use a narrower pattern, or treat the room.',
       };
     },
     sums: ({ distanceM, criticalDistanceM, directToReverberantDb }, { rig: { room } }) => [

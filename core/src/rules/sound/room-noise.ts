@@ -3,7 +3,10 @@ import type { MicrophoneInRoom } from '../../room';
 import { microphoneRule } from '../rule-of';
 import { closerFix } from './in-room';
 
-/** The room itself, beside the noises that have a place. @returns dB by which the voice stands over the room alone; null where either is not known */
+/**
+ * The room itself, beside the noises that have a place. @returns dB by which the voice stands over
+ * the room alone; null where either is not known
+ */
 const overRoomAlone = ({ ownSpl, roomSpl }: MicrophoneInRoom): number | null =>
   ownSpl === null || roomSpl === null ? null : ownSpl - roomSpl;
 
@@ -11,7 +14,9 @@ export const roomNoise = microphoneRule(
   'sound.room-noise',
   {
     looksFor: 'A microphone whose voice stands too little above the noise of the room itself.',
-    why: 'No gain, booster or interface changes it: what the microphone hears is already mixed, and a compressor brings it up in every pause.',
+    why:
+      'No gain, booster or interface changes it: what the microphone hears is already ' +
+      'mixed, and a compressor brings it up in every pause.',
     remedy: 'Come closer, use a pattern that hears less of the room, or quiet the room.',
     source: 'handbook 2-sound, room: room dB(A) + random-energy gain',
   },
@@ -23,7 +28,11 @@ export const roomNoise = microphoneRule(
       return {
         level: 'warn',
         title: `Room ${figure(over)} dB under the voice`,
-        says: `${microphone.node.device.device.name} hears the room at ${figure(microphone.roomSpl ?? 0)} dB(A) and its voice only ${figure(over)} dB louder; the house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Come closer, or quiet the room: no gain changes it.`,
+        says:
+          `${microphone.node.device.device.name} hears the room at ` +
+          `${figure(microphone.roomSpl ?? 0)} dB(A) and its voice only ${figure(over)} dB ` +
+          `louder; the house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Come ` +
+          'closer, or quiet the room: no gain changes it.',
       };
     },
     sums: (microphone) => [

@@ -36,7 +36,9 @@ export const talkbackHeard = eachSoundRule<Thread>(
     judge: ({ source, end }) => ({
       level: 'stop',
       title: 'The audience hears the intercom',
-      says: `What is said into ${source.device.device.name} reaches ${end.device.device.name}. Keep the intercom on lines of its own, or take its channel out of the mix.`,
+      says:
+        `What is said into ${source.device.device.name} reaches ${end.device.device.name}. ` +
+        'Keep the intercom on lines of its own, or take its channel out of the mix.',
     }),
   },
 );

@@ -23,7 +23,10 @@ export const tooClose = microphoneRule(
         : {
             level: 'note',
             title: `${figure(distanceM * 100, 0)} cm from the mouth`,
-            says: `${node.device.device.name} is ${figure(distanceM * 100, 0)} cm from the mouth: breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam or a screen before it.`,
+            says:
+              `${node.device.device.name} is ${figure(distanceM * 100, 0)} cm from the mouth: ` +
+              `breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam ` +
+              'or a screen before it.',
           },
     fixes: ({ node }) => {
       const source = node.port.emits?.sound;

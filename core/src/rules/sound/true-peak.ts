@@ -21,7 +21,11 @@ export const truePeak = eachSoundRule<ProgrammeLoudness>(
       return {
         level: 'note',
         title: `Peaks ${figure(peakAfterDbtp - TRUE_PEAK_DBTP)} dB too high at ${figure(targetLufs, 0)} LUFS`,
-        says: `Brought to ${figure(targetLufs, 0)} LUFS, ${end.device.name} peaks at about ${figure(peakAfterDbtp)} dBTP${loudest ? `, most of all by ${loudest.source.device.device.name}` : ''}; −1 is the limit. Put a limiter at the end, or compress that voice gently.`,
+        says:
+          `Brought to ${figure(targetLufs, 0)} LUFS, ${end.device.name} peaks at about ` +
+          `${figure(peakAfterDbtp)} ` +
+          `dBTP${loudest ? `, most of all by ${loudest.source.device.device.name}` : ''}; −1 is ` +
+          'the limit. Put a limiter at the end, or compress that voice gently.',
       };
     },
     sums: ({ byDb, peakAfterDbtp, voices }) => [

@@ -24,7 +24,10 @@ const atMost = (limit: number): Transform => {
   });
 };
 
-/** Puts everything of a backup in the place of everything that is there. The file is read whole before anything changes. */
+/**
+ * Puts everything of a backup in the place of everything that is there. The file is read whole
+ * before anything changes.
+ */
 export const POST = answering(async (request) => {
   mustSay(request, 'application/octet-stream');
   if (!request.body)
