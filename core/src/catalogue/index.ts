@@ -1,12 +1,21 @@
 import type { Kind, Model } from '../rig/model';
 import { entry } from '../rig/rig';
-import { cameras, picturePaths } from './cameras';
-import { lifts, microphones, shapers } from './microphones';
-import { captures, computers, hubs, outlets, switchers } from './picture-desks';
-import { interfaces, mixers, networkSound, soundSundries } from './sound-desks';
+import { cameras } from './cameras';
+import { captures } from './captures';
+import { computers, hubs } from './computers';
+import { interfaces } from './interfaces';
+import { lifts } from './lifts';
+import { microphones } from './microphones';
+import { mixers } from './mixers';
+import { networkSound } from './network-sound';
+import { outlets } from './outlets';
+import { picturePaths } from './picture-paths';
+import { shapers } from './shapers';
+import { soundSundries } from './sound-sundries';
+import { switchers } from './switchers';
 
 export * from './cables';
-export { WANTED_FORMATS } from './parts';
+export { WANTED_FORMATS } from './picture-parts';
 
 /**
  * Every device class, in the order of the chain. Figures are typical; a user copies a class and

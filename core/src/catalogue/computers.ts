@@ -1,0 +1,152 @@
+import type { Storage, Work } from '../rig/device-figures';
+import type { Model, Route, UsbPort } from '../rig/model';
+import {
+  AT_ONCE,
+  choice,
+  deviceClass,
+  each,
+  gain,
+  hdmi,
+  idsOf,
+  route,
+  software,
+  usbDevice,
+  usbHost,
+} from './parts';
+import { formats, HD_30 } from './picture-parts';
+
+const COMPUTER_BUFFER = { ms: 10.7 } as const;
+
+/**
+ * A computer's own programs: a programme made of everything that comes in, single tracks, single
+ * pictures, and a call.
+ */
+export const computer = (
+  id: string,
+  name: string,
+  about: string,
+  sockets: Readonly<Record<string, UsbPort>>,
+  screens: number,
+  work: Work,
+  storage: Storage,
+): Model => {
+  const usb = Object.keys(sockets);
+  const inputs = [...usb, 'call-in'];
+  const canvas: Route['picture'] = { does: 'house format', formatControl: 'canvas', scaler: true };
+  return deviceClass(id, {
+    name,
+    kind: 'computer',
+    step: 'make',
+    about,
+    work,
+    storage,
+    mixes: { keyers: 16, resizingKeyers: 16, boxes: 16 },
+    ports: {
+      ...sockets,
+      'call-in': software('in', 'From calls'),
+      programme: software('out', 'Programme'),
+      tracks: software('out', 'Single tracks'),
+      pictures: software('out', 'Single pictures'),
+      'call-out': software('out', 'To calls'),
+      ...each(screens, 'screen', (n) => hdmi('out', `Screen ${n}`, 14.4)),
+      network: { family: 'network', direction: 'in', name: 'Network', connector: 'rj45', gbps: 1 },
+    },
+    routes: {
+      'programme-picture': route(inputs, 'programme', { frames: 2 }, { picture: canvas }),
+      'programme-sound': route([...inputs, 'network'], 'programme', COMPUTER_BUFFER, {
+        sound: { gain: { control: 'programme-trim' } },
+      }),
+      tracks: route([...inputs, 'network'], 'tracks', COMPUTER_BUFFER, {
+        sound: { keepsApart: true },
+      }),
+      pictures: route(inputs, 'pictures', { frames: 1 }, { picture: { does: 'pass' } }),
+      'call-picture': route(usb, 'call-out', { frames: 2 }, { picture: canvas }),
+      'call-sound': route([...usb, 'network'], 'call-out', COMPUTER_BUFFER, { sound: {} }),
+      'call-others': route('call-in', 'call-out', COMPUTER_BUFFER, {
+        sound: {},
+        exceptSource: true,
+        when: { control: 'call-hears', is: 'everything but themself' },
+      }),
+      'call-echo': route('call-in', 'call-out', COMPUTER_BUFFER, {
+        sound: {},
+        when: { control: 'call-hears', is: 'programme' },
+      }),
+      'call-aloud': route('call-in', usb, COMPUTER_BUFFER, {
+        sound: { gain: { control: 'call-volume' } },
+      }),
+      'call-shown': route('call-in', idsOf(screens, 'screen'), { frames: 1 }, { picture: canvas }),
+      screens: route(usb, idsOf(screens, 'screen'), { frames: 2 }, { picture: canvas }),
+    },
+    controls: {
+      canvas: formats(
+        'Programme format',
+        [...HD_30, '1920x1080p60', '3840x2160p30'],
+        '1920x1080p30',
+      ),
+      'programme-trim': gain('Programme trim', -24, 24, 0, 0.5),
+      'call-volume': gain('Volume of callers', -24, 24, 0, 0.5),
+      'call-hears': choice(
+        'A caller hears',
+        [
+          ['everything but themself', 'Everything but themself'],
+          ['programme', 'The programme'],
+        ],
+        'everything but themself',
+      ),
+    },
+  });
+};
+
+export const computers: readonly Model[] = [
+  computer(
+    'computer-laptop',
+    'Laptop',
+    'One computer that does everything: two fast ports and one slow one.',
+    {
+      'usb-1': usbHost('USB 1', 10, 'a', 'usb-c'),
+      'usb-2': usbHost('USB 2', 5, 'a'),
+      'usb-3': usbHost('USB 3', 0.48, 'b'),
+    },
+    1,
+    { budget: 12, hardwareEncodes: 3 },
+    { medium: 'solid state', capacityGb: 500, writeMBps: 400 },
+  ),
+  computer(
+    'computer-desktop',
+    'Desktop computer',
+    'More ports on more controllers, and two screens.',
+    {
+      'usb-1': usbHost('USB 1', 10, 'a', 'usb-c'),
+      'usb-2': usbHost('USB 2', 5, 'b'),
+      'usb-3': usbHost('USB 3', 5, 'b'),
+      'usb-4': usbHost('USB 4', 5, 'c'),
+      'usb-5': usbHost('USB 5', 0.48, 'd'),
+      'usb-6': usbHost('USB 6', 0.48, 'd'),
+    },
+    2,
+    { budget: 24, hardwareEncodes: 4 },
+    { medium: 'solid state', capacityGb: 2000, writeMBps: 450 },
+  ),
+];
+
+const hub = (id: string, name: string, gbps: UsbPort['gbps'], sockets: number): Model =>
+  deviceClass(id, {
+    name,
+    kind: 'hub',
+    step: 'take in',
+    about:
+      'Shares one port of the computer between several devices. Capture devices do better without it.',
+    ports: {
+      up: usbDevice(gbps, 'usb-b', 'To the computer'),
+      ...each(sockets, 'usb', (n) => usbHost(`Socket ${n}`, gbps)),
+    },
+    routes: {
+      up: route(idsOf(sockets, 'usb'), 'up', AT_ONCE, { sound: {}, picture: { does: 'pass' } }),
+      down: route('up', idsOf(sockets, 'usb'), AT_ONCE, { sound: {}, picture: { does: 'pass' } }),
+    },
+  });
+
+export const hubs: readonly Model[] = [
+  hub('hub-5g', 'USB hub, 5 Gb/s, four sockets', 5, 4),
+  hub('hub-usb-2', 'USB hub, 480 Mb/s, four sockets', 0.48, 4),
+];

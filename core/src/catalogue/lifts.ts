@@ -1,0 +1,213 @@
+import type { Model } from '../rig/model';
+import { AT_ONCE, deviceClass, gain, lineOut, route, toggle } from './parts';
+
+/** Things that lift a weak signal before anything else touches it. */
+export const lifts: readonly Model[] = [
+  deviceClass('booster-inline', {
+    name: 'Inline booster, 25 dB',
+    kind: 'booster',
+    step: 'lift',
+    about:
+      'Fixed clean gain at the end of the microphone cable. Runs on phantom power and passes none on.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        inputOhms: 3000,
+        maxInDbu: -16,
+      },
+      out: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Output',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 150,
+        maxOutDbu: 9,
+        phantomNeedMa: 3,
+      },
+    },
+    routes: {
+      boost: route('in', 'out', AT_ONCE, { sound: { gain: { db: 25 }, ownNoiseDbu: -129.5 } }),
+    },
+    spread: {
+      'routes.boost.sound.gain.db': [18, 28],
+      'routes.boost.sound.ownNoiseDbu': [-130.5, -127],
+    },
+  }),
+  deviceClass('preamp-one', {
+    name: 'Microphone preamp, one channel',
+    kind: 'preamp',
+    step: 'lift',
+    about: 'High clean gain and a line output.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        inputOhms: 3000,
+        maxInDbu: 18,
+        phantomSupply: { control: 'phantom', maxMa: 10 },
+      },
+      out: lineOut('Output', 24, 'xlr', 100),
+    },
+    routes: {
+      lift: route('in', 'out', AT_ONCE, {
+        sound: {
+          gain: { control: 'gain' },
+          pad: { control: 'pad', db: -20 },
+          ein: [{ gainDb: 70, dbu: -128.5 }],
+          outputNoiseDbu: -92,
+        },
+      }),
+    },
+    controls: {
+      gain: gain('Gain', 0, 70, 40),
+      pad: toggle('Pad, 20 dB'),
+      phantom: toggle('Phantom power'),
+    },
+  }),
+  deviceClass('direct-box-active', {
+    name: 'Direct box, active',
+    kind: 'direct-box',
+    step: 'lift',
+    about: 'Takes an instrument or unbalanced line to a microphone input. Needs phantom power.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'jack',
+        nominal: 'instrument',
+        balanced: false,
+        inputOhms: 1_000_000,
+        maxInDbu: 12,
+      },
+      out: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Output',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 200,
+        maxOutDbu: 0,
+        phantomNeedMa: 4,
+      },
+    },
+    routes: {
+      through: route('in', 'out', AT_ONCE, { sound: { gain: { db: -15 }, ownNoiseDbu: -105 } }),
+    },
+  }),
+  deviceClass('direct-box-passive', {
+    name: 'Direct box, passive',
+    kind: 'direct-box',
+    step: 'lift',
+    about:
+      'A transformer from instrument or line to a microphone input. Stops ground hum; passes no phantom power.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'jack',
+        nominal: 'instrument',
+        balanced: false,
+        inputOhms: 140_000,
+        maxInDbu: 20,
+      },
+      out: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Output',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 150,
+        maxOutDbu: 0,
+      },
+    },
+    routes: { through: route('in', 'out', AT_ONCE, { sound: { gain: { db: -22 } } }) },
+  }),
+  deviceClass('pad-inline', {
+    name: 'Inline pad, 20 dB',
+    kind: 'converter',
+    step: 'lift',
+    about: 'A barrel that takes a line output down to a microphone input. Phantom power passes.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'xlr',
+        nominal: 'line',
+        balanced: true,
+        inputOhms: 1200,
+        maxInDbu: 26,
+      },
+      out: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Output',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 150,
+        maxOutDbu: 6,
+      },
+    },
+    routes: {
+      pad: route('in', 'out', AT_ONCE, { sound: { gain: { db: -20 }, passesPhantom: true } }),
+    },
+  }),
+  deviceClass('splitter-sound', {
+    name: 'Microphone splitter, transformer',
+    kind: 'splitter',
+    step: 'lift',
+    about: 'One microphone to two desks. Only the direct output passes phantom power.',
+    ports: {
+      in: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Input',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        inputOhms: 10_000,
+        maxInDbu: 10,
+      },
+      direct: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Direct',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 200,
+        maxOutDbu: 10,
+      },
+      isolated: {
+        family: 'analogue',
+        direction: 'out',
+        name: 'Isolated',
+        connector: 'xlr',
+        nominal: 'microphone',
+        balanced: true,
+        sourceOhms: 220,
+        maxOutDbu: 10,
+      },
+    },
+    routes: {
+      direct: route('in', 'direct', AT_ONCE, { sound: { passesPhantom: true } }),
+      isolated: route('in', 'isolated', AT_ONCE, { sound: { gain: { db: -1 } } }),
+    },
+  }),
+];

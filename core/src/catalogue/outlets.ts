@@ -1,0 +1,300 @@
+import type { Model, Port } from '../rig/model';
+import {
+  amount,
+  AT_ONCE,
+  consumerIn,
+  deviceClass,
+  gain,
+  hdmi,
+  lineOut,
+  preampToDigital,
+  route,
+  sdi,
+  software,
+} from './parts';
+import {
+  accepting,
+  encodings,
+  formats,
+  type FormatText,
+  HD_30,
+  HD_60,
+  sourceFormats,
+  UHD_30,
+  UHD_60,
+} from './picture-parts';
+
+const screen = (
+  id: string,
+  name: string,
+  kind: Model['kind'],
+  about: string,
+  list: readonly FormatText[],
+  gbps: number,
+  sound: boolean,
+): Model =>
+  deviceClass(id, {
+    name,
+    kind,
+    step: 'hear and see',
+    about,
+    ports: {
+      in: {
+        ...accepting(hdmi('in', 'HDMI in', gbps), list),
+        ends: { picture: 'needed', ...(sound ? { sound: 'welcome' as const } : {}) },
+      },
+    },
+  });
+
+const destination = (
+  id: string,
+  name: string,
+  kind: Model['kind'],
+  about: string,
+  ends: Port['ends'],
+  wire = false,
+): Model =>
+  deviceClass(id, {
+    name,
+    kind,
+    step: 'deliver',
+    about,
+    ports: {
+      in: software('in', 'From the computer', ends ? { ends } : {}),
+      ...(wire
+        ? {
+            wire: {
+              family: 'network' as const,
+              direction: 'in' as const,
+              name: 'From an encoder',
+              connector: 'rj45' as const,
+              gbps: 1,
+              ...(ends ? { ends } : {}),
+            },
+          }
+        : {}),
+    },
+  });
+
+export const outlets: readonly Model[] = [
+  screen(
+    'display-monitor',
+    'Monitor, 1080p',
+    'display',
+    'Confidence monitor or multiview.',
+    HD_60,
+    8.16,
+    true,
+  ),
+  screen('display-2160', 'Monitor, 2160p', 'display', 'Large monitor.', UHD_60, 14.4, true),
+  screen(
+    'prompter',
+    'Prompter display',
+    'prompter',
+    'A small display behind glass in front of a lens; often just a second screen.',
+    HD_60,
+    8.16,
+    false,
+  ),
+  deviceClass('encoder-hardware', {
+    name: 'Hardware encoder',
+    kind: 'encoder',
+    step: 'make',
+    about: 'Streams by itself over a wired network.',
+    ports: {
+      in: accepting(hdmi('in', 'HDMI in', 8.16), HD_60),
+      network: { family: 'network', direction: 'out', name: 'Network', connector: 'rj45', gbps: 1 },
+    },
+    routes: {
+      encode: route(
+        'in',
+        'network',
+        { ms: 250 },
+        {
+          sound: {},
+          picture: { does: 'capture', formatControl: 'stream-format', encodingControl: 'coding' },
+        },
+      ),
+    },
+    controls: {
+      'stream-format': formats('Stream format', HD_60, '1920x1080p30'),
+      coding: encodings(['compressed'], 'compressed'),
+    },
+  }),
+  deviceClass('encoder-hardware-sdi', {
+    name: 'Hardware encoder, SDI',
+    kind: 'encoder',
+    step: 'make',
+    about: 'Streams by itself over a wired network, from an SDI run.',
+    ports: {
+      in: accepting(sdi('in', 'SDI in', 2.97), HD_60),
+      network: { family: 'network', direction: 'out', name: 'Network', connector: 'rj45', gbps: 1 },
+    },
+    routes: {
+      encode: route(
+        'in',
+        'network',
+        { ms: 250 },
+        {
+          sound: {},
+          picture: { does: 'capture', formatControl: 'stream-format', encodingControl: 'coding' },
+        },
+      ),
+    },
+    controls: {
+      'stream-format': formats('Stream format', HD_60, '1920x1080p30'),
+      coding: encodings(['compressed'], 'compressed'),
+    },
+  }),
+  deviceClass('recorder-picture-sdi', {
+    name: 'Picture recorder, SDI',
+    kind: 'recorder',
+    step: 'deliver',
+    about:
+      'Records one SDI picture with its sound on a drive of its own, and passes the picture on.',
+    ports: {
+      in: { ...sdi('in', 'SDI in', 11.88), ends: { picture: 'needed', sound: 'welcome' } },
+      loop: sdi('out', 'Loop output', 11.88),
+    },
+    routes: { loop: route('in', 'loop', AT_ONCE, { sound: {}, picture: { does: 'pass' } }) },
+    controls: { 'record-mbps': amount('Bitrate', 'Mb/s', 10, 1000, 100, 10) },
+    storage: {
+      medium: 'solid state',
+      capacityGb: 500,
+      writeMBps: 90,
+      bitrateControl: 'record-mbps',
+    },
+  }),
+  deviceClass('display-sdi', {
+    name: 'Monitor, SDI',
+    kind: 'display',
+    step: 'hear and see',
+    about: 'Confidence monitor or multiview at the end of an SDI run.',
+    ports: {
+      in: {
+        ...accepting(sdi('in', 'SDI in', 2.97), HD_60),
+        ends: { picture: 'needed', sound: 'welcome' },
+      },
+    },
+  }),
+  deviceClass('recorder-picture', {
+    name: 'Picture recorder',
+    kind: 'recorder',
+    step: 'deliver',
+    about: 'Records one picture with its sound on a drive of its own, and passes the picture on.',
+    ports: {
+      in: {
+        ...accepting(hdmi('in', 'HDMI in', 8.16), UHD_30),
+        ends: { picture: 'needed', sound: 'welcome' },
+      },
+      loop: hdmi('out', 'Loop output', 8.16),
+    },
+    routes: { loop: route('in', 'loop', AT_ONCE, { sound: {}, picture: { does: 'pass' } }) },
+    controls: { 'record-mbps': amount('Bitrate', 'Mb/s', 10, 1000, 100, 10) },
+    storage: {
+      medium: 'card',
+      capacityGb: 256,
+      writeMBps: 60,
+      maxFileGb: 4,
+      bitrateControl: 'record-mbps',
+    },
+  }),
+  destination(
+    'stream',
+    'Live stream',
+    'stream',
+    'What the audience gets while it happens.',
+    { picture: 'needed', sound: 'needed' },
+    true,
+  ),
+  destination(
+    'recording-programme',
+    'Programme recording',
+    'recording',
+    'The finished programme in one file.',
+    { picture: 'welcome', sound: 'needed' },
+  ),
+  destination(
+    'recording-tracks',
+    'Recording, a track per voice',
+    'recording',
+    'Every sound source in a file of its own, to mix again.',
+    { sound: 'needed' },
+  ),
+  destination(
+    'recording-pictures',
+    'Recording, a file per picture',
+    'recording',
+    'Every picture in a file of its own, to cut again.',
+    { picture: 'needed' },
+  ),
+  deviceClass('call', {
+    name: 'Remote guest by call',
+    kind: 'call',
+    step: 'source',
+    about:
+      'Someone elsewhere, through a program on the computer. They must hear everything but themself.',
+    ports: {
+      receive: software('out', 'From the guest', {
+        emits: {
+          picture: {
+            formatControl: 'format',
+            clean: true,
+            copyProtected: false,
+            encodingControl: null,
+          },
+          sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -66 },
+        },
+      }),
+      send: software('in', 'To the guest', { ends: { sound: 'needed', picture: 'welcome' } }),
+    },
+    controls: { format: sourceFormats('Picture received', HD_30, '1280x720p30') },
+  }),
+  deviceClass('camera-mic-input', {
+    name: 'Camera with microphone input',
+    kind: 'camera',
+    step: 'source',
+    about: 'A camera that also records sound from a microphone socket.',
+    ports: {
+      hdmi: {
+        ...hdmi('out', 'HDMI', 8.16, 'micro-hdmi'),
+        emits: {
+          picture: {
+            formatControl: 'format',
+            clean: true,
+            copyProtected: false,
+            encodingControl: null,
+          },
+        },
+      },
+      mic: {
+        family: 'analogue',
+        direction: 'in',
+        name: 'Microphone input',
+        connector: 'mini-jack',
+        nominal: 'microphone',
+        balanced: false,
+        inputOhms: 2200,
+        maxInDbu: -10,
+      },
+      card: software('out', 'Card', { ends: { sound: 'welcome' } }),
+    },
+    routes: {
+      record: route('mic', 'card', { ms: 1 }, { sound: preampToDigital('mic-gain', -112, 30, 88) }),
+    },
+    controls: {
+      format: sourceFormats('Output format', HD_60, '1920x1080p60'),
+      'mic-gain': gain('Microphone gain', 0, 30, 10),
+    },
+  }),
+  deviceClass('converter-line', {
+    name: 'Line level converter, −10 dBV to +4 dBu',
+    kind: 'converter',
+    step: 'lift',
+    about: 'Lifts consumer line to professional line and balances it.',
+    ports: { in: consumerIn('Input', 10), out: lineOut('Output', 22) },
+    routes: {
+      lift: route('in', 'out', AT_ONCE, { sound: { gain: { db: 11.78 }, ownNoiseDbu: -100 } }),
+    },
+  }),
+];
