@@ -1,10 +1,7 @@
 import type { Model } from '../rig/model';
 import type { Pattern } from '../rig/sound-model';
-import { amount, choice, deviceClass, gain, route, usbDevice } from './parts';
+import { choice, deviceClass, gain, mouthDistance, route, usbDevice } from './parts';
 import { wireless } from './wireless';
-
-export const distance = (initial: number) =>
-  amount('Distance from the mouth', 'm', 0.01, 20, initial, 0.01);
 
 const patternChoice = (patterns: readonly [Pattern, ...Pattern[]]) =>
   choice(
@@ -60,7 +57,7 @@ export const wired = (id: string, capsule: Capsule): Model =>
       },
     },
     controls: {
-      distance: distance(capsule.distanceM),
+      distance: mouthDistance(capsule.distanceM),
       ...(typeof capsule.pattern === 'string' ? {} : { pattern: patternChoice(capsule.pattern) }),
     },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [capsule.spread[0], capsule.spread[1]] },

@@ -95,6 +95,10 @@ export const choice = (
   initial,
 });
 
+/** How far a microphone stands from the mouth. @unit m */
+export const mouthDistance = (initial: number): Control =>
+  amount('Distance from the mouth', 'm', 0.01, 20, initial, 0.01);
+
 const port = <F extends Port['family']>(
   family: F,
   direction: Port['direction'],

@@ -1,6 +1,6 @@
 import type { Model } from '../rig/model';
-import { distance } from './microphones';
-import { deviceClass, gain, route, software, toggle } from './parts';
+
+import { deviceClass, gain, mouthDistance, route, software, toggle } from './parts';
 
 /** @param records whether it also writes a file of its own */
 const transmitter = (id: string, name: string, about: string, records: boolean): Model => {
@@ -93,7 +93,7 @@ export const wireless: readonly Model[] = [
         },
       },
     },
-    controls: { distance: distance(0.2) },
+    controls: { distance: mouthDistance(0.2) },
     spread: { 'ports.out.emits.sound.sensitivityMvPerPa': [8, 40] },
   }),
   transmitter(
