@@ -1,6 +1,6 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../demo/harbour-hall';
-import { secondFiring } from '../demo/rigs';
+import { secondFiring } from '../demo/second-firing';
 import { editToReading } from './browser';
 import { benchRig, denseRig } from './rigs';
 

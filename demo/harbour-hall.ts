@@ -1,105 +1,6 @@
-import { RigDraft, USUAL_DELIVERABLES, type Rig } from '@echo-loom/core';
-
-/** Bench microphones of each side, one in front of two seats. */
-const BENCH = 6;
-
-const people = (draft: RigDraft): RigDraft =>
-  draft
-    .person('chair', 'Chair', {
-      shot: 'waist',
-      speechDbSpl: 64,
-      at: { xM: 12, yM: 20, facingDeg: 180 },
-    })
-    .person('proposer', 'Proposer', {
-      shot: 'waist',
-      posture: 'stands',
-      speechDbSpl: 66,
-      spreadDb: 9,
-      crestDb: 16,
-      at: { xM: 9, yM: 15, facingDeg: 150 },
-    })
-    .person('opposer', 'Opposer', {
-      shot: 'waist',
-      posture: 'stands',
-      speechDbSpl: 66,
-      spreadDb: 9,
-      crestDb: 16,
-      at: { xM: 15, yM: 15, facingDeg: 210 },
-    })
-    .person('questioner', 'Questioner', {
-      shot: 'waist',
-      posture: 'stands',
-      speechDbSpl: 62,
-      spreadDb: 9,
-      at: { xM: 12, yM: 7, facingDeg: 0 },
-    })
-    .person('audience', 'Audience', {
-      shot: null,
-      isHeard: false,
-      speechDbSpl: 84,
-      crestDb: 16,
-      at: { xM: 12, yM: 4, facingDeg: 0 },
-    })
-    .person('director', 'Director', { shot: null, isHeard: false })
-    .person('desk', 'Sound desk', { shot: null, isHeard: false })
-    .person('roamer-1', 'Roaming camera 1', { shot: null, isHeard: false, posture: 'moves' })
-    .person('roamer-2', 'Roaming camera 2', { shot: null, isHeard: false, posture: 'moves' })
-    .person('roamer-3', 'Roaming camera 3', { shot: null, isHeard: false, posture: 'moves' })
-    .person('floor', 'Floor', { shot: null, isHeard: false, posture: 'moves' })
-    .do({ type: 'setRoom', room: { volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
-    .do({
-      type: 'addNoise',
-      noiseId: 'air-handling',
-      noise: { name: 'Air handling', dbaAt1m: 44, at: { xM: 22, yM: 12 }, runs: true },
-    })
-    .do({
-      type: 'writeBrief',
-      brief: {
-        form: 'both',
-        cut: 'long form and clips',
-        lengthMin: 120,
-        showsPerMonth: 2,
-        switchedBy: 'operator',
-        budget: 45000,
-        setUpMin: 180,
-        room: 'shared',
-        uplinkMbps: 30,
-      },
-    })
-    .do({
-      type: 'setHouseRules',
-      rules: { monitoring: 'loudspeakers muted', recordingLevel: 'average -20' },
-    })
-    .do({
-      type: 'addSight',
-      sightId: 'benches',
-      sight: {
-        name: 'Both benches',
-        what: 'people together',
-        shot: 'whole',
-        people: ['proposer', 'opposer'],
-      },
-    })
-    .do({
-      type: 'addSight',
-      sightId: 'vote',
-      sight: { name: 'The vote', what: 'screen', shot: 'whole', people: [] },
-    })
-    .do({
-      type: 'addDeliverable',
-      deliverableId: 'stream',
-      deliverable: USUAL_DELIVERABLES['stream'],
-    })
-    .do({
-      type: 'addDeliverable',
-      deliverableId: 'programme',
-      deliverable: USUAL_DELIVERABLES['programme recording'],
-    })
-    .do({
-      type: 'addDeliverable',
-      deliverableId: 'tracks',
-      deliverable: USUAL_DELIVERABLES['voice tracks'],
-    });
+import { type Rig, RigDraft } from '@echo-loom/core';
+import { BENCH, people } from './harbour-hall-people';
+import { programme, setGains } from './harbour-hall-programme';
 
 /** Five cameras: three carried on long coax runs, two fixed ones that need converters. */
 const cameras = (draft: RigDraft): RigDraft =>
@@ -218,7 +119,7 @@ const pictureLinks = (draft: RigDraft): RigDraft =>
     .link('computer.tracks', 'tracks.in');
 
 /** Twenty-four microphones in two stage boxes. */
-const microphones = (draft: RigDraft): RigDraft => {
+export const microphones = (draft: RigDraft): RigDraft => {
   draft
     .device('box-a', 'stage-box-16', { name: 'Stage box A', place: 'floor' })
     .device('box-b', 'stage-box-16', { name: 'Stage box B', place: 'gallery' });
@@ -331,101 +232,6 @@ const listening = (draft: RigDraft): RigDraft => {
       })
       .link(`pack-${who}.line`, `intercom.port-${index + 1}`, 80),
   );
-  return draft;
-};
-
-const programme = (draft: RigDraft): RigDraft =>
-  draft
-    .shot('roaming-1', {
-      personId: 'proposer',
-      wanted: 'waist',
-      distanceM: 4,
-      furthestM: 8,
-      backgroundM: 3,
-      lightLux: 320,
-    })
-    .shot('roaming-2', {
-      personId: 'opposer',
-      wanted: 'waist',
-      distanceM: 4.1,
-      furthestM: 8,
-      backgroundM: 3,
-      lightLux: 320,
-    })
-    .shot('fixed-chair', {
-      personId: 'chair',
-      wanted: 'waist',
-      distanceM: 11,
-      furthestM: 14,
-      backgroundM: 1.5,
-      lightLux: 280,
-    })
-    .shot('fixed-wide', {
-      sightId: 'benches',
-      wanted: 'whole',
-      distanceM: 14,
-      furthestM: 15,
-      lightLux: 250,
-    })
-    .scene('chair', 'Chair', [
-      ['fixed-chair', 'full'],
-      ['graphics', 'over'],
-    ])
-    .scene('proposer', 'Proposer', [
-      ['roaming-1', 'full'],
-      ['graphics', 'over'],
-    ])
-    .scene('opposer', 'Opposer', [
-      ['roaming-2', 'full'],
-      ['graphics', 'over'],
-    ])
-    .scene('both', 'Both speakers', [
-      ['roaming-1', 'left half'],
-      ['roaming-2', 'right half'],
-      ['graphics', 'over'],
-    ])
-    .scene('slides', 'Slides with speaker', [
-      ['slides', 'full'],
-      ['roaming-1', 'inset'],
-      ['roaming-2', 'inset'],
-    ])
-    .scene('hall', 'The hall', [['fixed-wide', 'full']])
-    .scene('vote', 'The vote', [
-      ['graphics', 'full'],
-      ['fixed-wide', 'inset'],
-    ])
-    .do({
-      type: 'addButton',
-      buttonId: 'black',
-      button: { label: 'Black', does: { type: 'black' }, guard: 'press twice' },
-    })
-    .do({
-      type: 'addButton',
-      buttonId: 'go-live',
-      button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' },
-    })
-    .do({
-      type: 'addButton',
-      buttonId: 'end-stream',
-      button: {
-        label: 'End stream',
-        does: { type: 'stream', turn: 'end' },
-        guard: 'under a cover',
-      },
-    });
-
-/** Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house level. @unit dB */
-const BOX_A = [58, 53, 53, ...new Array<number>(BENCH * 2).fill(54)];
-const BOX_B = [57, 57, 57, 57, 57, 50, 50, 50, 50];
-
-const setGains = (draft: RigDraft): RigDraft => {
-  for (const [deviceId, gains] of [
-    ['box-a', BOX_A],
-    ['box-b', BOX_B],
-  ] as const)
-    gains.forEach((value, index) =>
-      draft.do({ type: 'setControl', deviceId, control: `gain-${index + 1}`, value }),
-    );
   return draft;
 };
 

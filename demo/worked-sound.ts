@@ -1,4 +1,4 @@
-import { RigDraft, type Rig } from '@echo-loom/core';
+import { type Rig, RigDraft } from '@echo-loom/core';
 
 /**
  * The worked figures of sound as one rig, for the tests of the command line and of the interface:

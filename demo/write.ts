@@ -1,6 +1,6 @@
+import { rigToJson } from '@echo-loom/core';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { rigToJson } from '@echo-loom/core';
 import { DEMO_RIGS } from './rigs';
 
 for (const [name, make] of Object.entries(DEMO_RIGS))

@@ -1,17 +1,17 @@
+import { type Command, type Rig, rigToJson } from '@echo-loom/core';
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
-import { rigToJson, type Command, type Rig } from '@echo-loom/core';
+import { sleep } from '../../e2e/served';
 import { Browser, type Server } from '../../web/session/browser-for-tests';
+import type { Opened } from '../../web/session/log';
 import {
+  type RigEvent,
   rigEventSchema,
   saveAnswerSchema,
-  savedEntrySchema,
-  type RigEvent,
   type SavedEntry,
+  savedEntrySchema,
 } from '../../web/session/protocol';
-import type { Opened } from '../../web/session/log';
 import type { RigSession } from '../../web/session/state';
-import { sleep } from '../../e2e/served';
 
 /** A rig's server over HTTP, as a page reaches it. */
 export const overHttp = (url: string, rigId: string): Server => {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { sleep, type Served } from '../../e2e/served';
+import { type Served, sleep } from '../../e2e/served';
 
 export interface FileResult {
   readonly what: string;

@@ -1,4 +1,4 @@
-import { cluster, sleep, type Served } from '../../e2e/served';
+import { cluster, type Served, sleep } from '../../e2e/served';
 import { Browser } from '../../web/session/browser-for-tests';
 import { overHttp } from './editors';
 

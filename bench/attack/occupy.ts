@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { sleep, type Served } from '../../e2e/served';
+import { type Served, sleep } from '../../e2e/served';
 
 export interface OccupyResult {
   readonly what: string;

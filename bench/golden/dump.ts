@@ -1,5 +1,6 @@
 import {
   analyse,
+  type Analysis,
   coverage,
   endName,
   findingKey,
@@ -8,10 +9,10 @@ import {
   report,
   rigToJson,
   sumsOf,
-  type Analysis,
 } from '@echo-loom/core';
 import { harbourHall } from '../../demo/harbour-hall';
-import { nightTide, secondFiring } from '../../demo/rigs';
+import { nightTide } from '../../demo/night-tide';
+import { secondFiring } from '../../demo/second-firing';
 import { builtRigs, randomRig } from './rigs';
 
 /** What the engine says of rigs, as text to be compared. Bundled once with each version of core. */

@@ -2,24 +2,24 @@ import {
   apply,
   build,
   CATALOGUE,
-  entry,
-  freeId,
-  mate,
-  Refusal,
-  SHOTS,
-  STARTING_POINTS,
-  USUAL_DELIVERABLES,
-  USUAL_PERSON,
-  USUAL_SHOT,
   type Command,
   type Control,
   type ControlValue,
   type Device,
   type End,
+  entry,
+  freeId,
+  mate,
   type Port,
+  Refusal,
   type Rig,
+  SHOTS,
+  STARTING_POINTS,
+  USUAL_DELIVERABLES,
+  USUAL_PERSON,
+  USUAL_SHOT,
 } from '@echo-loom/core';
-import { seeded, type Chance } from './chance';
+import { type Chance, seeded } from './chance';
 
 type Placed = readonly [id: string, device: Device];
 

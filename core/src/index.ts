@@ -1,13 +1,31 @@
 /** The public door of the engine; nothing outside core imports anything else of it. */
 export * from './analyse';
-export { coverage, NEEDS, type CoverageLine, type Need } from './brief/coverage';
-export { difference, differenceOf, type Difference } from './brief/compare';
-export { costOf, moneyOf, priceOf, type Money } from './brief/money';
-export * from './catalogue';
-export * from './explain';
 export {
-  endName,
-  stagesOf,
+  type AnsweredPerson,
+  type Answers,
+  type Built,
+  STARTING_POINTS,
+  type StartingPoint,
+  answersSchema,
+  build,
+  onSite,
+  remote,
+} from './brief/build';
+export { type Difference, difference, differenceOf } from './brief/compare';
+export { coverage } from './brief/coverage';
+export { type CoverageLine, NEEDS, type Need } from './brief/coverage/line';
+export { type Money, costOf, moneyOf, priceOf } from './brief/money';
+export * from './catalogue';
+export type { UsbLinkBranch } from './computer';
+export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './computer/lines';
+export { type Workload, workloads } from './computer/work';
+export * from './explain';
+export { figure } from './explain/sum';
+export { FRAME_TOLERANCE, type Framing, framings } from './framing';
+export { type Remedy, remediesFor } from './gain/buy';
+export { type Knob, type Rung, knobsOf, ladderOf, voices } from './gain/ladder';
+export { type GainAnswer, type GainProposal, setForAll, setForVoice } from './gain/set';
+export {
   type DeviceNode,
   type Graph,
   type LinkEdge,
@@ -15,73 +33,58 @@ export {
   type Signal,
   type Stage,
   type Thread,
+  endName,
+  stagesOf,
 } from './graph';
-export { driveLoads, uplinkOf, type DriveLoad, type Uplink } from './computer/lines';
-export { workloads, type Workload } from './computer/work';
-export type { UsbLinkBranch } from './computer';
-export { framings, FRAME_TOLERANCE, type Framing } from './framing';
-export { remediesFor, type Remedy } from './gain/buy';
-export { knobsOf, ladderOf, voices, type Knob, type Rung } from './gain/ladder';
-export { setForAll, setForVoice, type GainAnswer, type GainProposal } from './gain/set';
-export { ears, wayToEars, type Ears, type HeardSound } from './hearing';
+export { type Ears, type HeardSound, ears, wayToEars } from './hearing';
+export { type Measured, measure } from './measure';
+export type { PictureFigures } from './picture';
+export { SIZES, type Size } from './picture/size';
 export {
+  type Compressor,
+  type Gate,
+  type Processor,
+  type Shaping,
   curvePoints,
   pressedTo,
   processors,
   ratioTogether,
   shapings,
-  type Compressor,
-  type Gate,
-  type Processor,
-  type Shaping,
 } from './processing';
-export { loudnesses, TRUE_PEAK_DBTP, type ProgrammeLoudness } from './processing/loudness';
+export { type ProgrammeLoudness, TRUE_PEAK_DBTP, loudnesses } from './processing/loudness';
+export { type SceneMade, scenesMade } from './programme/scenes';
+export * from './report';
+export * from './report/parts';
+export * from './report/form';
+export * from './rig';
+export { RigDraft } from './rig/draft';
 export {
+  FARTHER_M,
+  type MicrophoneInRoom,
+  type PickedUp,
+  THREE_TO_ONE_DB,
   bleedDb,
   combRippleDb,
-  FARTHER_M,
   ifItWere,
   isMuted,
   loopDb,
   microphonesInRoom,
   patternDb,
-  THREE_TO_ONE_DB,
-  type MicrophoneInRoom,
-  type PickedUp,
 } from './room';
-export { microphoneChoices, type MicrophoneChoice } from './room/choice';
-export { channelLoads, type ChannelLoad } from './sound/channels';
-export { measure, type Measured } from './measure';
-export { SIZES, type Size } from './picture/size';
-export { studySize, type SizeStudy } from './size-study';
-export { scenesMade, type SceneMade } from './programme/scenes';
-export type { PictureFigures } from './picture';
-export * from './rig';
-export { RigDraft } from './rig/draft';
+export { type MicrophoneChoice, microphoneChoices } from './room/choice';
 export {
-  findingKey,
-  RULES,
   type About,
   type Area,
   type Finding,
   type Fix,
   type Level,
+  RULES,
   type Rule,
+  findingKey,
 } from './rules';
 export { adjustableGains, isConversion, sourceOf } from './rules/places';
 export { reachOfLink } from './rules/reach';
-export { headroomDb, peakDb, snrAWeightedDb, snrDb, type SoundFigures } from './sound';
-export {
-  answersSchema,
-  build,
-  onSite,
-  remote,
-  STARTING_POINTS,
-  type AnsweredPerson,
-  type Answers,
-  type Built,
-  type StartingPoint,
-} from './brief/build';
-export * from './report';
-export { figure } from './explain/sum';
+export { type SizeStudy, studySize } from './size-study';
+export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './sound';
+export { type ChannelLoad, channelLoads } from './sound/channels';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

@@ -1,10 +1,10 @@
-import { analyse, fixesOf, sumsOf, voiceFigures, type Analysis } from './analyse';
+import { analyse, type Analysis, fixesOf, sumsOf, voiceFigures } from './analyse';
 import { explain } from './explain';
-import { stagesOf, type Stage } from './graph';
+import { type Stage, stagesOf } from './graph';
 import { apply, type Rig } from './rig';
 import { isConversion } from './rules/places';
 import { voice, voiceThrough } from './rules/rigs-for-cases';
-import { peakDb, snrDb } from './sound';
+import { peakDb, snrDb, splAt } from './sound';
 import { compressedDb } from './sound/dynamics';
 import {
   dbvToDbu,
@@ -16,7 +16,6 @@ import {
   streamMBps,
   thermalNoiseDbu,
 } from './units';
-import { splAt } from './sound';
 
 /** The handbook's worked figures, reached to ±0.05 dB. */
 const near = (value: number | null | undefined, expected: number): void =>

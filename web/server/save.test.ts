@@ -1,64 +1,24 @@
 import {
   apply,
   blankRig,
-  rigToJson,
-  RigDraft,
-  RIG_VERSION,
-  USUAL_PERSON,
-  type AskedCommand,
   type Command,
-  type Rig,
+  RIG_VERSION,
+  rigToJson,
+  USUAL_PERSON,
 } from '@echo-loom/core';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
-import { Browser, type Server } from '@/session/browser-for-tests';
-import type { SaveAnswer, Stand } from '@/session/protocol';
-import type { RigSession } from '@/session/state';
 import { isDatabaseAway, isDatabaseBusy } from './answers';
 import { database } from './database';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { onRigChange } from './events';
-import {
-  createRig,
-  createRigFromText,
-  entriesAfter,
-  findRig,
-  isInLog,
-  openRig,
-  setDeleted,
-} from './rigs';
+import { createRig, createRigFromText, entriesAfter, findRig, setDeleted } from './rigs';
 import { isTooMuch, saveEntries } from './save';
+import { addPlace, document, item, rename, save, START, taken, until } from './save-for-tests';
 
 beforeAll(() => makeDatabase('saving'), 30_000);
-afterAll(leaveDatabase);
 
-const rename = (to: string): Command => ({ type: 'renameRig', name: to });
-const addPlace = (placeId: string): Command => ({
-  type: 'addPlace',
-  placeId,
-  place: { name: placeId },
-});
-const item = (id: string, command: unknown, author = 'author-one') => ({
-  id: id.padEnd(10, '-'),
-  author,
-  command,
-});
-const START: Stand = { revision: 0, entryId: null };
-const save = (id: string, entries: ReturnType<typeof item>[], on: Stand = START) =>
-  saveEntries(id, { version: RIG_VERSION, on, entries });
-const taken = (answer: SaveAnswer) => {
-  if (answer.status !== 'taken') throw new Error(answer.status);
-  return {
-    says: answer.entries.map(({ says }) => says),
-    refused: answer.refused,
-    done: answer.done,
-  };
-};
-const document = async (id: string): Promise<Rig> => {
-  const found = await findRig(id);
-  if (!found?.read.ok) throw new Error('the rig is not there');
-  return found.read.rig;
-};
+afterAll(leaveDatabase);
 
 describe('saving', () => {
   it('writes document, revision and log in one step', async () => {
@@ -298,76 +258,6 @@ describe('one request', () => {
   });
 });
 
-describe('undo and redo', () => {
-  const start = async () => {
-    const id = await createRig(blankRig('Start'));
-    await save(id, [item('edit', rename('Edited'))]);
-    return { id, on: { revision: 1, entryId: 'edit------' } };
-  };
-  const revert = (does: 'undo' | 'redo', entryId = 'edit------'): AskedCommand => ({
-    type: 'revert',
-    does,
-    entryId,
-  });
-
-  it('are what the log says, whatever the browser claims', async () => {
-    const { id, on } = await start();
-    const claimed = {
-      ...revert('undo'),
-      label: 'Nothing to see',
-      changes: [{ path: ['name'], before: 'Edited', after: 'Forged' }],
-    };
-    const answer = taken(await save(id, [item('forged', claimed)], on));
-    expect(answer.refused[0]?.why).toContain('there is no such field as label, changes');
-    expect((await document(id)).name).toBe('Edited');
-    expect(taken(await save(id, [item('undo', revert('undo'))], on)).says).toEqual([
-      'Took back: Renamed the rig to Edited.',
-    ]);
-    expect((await document(id)).name).toBe('Start');
-  });
-
-  it('are refused for entries of others, for unknown ones, and twice', async () => {
-    const { id, on } = await start();
-    const why = async (entry: ReturnType<typeof item>) =>
-      taken(await save(id, [entry], on)).refused[0]?.why;
-    expect(await why(item('stranger', revert('undo'), 'author-two'))).toBe(
-      'Only edits made in this browser can be taken back here.',
-    );
-    expect(await why(item('unknown', revert('undo', 'no-such-entry')))).toContain(
-      'is not in the log',
-    );
-    expect(await why(item('redo-first', revert('redo')))).toBe('This has been done again already.');
-    expect(await why(item('undo', revert('undo')))).toBeUndefined();
-    expect(await why(item('undo-twice', revert('undo')))).toBe('This has been taken back already.');
-    expect(await why(item('redo', revert('redo')))).toBeUndefined();
-    expect((await document(id)).name).toBe('Edited');
-  });
-
-  it('work on entries of the same save', async () => {
-    const id = await createRig(blankRig('Start'));
-    const answer = await save(id, [
-      item('edit', rename('Edited')),
-      item('undo', revert('undo')),
-      item('redo', revert('redo')),
-      item('undo-2', revert('undo')),
-    ]);
-    expect(taken(answer).refused).toEqual([]);
-    expect((await document(id)).name).toBe('Start');
-  });
-
-  it('of entries from before this version are found, whose undos were noted in their text alone', async () => {
-    const { id, on } = await start();
-    await save(id, [item('undo', revert('undo'))], on);
-    const rows = await sqlRows<{ found: string }>(
-      'select substring(command::text from ' +
-        `'^{"type":"revert","does":"(?:undo|redo)","entryId":"([^"\\\\]+)"') as found from ` +
-        'entries where rig_id = $1 and reverts is not null',
-      [id],
-    );
-    expect(rows).toEqual([{ found: 'edit------' }]);
-  });
-});
-
 describe('what listeners hear', () => {
   it('is every save, with its entries, and that a rig went', async () => {
     const id = await createRig(blankRig('Heard'));
@@ -389,10 +279,6 @@ describe('what listeners hear', () => {
   });
 });
 
-const until = async (holds: () => boolean): Promise<void> => {
-  for (let n = 0; n < 200 && !holds(); n++) await new Promise((done) => setTimeout(done, 20));
-};
-
 it('knows a database that is away from a request that is wrong', async () => {
   const nowhere = new pg.Client({ connectionString: 'postgres://nobody:x@127.0.0.1:1/none' });
   expect(isDatabaseAway(await nowhere.connect().catch((error: unknown) => error))).toBe(true);
@@ -403,139 +289,4 @@ it('knows a database that is away from a request that is wrong', async () => {
         .catch((error: unknown) => error),
     ),
   ).toBe(false);
-});
-
-const serverOf = (id: string): Server => ({
-  open: () => openRig(id),
-  send: (request) => saveEntries(id, request),
-  fetchAfter: async (stand) => {
-    if (!(await findRig(id))) return 'gone';
-    return (await isInLog(id, stand)) ? entriesAfter(id, stand.revision) : 'other log';
-  },
-});
-
-const settle = async (...sessions: RigSession[]): Promise<void> => {
-  for (let n = 0; n < 3; n++) {
-    await Promise.all(sessions.map((session) => session.flush()));
-    await Promise.all(sessions.map((session) => session.catchUp()));
-  }
-};
-
-describe('two browsers on one rig', () => {
-  const start = () =>
-    createRig(
-      new RigDraft('Shared')
-        .device('mic', 'mic-dynamic-stage', { name: 'Mic' })
-        .device('interface', 'interface-2', { name: 'Interface' })
-        .build(),
-    );
-  const two = async () => {
-    const id = await start();
-    const browsers = [
-      new Browser('browser-one', id, serverOf(id)),
-      new Browser('browser-two', id, serverOf(id)),
-    ] as const;
-    return { id, browsers, one: await browsers[0].open(), two: await browsers[1].open() };
-  };
-
-  it('end the same with no edit lost, however their saves meet', async () => {
-    const { id, one, two: other } = await two();
-    for (let n = 0; n < 10; n++) {
-      one.run(addPlace(`one-${n}`));
-      other.run({
-        type: 'addPerson',
-        personId: `two-${n}`,
-        person: { name: `Two ${n}`, ...USUAL_PERSON },
-      });
-    }
-    await settle(one, other);
-    const saved = rigToJson(await document(id));
-    expect([rigToJson(one.store.getState().rig), rigToJson(other.store.getState().rig)]).toEqual([
-      saved,
-      saved,
-    ]);
-    expect([
-      Object.keys((await document(id)).places).length,
-      Object.keys((await document(id)).people).length,
-    ]).toEqual([10, 10]);
-  });
-
-  it('set aside, with its reason, what can no longer be replayed', async () => {
-    const { id, browsers, one, two: other } = await two();
-    browsers[1].line.isCut = true;
-    other.run({ type: 'renameDevice', deviceId: 'mic', name: 'Renamed' });
-    other.run({ type: 'renameDevice', deviceId: 'interface', name: 'Kept' });
-    await other.flush();
-    expect(other.store.getState().save.state).toBe('waiting');
-    one.run({ type: 'removeDevice', deviceId: 'mic' });
-    await one.flush();
-    browsers[1].line.isCut = false;
-    await other.flush();
-    expect(other.store.getState().setAside).toMatchObject([
-      {
-        says: 'Renamed Mic to Renamed.',
-        why: 'There is no device "mic" in this rig; it may have been removed.',
-      },
-    ]);
-    expect((await document(id)).devices['interface']?.name).toBe('Kept');
-    // It is still in sight after the page was loaded anew.
-    expect((await browsers[1].open()).store.getState().setAside).toHaveLength(1);
-  });
-
-  it('survive an answer that was lost after the save', async () => {
-    const { id, browsers, one } = await two();
-    browsers[0].line.lostAnswers = 1;
-    one.run(rename('Once'));
-    await one.flush();
-    await settle(one);
-    expect(one.store.getState().save.state).toBe('saved');
-    expect(
-      [await entriesAfter(id, 0), one.store.getState().history].map((list) => list.length),
-    ).toEqual([1, 1]);
-  });
-
-  it('undo only their own, also after a reload, and redo to the same bytes', async () => {
-    const { id, browsers, one } = await two();
-    const before = rigToJson(await document(id));
-    one.run({ type: 'removeDevice', deviceId: 'mic' });
-    one.run(rename('Renamed'));
-    await one.flush();
-    const after = rigToJson(await document(id));
-    const again = await browsers[0].open();
-    for (let n = 0; n < 3; n++) again.undo();
-    await again.flush();
-    expect(rigToJson(await document(id))).toBe(before);
-    for (let n = 0; n < 2; n++) again.redo();
-    await again.flush();
-    expect(rigToJson(await document(id))).toBe(after);
-    expect((await browsers[1].open()).store.getState().undo.undo).toEqual([]);
-  });
-
-  it('take back an edit on top of what others did meanwhile', async () => {
-    const { id, browsers, one, two: other } = await two();
-    browsers[0].line.isCut = true;
-    one.run(rename('Mine'));
-    one.undo();
-    other.run(addPlace('theirs'));
-    await other.flush();
-    browsers[0].line.isCut = false;
-    await settle(one, other);
-    expect([
-      (await document(id)).name,
-      one.store.getState().setAside,
-      rigToJson(one.store.getState().rig),
-    ]).toEqual(['Shared', [], rigToJson(await document(id))]);
-  });
-
-  it('refuse a command in words and keep the rig', async () => {
-    const { one } = await two();
-    const before = one.store.getState().rig;
-    expect(
-      one.run({ type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 99 }),
-    ).toBe(false);
-    expect(one.store.getState().refusal).toBe(
-      'Interface: Gain 1 goes from 0 to 54 dB; 99 is outside.',
-    );
-    expect(one.store.getState().rig).toBe(before);
-  });
 });

@@ -1,13 +1,13 @@
 import {
   applyTracked,
-  blankRig,
-  rigToJson,
-  sentence,
   type AskedCommand,
+  blankRig,
   type Command,
   type Rig,
+  rigToJson,
+  sentence,
 } from '@echo-loom/core';
-import { OtherLog, RigLog, type Opened } from './log';
+import { type Opened, OtherLog, RigLog } from './log';
 import type { SavedEntry } from './protocol';
 
 const rename = (name: string): Command => ({ type: 'renameRig', name });

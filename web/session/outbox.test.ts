@@ -1,5 +1,5 @@
 import { Storage } from './browser-for-tests';
-import { adoptBoxes, keepBox, type Box } from './outbox';
+import { adoptBoxes, type Box, keepBox } from './outbox';
 
 const NOBODY: ReadonlySet<string> = new Set();
 const pending = (id: string, name: string) => ({

@@ -1,21 +1,25 @@
-import { analyse, fixesOf, predict, type Analysis } from '../analyse';
+import { analyse, type Analysis, fixesOf, predict } from '../analyse';
 import { apply, type Command, type Rig } from '../rig';
 import { RigDraft } from '../rig/draft';
-import { findingKey, type Finding } from '../rules';
+import { type Finding, findingKey } from '../rules';
 import { demoRig as demo } from '../rules/demo-for-cases';
-import { coverage, recordingMachine, type CoverageLine } from './coverage';
 import { difference, differenceOf } from './compare';
-import { costOf, moneyOf } from './money';
+import { coverage } from './coverage';
+import type { CoverageLine } from './coverage/line';
+import { recordingMachine } from './coverage/recordings';
 
 const lines = (rig: Rig): ReadonlyMap<string, CoverageLine> =>
   new Map(coverage(analyse(rig)).map((line) => [line.id, line]));
+
 const verdicts = (rig: Rig): Record<string, string> =>
   Object.fromEntries([...lines(rig)].map(([id, { verdict }]) => [id, verdict]));
+
 /** Lines whose verdict an edit changes, with what it becomes. */
 const turned = (before: Rig, command: Command): Record<string, string> => {
   const [old, now] = [verdicts(before), verdicts(apply(before, command))];
   return Object.fromEntries(Object.entries(now).filter(([id, verdict]) => old[id] !== verdict));
 };
+
 const briefFindings = (analysis: Analysis): Finding[] =>
   analysis.findings.filter(({ area }) => area === 'brief');
 
@@ -39,6 +43,7 @@ const mended = (): Rig => {
   }
   return rig;
 };
+
 const whole = mended();
 
 describe('Second Firing, mended by the fixes it is offered', () => {
@@ -280,47 +285,6 @@ describe('without a brief', () => {
         }),
       ),
     ).toEqual([]));
-});
-
-describe('money', () => {
-  const rig = demo('night-tide');
-  it('counts what is to be bought, second-hand at the price typed: 90 + two headphones’ 70', () => {
-    const { by, toPay, left } = moneyOf(rig);
-    expect(by['second-hand']).toBe(90);
-    expect(by['to buy']).toBe(70);
-    expect([toPay, left]).toEqual([160, 140]);
-  });
-  it('owning a thing takes it off the bill', () =>
-    expect(
-      moneyOf(
-        apply(rig, {
-          type: 'setOwnership',
-          deviceId: 'host-phones',
-          ownership: 'owned',
-          price: null,
-        }),
-      ).toPay,
-    ).toBe(90));
-  it('says what a fix would cost', () => {
-    const analysis = analyse(rig);
-    const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
-    const booster =
-      finding && fixesOf(analysis, finding).find(({ label }) => label.startsWith('Add a booster'));
-    expect(booster && costOf(rig, booster.command)).toBe(90);
-  });
-  it('names what it has no price for', () => {
-    const device = rig.devices['phone'];
-    if (!device) throw new Error('no phone');
-    expect(
-      moneyOf({
-        ...rig,
-        devices: {
-          ...rig.devices,
-          phone: { ...device, model: { ...device.model, typicalPrice: null } },
-        },
-      }).unknown,
-    ).toEqual(['phone']);
-  });
 });
 
 describe('differences', () => {

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { classById } from '../catalogue';
+import { stagesOf } from '../graph';
 import { measure, type Measured } from '../measure';
 import { apply, levelTarget, type Model, type Rig, type SimpleCommand } from '../rig';
 import { RigDraft } from '../rig/draft';
 import { demoRig } from '../rules/demo-for-cases';
 import { voice, voiceThrough } from '../rules/rigs-for-cases';
 import { headroomDb, snrDb } from '../sound';
-import { stagesOf } from '../graph';
-import { knobsOf, ladderOf, voices } from './ladder';
-import { setForAll, setForVoice, type GainProposal } from './set';
+import { voices } from './ladder';
+import { type GainProposal, setForAll, setForVoice } from './set';
 
 const proposalOf = (rig: Rig, place = 0): GainProposal => {
   const measured = measure(rig);
@@ -17,46 +17,14 @@ const proposalOf = (rig: Rig, place = 0): GainProposal => {
   if (!answer?.can) throw new Error(answer ? answer.why : 'no voice');
   return answer.proposal;
 };
+
 const settingsOf = (proposal: GainProposal) =>
   proposal.knobs.map(({ control }, index) => `${control} ${proposal.settingsDb[index] ?? ''}`);
+
 const levelAt = (measured: Measured) => {
   const stage = voices(measured)[0];
   return stage ? measured.sound[stage.index]?.levelDb : undefined;
 };
-
-describe('the ladder', () => {
-  it('climbs from the microphone to the converter, in the units of each place', () => {
-    const measured = measure(demoRig('night-tide'));
-    const [host] = voices(measured);
-    const rungs = host ? ladderOf(measured, host) : [];
-    expect(rungs.map(({ label, unit }) => `${label} ${unit}`)).toEqual([
-      'Host mic dBu',
-      'Interface, Input 1 dBu',
-      'Interface, USB dBFS',
-    ]);
-    expect(rungs.map(({ levelDb }) => Number(levelDb?.toFixed(2)))).toEqual([
-      -67.02, -67.84, -23.84,
-    ]);
-    expect(rungs.at(-1)?.snrDb).toBeCloseTo(58.13, 1);
-  });
-  it('knows the knobs on the way: gain and pad, with every setting', () => {
-    const measured = measure(voice().build());
-    const [stage] = voices(measured);
-    expect(
-      stage &&
-        knobsOf(stage).map(({ control, kind, settingsDb }) => [
-          control,
-          kind,
-          settingsDb.length,
-          settingsDb[0],
-          settingsDb.at(-1),
-        ]),
-    ).toEqual([
-      ['pad-1', 'pad', 2, -20, 0],
-      ['gain-1', 'gain', 70, 0, 69],
-    ]);
-  });
-});
 
 describe('set it for me', () => {
   it('sets worked C to 42 dB: 41.93 on steps of one', () => {
@@ -149,6 +117,7 @@ const coarse = (classId: string, stepDb: number): Model => {
     ),
   };
 };
+
 const add = (
   draft: RigDraft,
   deviceId: string,

@@ -1,4 +1,4 @@
-import { voiceSources } from '../brief/coverage';
+import { voiceSources } from '../brief/coverage/threads';
 import { stagesOf, type DeviceNode, type PortNode, type Thread } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';

@@ -1,9 +1,5 @@
-import { current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { current, type Draft, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { CABLES } from '../catalogue/cables';
-import { USUAL_BRIEF } from './brief';
-import { isDeepEqual } from './deepEqual';
-import type { Change, Command, SimpleCommand } from './commands';
-import { checkRig } from './check';
 import {
   applyProgramme,
   forgetDevice,
@@ -11,12 +7,16 @@ import {
   type ProgrammeCommand,
 } from './apply-programme';
 import { applyRoom } from './apply-room';
+import { USUAL_BRIEF } from './brief';
+import { mustHave, nextOrder } from './collections';
+import type { Change, Command, SimpleCommand } from './commands';
+import { isDeepEqual } from './deepEqual';
 import { setFigure } from './figures';
-import { replaceModel } from './replace-model';
 import { mate, portAt, takesMany } from './mating';
 import { isHeld, linksOf, plug, unplug } from './plugs';
-import { mustHave, nextOrder } from './collections';
 import { refusals } from './refusal';
+import { replaceModel } from './replace-model';
+import { revertChanges } from './revert';
 import { entry, MAX_DEVICES, MAX_LINKS, type Rig } from './rig';
 import { settingProblem } from './settings';
 
@@ -267,49 +267,6 @@ const applySimple = (rig: DraftRig, command: SimpleCommand): void => {
     default:
       return applyProgramme(rig, command satisfies ProgrammeCommand);
   }
-};
-
-/** A JSON object to be walked by path; what stands there is checked by the schema afterwards. */
-type Branch = Record<string, unknown>;
-const isBranch = (value: unknown): value is Branch =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Puts changes into copies of the branches they touch; what they do not touch is shared with the document. */
-class Reverting {
-  /** Branches that are copies of our own already */
-  private readonly own = new Set<Branch>();
-
-  put(branch: unknown, change: Change, depth = 0): Branch {
-    const { path, after } = change;
-    const key = path[depth] ?? '';
-    const present = isBranch(branch) && Object.hasOwn(branch, key) ? branch[key] : undefined;
-    const isLast = depth === path.length - 1;
-    if (!isBranch(branch) || (isLast && !isDeepEqual(present, change.before)))
-      throw refusals.changedSince(path.join('.'));
-    const copy = this.own.has(branch) ? branch : { ...branch };
-    this.own.add(copy);
-    const value = isLast ? after : this.put(present, change, depth + 1);
-    if (value === undefined) delete copy[key];
-    else
-      Object.defineProperty(copy, key, {
-        value,
-        writable: true,
-        enumerable: true,
-        configurable: true,
-      });
-    return copy;
-  }
-}
-
-/** Puts changes back into a copy of the document, refusing where the present state is not the one they started from. */
-const revertChanges = (rig: Rig, changes: readonly Change[]): Rig => {
-  const reverting = new Reverting();
-  let reverted: unknown = rig;
-  for (const change of changes) reverted = reverting.put(reverted, change);
-  const checked = checkRig(reverted);
-  if (checked.ok) return checked.rig;
-  const [problem] = checked.problems;
-  throw refusals.wouldBreak(problem?.path ?? 'the document', problem?.says ?? 'unknown');
 };
 
 /** Pairs immer's patches with their inverses: each path once, with what stood there before and after. */

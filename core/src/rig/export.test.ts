@@ -1,8 +1,8 @@
 import { instance } from '@viz-js/viz';
 import Papa from 'papaparse';
 import { RigDraft } from './draft';
+import { type LogEntry, revertOf, undoState } from './history';
 import { freeId, importRig, patchSheetCsv, rigJsonSchema, rigToDot, rigToJson } from './index';
-import { revertOf, undoState, type LogEntry } from './history';
 
 const rig = () =>
   new RigDraft('Case')

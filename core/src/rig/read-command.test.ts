@@ -4,13 +4,13 @@ import {
   blankRig,
   cleanLine,
   cleanText,
+  type Command,
   readCommand,
   Refusal,
   RigDraft,
   rigToJson,
   shorten,
   writable,
-  type Command,
 } from '../index';
 import { applyTracked } from './apply';
 

@@ -6,7 +6,7 @@ import type { SimpleCommand } from './commands';
 import { rigToJson } from './export';
 import { revertOf } from './history';
 import { importRig } from './import';
-import { modelSchema, type Model } from './model';
+import { type Model, modelSchema } from './model';
 import { sentence } from './sentences';
 
 const fan = { name: 'Fan', dbaAt1m: 50, at: { xM: 1, yM: 2 }, runs: true };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CATALOGUE } from '../catalogue';
-import { blankRig, importRig, MAX_DEVICES, MAX_FILE_BYTES, rigToJson, type Rig } from './index';
+import { blankRig, importRig, MAX_DEVICES, MAX_FILE_BYTES, type Rig, rigToJson } from './index';
 import { scanJson } from './scan';
 
 const scan = (text: string) =>

@@ -1,7 +1,7 @@
 import { CABLES } from '../catalogue/cables';
 import type { Command, SimpleCommand } from './commands';
 import type { ControlValue } from './model';
-import { HOUSE_QUESTIONS, type HouseQuestionKey } from './house';
+import { HOUSE_QUESTIONS, type HouseQuestionKey } from './house-questions';
 import { portAt } from './mating';
 import { entry, type CableRun, type End, type Rig } from './rig';
 

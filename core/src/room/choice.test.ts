@@ -1,7 +1,7 @@
 import { analyse } from '../analyse';
 import { apply, type Rig } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
-import { microphoneChoices, type MicrophoneChoice } from './choice';
+import { type MicrophoneChoice, microphoneChoices } from './choice';
 import { microphonesInRoom } from './index';
 
 const choices = (rig: Rig, deviceId: string): MicrophoneChoice[] => {

@@ -1,48 +1,22 @@
 'use client';
 
+import { shelfDo } from '@/features/shelf/door';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import {
-  answersSchema,
-  DEFAULT_HOUSE_RULES,
-  HOUSE_QUESTIONS,
-  onSite,
-  type Answers,
-} from '@echo-loom/core';
+import { type Answers, answersSchema, DEFAULT_HOUSE_RULES, HOUSE_QUESTIONS } from '@echo-loom/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
-import { FormProvider, useFieldArray, useForm, type FieldErrors } from 'react-hook-form';
-import { shelfDo } from '@/features/shelf/door';
+import { useState } from 'react';
+import { type FieldErrors, FormProvider, useForm } from 'react-hook-form';
+import { Part, PeopleQuestions, SightQuestions } from './NewRigParts';
 import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
-import {
-  CUTS,
-  DELIVERABLES,
-  FORMS,
-  PERSON_SHOTS,
-  POSTURES,
-  ROOMS,
-  SIGHTS,
-  SWITCHERS,
-  WHERE,
-} from './words';
+import { CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS } from './words';
 
 interface Props {
   readonly pointName: string;
   readonly about: string;
   readonly answers: Answers;
 }
-
-const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
-  <Box as="fieldset" borderTopWidth="1px" borderColor="rule" pt="2.5" pb="3">
-    <Text as="legend" fontWeight="600" float="left" width="100%" mb="1.5">
-      {title}
-    </Text>
-    <Flex direction="column" gap="1.5" clear="both">
-      {children}
-    </Flex>
-  </Box>
-);
 
 /** The schools that decide what is bought; the others are chosen later, among the house rules. */
 const HOUSE_ASKED = ['switching', 'microphones', 'captureSize', 'spareInputs'] as const;
@@ -71,8 +45,6 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
     resolver: zodResolver(answersSchema),
     defaultValues: { ...answers, houseRules: { ...ASKED_DEFAULTS, ...answers.houseRules } },
   });
-  const people = useFieldArray({ control: form.control, name: 'people' });
-  const sights = useFieldArray({ control: form.control, name: 'sights' });
   const [refusal, setRefusal] = useState<string | null>(null);
   const submit = form.handleSubmit(
     async (given) => {
@@ -110,93 +82,8 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
               options={SWITCHERS}
             />
           </Part>
-          <Part title="Who is in it">
-            {people.fields.map((field, index) => (
-              <Box
-                key={field.id}
-                role="group"
-                aria-label={`Person ${index + 1}`}
-                borderWidth="1px"
-                borderColor="rule"
-                bg="paper.card"
-                p="2.5"
-              >
-                <TextAnswer name={`people.${index}.name`} label={`Person ${index + 1}`} />
-                <Flex gap="2" mt="1.5" wrap="wrap" align="center" justify="flex-end">
-                  <ChooseAnswer
-                    name={`people.${index}.where`}
-                    label={`Where person ${index + 1} is`}
-                    options={WHERE}
-                    isBare
-                  />
-                  <ChooseAnswer
-                    name={`people.${index}.posture`}
-                    label={`How person ${index + 1} moves`}
-                    options={POSTURES}
-                    isBare
-                  />
-                  <ChooseAnswer
-                    name={`people.${index}.shot`}
-                    label={`Shot of person ${index + 1}`}
-                    options={PERSON_SHOTS}
-                    isBare
-                    mayBeNone
-                  />
-                  {people.fields.length > 1 && (
-                    <Button size="xs" variant="outline" onClick={() => people.remove(index)}>
-                      Remove
-                    </Button>
-                  )}
-                </Flex>
-              </Box>
-            ))}
-            {people.fields.length < 11 && (
-              <Button
-                size="sm"
-                variant="outline"
-                alignSelf="start"
-                onClick={() => people.append(onSite(`Person ${people.fields.length + 1}`))}
-              >
-                Add a person
-              </Button>
-            )}
-          </Part>
-          <Part title="To be seen besides faces">
-            {sights.fields.map((field, index) => (
-              <Flex
-                key={field.id}
-                gap="2"
-                align="end"
-                role="group"
-                aria-label={`Sight ${index + 1}`}
-              >
-                <Box flex="1">
-                  <TextAnswer name={`sights.${index}.name`} label={`Sight ${index + 1}`} />
-                </Box>
-                <ChooseAnswer
-                  name={`sights.${index}.what`}
-                  label={`What sight ${index + 1} is`}
-                  options={SIGHTS}
-                  isBare
-                />
-                <Button size="xs" variant="outline" onClick={() => sights.remove(index)}>
-                  Remove
-                </Button>
-              </Flex>
-            ))}
-            {sights.fields.length < 8 && (
-              <Button
-                size="sm"
-                variant="outline"
-                alignSelf="start"
-                onClick={() =>
-                  sights.append({ name: `Sight ${sights.fields.length + 1}`, what: 'table' })
-                }
-              >
-                Add something to see
-              </Button>
-            )}
-          </Part>
+          <PeopleQuestions />
+          <SightQuestions />
           <Part title="To be delivered">
             <Flex gap="4" wrap="wrap">
               {DELIVERABLES.map(({ value, label }) => (

@@ -1,44 +1,23 @@
 'use client';
 
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  DELIVERABLE_KINDS,
-  freeId,
-  inOrder,
-  SHOTS,
-  SIGHT_KINDS,
-  SWITCHED_BY,
-  USUAL_DELIVERABLES,
-  type Brief,
-} from '@echo-loom/core';
-import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
-import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
-import { CUTS, DELIVERABLES, FORMS, oneOf, ROOMS, SHOT_OPTIONS, SIGHTS, SWITCHERS } from './words';
-
-const Heading = ({ children }: { readonly children: string }) => (
-  <Text as="h2" fontSize="md" fontWeight="600" mt="5" mb="1.5">
-    {children}
-  </Text>
-);
+import { Box, Flex } from '@chakra-ui/react';
+import { type Brief, SWITCHED_BY } from '@echo-loom/core';
+import { DeliverableFields } from './DeliverableFields';
+import { ShowHeading } from './ShowHeading';
+import { SightFields } from './SightFields';
+import { CUTS, FORMS, oneOf, ROOMS, SWITCHERS } from './words';
 
 /** The answers of the brief, each editable where it stands. */
 export const ShowFields = ({ brief }: { readonly brief: Brief }) => {
   const { run } = useRigSession();
-  const rig = useRig((state) => state.rig);
-  const taken = {
-    ...rig.people,
-    ...rig.places,
-    ...rig.devices,
-    ...brief.sights,
-    ...brief.deliverables,
-  };
   const write = (changes: Partial<Omit<Brief, 'sights' | 'deliverables'>>) =>
     run({ type: 'writeBrief', brief: changes });
   return (
     <Box>
-      <Heading>The show</Heading>
+      <ShowHeading>The show</ShowHeading>
       <Flex direction="column" gap="1.5">
         <ChoiceField
           label="Form"
@@ -103,137 +82,8 @@ export const ShowFields = ({ brief }: { readonly brief: Brief }) => {
         />
       </Flex>
 
-      <Heading>To be seen besides faces</Heading>
-      {inOrder(brief.sights).map(([sightId, sight]) => (
-        <Box
-          key={sightId}
-          role="group"
-          aria-label={sight.name}
-          borderWidth="1px"
-          borderColor="rule"
-          bg="paper.card"
-          p="2.5"
-          mb="2"
-        >
-          <Flex gap="2" align="end" mb="1.5">
-            <Box flex="1">
-              <NameField
-                label="Name of what is seen"
-                hideLabel
-                value={sight.name}
-                onCommit={(name) => run({ type: 'changeSight', sightId, sight: { name } })}
-              />
-            </Box>
-            <Button
-              size="sm"
-              variant="outline"
-              aria-label={`Remove ${sight.name}`}
-              onClick={() => run({ type: 'removeSight', sightId })}
-            >
-              Remove
-            </Button>
-          </Flex>
-          <Flex direction="column" gap="1.5">
-            <ChoiceField
-              label="What"
-              value={sight.what}
-              options={SIGHTS}
-              onChoose={(value) =>
-                run({ type: 'changeSight', sightId, sight: { what: oneOf(SIGHT_KINDS, value) } })
-              }
-            />
-            <ChoiceField
-              label="Shot"
-              value={sight.shot}
-              options={SHOT_OPTIONS}
-              onChoose={(value) =>
-                run({ type: 'changeSight', sightId, sight: { shot: oneOf(SHOTS, value) } })
-              }
-            />
-          </Flex>
-        </Box>
-      ))}
-      <Button
-        size="sm"
-        variant="outline"
-        onClick={() =>
-          run({
-            type: 'addSight',
-            sightId: freeId('sight', taken),
-            sight: {
-              name: `Sight ${Object.keys(brief.sights).length + 1}`,
-              what: 'table',
-              shot: 'close',
-              people: [],
-            },
-          })
-        }
-      >
-        Add something to see
-      </Button>
-
-      <Heading>To be delivered</Heading>
-      {inOrder(brief.deliverables).map(([deliverableId, deliverable]) => (
-        <Flex
-          key={deliverableId}
-          gap="2"
-          align="center"
-          mb="1.5"
-          role="group"
-          aria-label={deliverable.name}
-        >
-          <Box flex="1">
-            <NameField
-              label={`Name of ${deliverable.name}`}
-              hideLabel
-              value={deliverable.name}
-              onCommit={(name) =>
-                run({ type: 'changeDeliverable', deliverableId, deliverable: { name } })
-              }
-            />
-          </Box>
-          {deliverable.bitrateMbps === null ? (
-            <Text fontSize="xs" color="ink.soft" width="100px">
-              {deliverable.codec}
-            </Text>
-          ) : (
-            <NumberField
-              inCell
-              label={`Bitrate of ${deliverable.name}`}
-              unit="Mb/s"
-              value={deliverable.bitrateMbps}
-              min={0.1}
-              max={100000}
-              onCommit={(bitrateMbps) =>
-                bitrateMbps !== null &&
-                run({ type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } })
-              }
-            />
-          )}
-          <Button
-            size="sm"
-            variant="outline"
-            aria-label={`Remove ${deliverable.name}`}
-            onClick={() => run({ type: 'removeDeliverable', deliverableId })}
-          >
-            Remove
-          </Button>
-        </Flex>
-      ))}
-      <ChoiceField
-        label="Add to deliver"
-        value=""
-        options={[{ value: '', label: 'Choose…' }, ...DELIVERABLES]}
-        onChoose={(value) => {
-          const what = oneOf(DELIVERABLE_KINDS, value);
-          if (what)
-            run({
-              type: 'addDeliverable',
-              deliverableId: freeId(what, taken),
-              deliverable: USUAL_DELIVERABLES[what],
-            });
-        }}
-      />
+      <SightFields brief={brief} />
+      <DeliverableFields brief={brief} />
     </Box>
   );
 };

@@ -1,69 +1,20 @@
 'use client';
 
+import { formatOptions } from '@/features/picture/words';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
 import { Box, Flex, RadioGroup, Text } from '@chakra-ui/react';
 import {
   differenceOf,
   HOUSE_QUESTION_KEYS,
   HOUSE_QUESTIONS,
-  houseRulesSchema,
-  type Difference,
-  type Finding,
   type HouseQuestionKey,
+  houseRulesSchema,
 } from '@echo-loom/core';
 import { useState } from 'react';
-import { useMoney } from '@/features/rig/Currency';
-import { useRig, useRigSession } from '@/features/rig/RigProvider';
-import { formatOptions } from '@/features/picture/words';
-import { LevelMark } from '@/ui/LevelMark';
-import { ChoiceField } from '@/ui/ChoiceField';
-import { NumberField } from '@/ui/NumberField';
-
-interface Changed {
-  readonly key: HouseQuestionKey;
-  readonly school: string;
-  readonly difference: Difference;
-}
-
-const FindingLines = ({
-  title,
-  findings,
-}: {
-  readonly title: string;
-  readonly findings: readonly Finding[];
-}) =>
-  findings.length === 0 ? null : (
-    <Box mt="1">
-      <Text fontSize="xs" fontWeight="600">
-        {title}
-      </Text>
-      {findings.map((finding, index) => (
-        <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline">
-          <LevelMark level={finding.level} size={11} />
-          <Text fontSize="xs">{finding.says}</Text>
-        </Flex>
-      ))}
-    </Box>
-  );
-
-/** What switching a school has changed, just now. */
-const ChangeNote = ({ difference }: { readonly difference: Difference }) => {
-  const money = useMoney();
-  const { gone, fresh, money: more, devices } = difference;
-  const isNothing = gone.length + fresh.length === 0;
-  return (
-    <Box role="status" bg="madder.wash" borderLeftWidth="3px" borderColor="madder" p="2" mt="2">
-      <Text fontSize="xs">
-        {isNothing
-          ? 'Nothing in the verdict changes for this rig.'
-          : `${gone.length} ${gone.length === 1 ? 'finding' : 'findings'} gone, ${fresh.length} new.`}{' '}
-        Money {more === 0 ? 'unchanged' : money(more)}, devices{' '}
-        {devices === 0 ? 'unchanged' : devices}.
-      </Text>
-      <FindingLines title="Gone" findings={gone} />
-      <FindingLines title="New" findings={fresh} />
-    </Box>
-  );
-};
+import type { Changed } from './ChangeNote';
+import { ChangeNote } from './ChangeNote';
 
 /** The questions on which good practitioners differ: the school this rig follows, why, and what it changes. */
 export const HouseRulesView = () => {

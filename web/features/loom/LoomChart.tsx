@@ -1,92 +1,20 @@
 'use client';
 
-import type { Analysis, Level } from '@echo-loom/core';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
-import { LevelMark } from '@/ui/LevelMark';
-import type { LoomLayout, LoomNode, LoomStrand } from './parts';
-import { READING_WIDTH } from './sizes';
+import type { Analysis } from '@echo-loom/core';
+import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import styles from './loom.module.css';
-import { readingText, stagesByLink, type Reading } from './readings';
+import { BarLabels, FindingMarks, GroupHeads } from './LoomLabels';
+import { ARROWS, isArrow, keyOf, LEVEL_WORDS, worstByItem } from './marks';
+import type { LoomLayout, LoomNode, LoomStrand } from './parts';
+import { type Reading, readingText, stagesByLink } from './readings';
+import { READING_WIDTH } from './sizes';
 import { Strands } from './Strands';
-import { itemOf, sameItem, useLoomView, type Item } from './view';
+import { type Item, sameItem, useLoomView } from './view';
+import { DRAW_ALL, meets, useWindow } from './visible';
 import { walk } from './walk';
-
-/** Beyond the window, so that scrolling shows no gaps. @unit px */
-const OVERSCAN = 400;
-
-interface Window {
-  readonly left: number;
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
-}
-const EVERYTHING: Window = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
-/** Below this many items everything is drawn: print and search in page find it all. */
-const DRAW_ALL = 250;
-
-/** The part of the chart that is on the screen. */
-const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean): Window => {
-  const [seen, setSeen] = useState<Window>(EVERYTHING);
-  useEffect(() => {
-    const element = ref.current;
-    if (!element || !isLarge) return;
-    const look = () =>
-      setSeen((before) => {
-        const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
-        const next = {
-          left: scrollLeft - OVERSCAN,
-          top: scrollTop - OVERSCAN,
-          right: scrollLeft + clientWidth + OVERSCAN,
-          bottom: scrollTop + clientHeight + OVERSCAN,
-        };
-        const moved =
-          Math.abs(next.left - before.left) > OVERSCAN / 2 ||
-          Math.abs(next.top - before.top) > OVERSCAN / 2 ||
-          next.right - before.right > OVERSCAN / 2 ||
-          next.bottom - before.bottom > OVERSCAN / 2;
-        return moved || before === EVERYTHING ? next : before;
-      });
-    look();
-    element.addEventListener('scroll', look, { passive: true });
-    const observer = new ResizeObserver(look);
-    observer.observe(element);
-    return () => {
-      element.removeEventListener('scroll', look);
-      observer.disconnect();
-    };
-  }, [ref, isLarge]);
-  return isLarge ? seen : EVERYTHING;
-};
-
-const meets = (seen: Window, left: number, top: number, right: number, bottom: number): boolean =>
-  right >= seen.left && left <= seen.right && bottom >= seen.top && top <= seen.bottom;
-
-const ARROWS = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-} as const;
-const isArrow = (key: string): key is keyof typeof ARROWS => key in ARROWS;
-const keyOf = (item: Item): string => `${item.kind}:${item.id}`;
-
-/** The worst finding on each item. */
-const worstByItem = (analysis: Analysis): ReadonlyMap<string, Level> => {
-  const worst = new Map<string, Level>();
-  for (const finding of analysis.findings) {
-    const item = itemOf(analysis, finding);
-    if (item && !worst.has(keyOf(item))) worst.set(keyOf(item), finding.level);
-  }
-  return worst;
-};
 
 /** Letters beyond which a reading is written smaller, so that it fits its place. */
 const LONG_READING = 7;
-const LEVEL_WORDS: Readonly<Record<Level, string>> = {
-  stop: 'stop',
-  warn: 'warning',
-  note: 'note',
-};
 
 interface Props {
   readonly analysis: Analysis;
@@ -243,24 +171,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
           selectedLink={selectedLink}
           layer="behind"
         />
-        {layout.groups.map((group) => (
-          <div key={group.id}>
-            <div
-              className={styles.groupRule}
-              style={{ top: group.y + 26, width: layout.width - 28 }}
-            />
-            <button
-              type="button"
-              className={styles.group}
-              style={{ top: group.y + 2 }}
-              aria-expanded={!group.folded}
-              onClick={() => toggleFold(group.id)}
-            >
-              <span aria-hidden>{group.folded ? '▸' : '▾'}</span> {group.name}
-              {group.folded ? ` (${group.size})` : ''}
-            </button>
-          </div>
-        ))}
+        <GroupHeads layout={layout} toggleFold={toggleFold} />
         {visibleNodes.map(node)}
         <Strands
           strands={visibleStrands}
@@ -269,46 +180,9 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
           selectedLink={selectedLink}
           layer="bridges"
         />
-        {visibleNodes
-          .filter((at) => at.shape === 'bar')
-          .map((at) => (
-            <div
-              key={at.key}
-              className={styles.barLabel}
-              style={{
-                left: at.x + 2,
-                top: at.label?.y ?? at.y,
-                width: at.width - 4,
-                height: at.label?.height ?? at.height,
-              }}
-              aria-hidden
-            >
-              <span>{at.name}</span>
-            </div>
-          ))}
+        <BarLabels nodes={visibleNodes} />
         {visibleStrands.map(readingOn)}
-        {visibleNodes
-          .filter((at) => at.shape !== 'return' && worst.has(`device:${at.deviceId}`))
-          .map((at) => (
-            <span
-              key={at.key}
-              className={styles.mark}
-              style={{ left: at.x + at.width - 9, top: at.y - 7 }}
-            >
-              <LevelMark level={worst.get(`device:${at.deviceId}`) ?? 'note'} label="" size={15} />
-            </span>
-          ))}
-        {visibleStrands
-          .filter((at) => worst.has(`link:${at.linkId}`))
-          .map((at) => (
-            <span
-              key={at.linkId}
-              className={styles.mark}
-              style={{ left: at.x1 + READING_WIDTH - 2, top: at.y1 - 17 }}
-            >
-              <LevelMark level={worst.get(`link:${at.linkId}`) ?? 'note'} label="" size={15} />
-            </span>
-          ))}
+        <FindingMarks nodes={visibleNodes} strands={visibleStrands} worst={worst} />
       </div>
     </div>
   );

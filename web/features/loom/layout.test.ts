@@ -1,14 +1,15 @@
 import {
   analyse,
+  type Analysis,
   apply,
   build,
+  type Rig,
   RigDraft,
   STARTING_POINTS,
-  type Analysis,
-  type Rig,
   type StartingPoint,
 } from '@echo-loom/core';
-import { nightTide, secondFiring } from '../../../demo/rigs';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
 import { layOut } from './layout';
 import type { LoomLayout, LoomNode } from './parts';
 import { rowsOf } from './rows';

@@ -1,6 +1,7 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
-import { nightTide, secondFiring } from '../../../demo/rigs';
-import { READINGS, readingText, stagesByLink, type Reading } from './readings';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
+import { type Reading, READINGS, readingText, stagesByLink } from './readings';
 import { findingsOn, itemOf } from './view';
 
 const text = (rig: Rig, reading: Reading, linkId: string): string | null => {

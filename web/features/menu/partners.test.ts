@@ -1,5 +1,6 @@
 import { analyse, apply, RigDraft } from '@echo-loom/core';
-import { nightTide, secondFiring } from '../../../demo/rigs';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
 import { ownPorts, partnersOf } from './partners';
 
 const partners = (rig: Parameters<typeof analyse>[0], deviceId: string, portId: string) => {

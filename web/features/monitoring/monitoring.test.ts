@@ -1,6 +1,7 @@
 import { analyse, apply } from '@echo-loom/core';
 import { harbourHall } from '../../../demo/harbour-hall';
-import { nightTide, secondFiring } from '../../../demo/rigs';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
 import { findingsOfEars, listenerRows, loudspeakerRows, talkbackRows, timeText } from './rows';
 
 describe('who hears what', () => {

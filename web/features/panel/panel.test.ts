@@ -1,4 +1,4 @@
-import { secondFiring } from '../../../demo/rigs';
+import { secondFiring } from '../../../demo/second-firing';
 import { doesOptions, doesText, doesValue, guardText } from './words';
 
 describe('what a button can do', () => {

@@ -1,6 +1,7 @@
-import { analyse, apply, framings, parseFormat, RigDraft, type Analysis } from '@echo-loom/core';
+import { analyse, type Analysis, apply, framings, parseFormat, RigDraft } from '@echo-loom/core';
 import { harbourHall } from '../../../demo/harbour-hall';
-import { nightTide, secondFiring } from '../../../demo/rigs';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
 import { drawnOf } from './FrameContent';
 import { bitsOf, loadsOf, loadText } from './loads';
 import { sourceRows } from './rows';

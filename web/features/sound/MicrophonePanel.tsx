@@ -1,33 +1,20 @@
 'use client';
 
-import { Box, Flex, Text } from '@chakra-ui/react';
-import {
-  choiceSetting,
-  entry,
-  FARTHER_M,
-  figure,
-  numberSetting,
-  patternDb,
-  STRAIGHT,
-  type Aim,
-  type Analysis,
-  type PickedUp,
-} from '@echo-loom/core';
-import dynamic from 'next/dynamic';
-import { memo } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { decibels } from '@/features/gain/rows';
-import { useRigSession } from '@/features/rig/RigProvider';
-import { ChoiceField } from '@/ui/ChoiceField';
-import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
-import { findingsOfRoom, noiseRows, patternRows, type MicrophoneRow } from './rows';
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { type Analysis, FARTHER_M, figure, patternDb, type PickedUp } from '@echo-loom/core';
+import dynamic from 'next/dynamic';
+import { memo } from 'react';
+import { Aiming } from './Aiming';
+import { findingsOfRoom, type MicrophoneRow, noiseRows, patternRows } from './rows';
 
 const PolarChart = dynamic(() => import('@/ui/PolarChart').then((module) => module.PolarChart), {
   ssr: false,
 });
 
-interface Props {
+export interface Props {
   readonly analysis: Analysis;
   readonly row: MicrophoneRow;
 }
@@ -36,72 +23,6 @@ const degrees = (deg: number): string => `${figure(Math.abs(deg), 0)}°`;
 
 const heardWords = ({ name, angleDeg, spl }: PickedUp): string =>
   `${name} ${degrees(angleDeg)} off its axis, ${figure(spl)} dB`;
-
-/** Distance, pattern and aim of one microphone, each an edit. */
-const Aiming = ({ row: { microphone, id } }: Pick<Props, 'row'>) => {
-  const { run } = useRigSession();
-  const { device } = microphone.node.device;
-  const source = microphone.node.port.emits?.sound;
-  if (source?.type !== 'microphone') return null;
-  const distance = entry(device.model.controls, source.distanceControl);
-  const patternControl = typeof source.pattern === 'object' ? source.pattern.control : null;
-  const patterns =
-    patternControl === null ? undefined : entry(device.model.controls, patternControl);
-  const aim = device.aim ?? STRAIGHT;
-  const turn = (changes: Partial<Aim>) =>
-    run({ type: 'placeDevice', deviceId: id, at: device.at, aim: { ...aim, ...changes } });
-  return (
-    <Flex direction="column" gap="1.5" mt="2">
-      {distance?.type === 'amount' && (
-        <NumberField
-          label="From the mouth"
-          unit={distance.unit}
-          min={distance.min}
-          max={distance.max}
-          step={distance.step}
-          value={numberSetting(device, source.distanceControl) ?? null}
-          onCommit={(value) =>
-            value !== null &&
-            run({ type: 'setControl', deviceId: id, control: source.distanceControl, value })
-          }
-        />
-      )}
-      {patternControl !== null && patterns?.type === 'choice' && (
-        <ChoiceField
-          label="Pattern"
-          value={choiceSetting(device, patternControl) ?? ''}
-          options={patterns.options}
-          onChoose={(value) =>
-            run({ type: 'setControl', deviceId: id, control: patternControl, value })
-          }
-        />
-      )}
-      {device.at === null && (
-        <>
-          <NumberField
-            label="Beside straight ahead"
-            hint=" clockwise, seen from above"
-            unit="°"
-            min={-180}
-            max={180}
-            step={5}
-            value={aim.bearingDeg}
-            onCommit={(value) => value !== null && turn({ bearingDeg: value })}
-          />
-          <NumberField
-            label="Points past the mouth"
-            unit="°"
-            min={-180}
-            max={180}
-            step={5}
-            value={aim.offAxisDeg}
-            onCommit={(value) => value !== null && turn({ offAxisDeg: value })}
-          />
-        </>
-      )}
-    </Flex>
-  );
-};
 
 /** What each noise does at one microphone, and what would change. */
 const WhatIf = ({ analysis, row: { microphone, name } }: Props) => {
@@ -226,6 +147,7 @@ const Around = memo(({ analysis, row }: Props) => {
     </>
   );
 });
+
 Around.displayName = 'Around';
 
 const WhatIfLater = memo(WhatIf);

@@ -1,6 +1,7 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../../../demo/harbour-hall';
-import { nightTide, secondFiring } from '../../../demo/rigs';
+import { nightTide } from '../../../demo/night-tide';
+import { secondFiring } from '../../../demo/second-firing';
 import {
   bleedMatrix,
   channelCounts,

@@ -1,4 +1,5 @@
-import { coverage, type CoverageLine, type Need } from '../../brief/coverage';
+import { coverage } from '../../brief/coverage';
+import { type CoverageLine, type Need } from '../../brief/coverage/line';
 import { remedies } from '../../brief/remedies';
 import type { HouseRules, Rig } from '../../rig';
 import type { Level, Rule } from '../rule';

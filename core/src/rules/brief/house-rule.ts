@@ -3,7 +3,7 @@ import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
 import type { HouseRules, Kind } from '../../rig';
 import type { Finding, Level, Rule } from '../rule';
-import { voiceSources } from '../../brief/coverage';
+import { voiceSources } from '../../brief/coverage/threads';
 
 /**
  * Rules that exist because of a school: each judges only where there is a brief, and names the

@@ -1,49 +1,18 @@
-import { analyse, fixesOf, predict, sumsOf, type Analysis } from '../../analyse';
-import { differenceOf } from '../../brief/compare';
-import { build, onSite, STARTING_POINTS, type Answers } from '../../brief/build';
+import { analyse, type Analysis, fixesOf, predict, sumsOf } from '../../analyse';
+import { onSite } from '../../brief/build';
 import { classById } from '../../catalogue';
+import { apply, type HouseRules } from '../../rig';
 import {
-  apply,
-  HOUSE_QUESTIONS,
-  HOUSE_QUESTION_KEYS,
-  houseRuleText,
-  DEFAULT_HOUSE_RULES,
-  type HouseRules,
-  type Rig,
-} from '../../rig';
-import { demoRig } from '../demo-for-cases';
-import type { Finding } from '../rule';
-
-const rigOf = (answers: Answers): Rig => {
-  const built = build(answers);
-  if (!built.ok) throw new Error(built.why);
-  return built.rig;
-};
-const point = (id: string) => {
-  const found = STARTING_POINTS.find((candidate) => candidate.id === id);
-  if (!found) throw new Error(`no starting point ${id}`);
-  return found;
-};
-const two = rigOf(point('two-voices').answers('Two'));
-const solo = rigOf(point('solo-desk').answers('Solo'));
-const rule = (rig: Rig, rules: Partial<HouseRules>): Rig =>
-  apply(rig, { type: 'setHouseRules', rules });
-const found = (rig: Rig, code: string): Finding[] =>
-  analyse(rig).findings.filter((finding) => finding.code === code);
-/** Codes that come and go when a school is changed. */
-const changes = (rig: Rig, rules: Partial<HouseRules>): { gone: string[]; fresh: string[] } => {
-  const { gone, fresh } = differenceOf(analyse(rig), { type: 'setHouseRules', rules });
-  return {
-    gone: [...new Set(gone.map(({ code }) => code))],
-    fresh: [...new Set(fresh.map(({ code }) => code))],
-  };
-};
-const usbSolo = rigOf({
-  ...point('solo-desk').answers('USB'),
-  deliverables: ['stream', 'voice tracks'],
-  houseRules: { microphones: 'usb', recordingsOfVoice: 1 },
-});
-const secondFiring = (): Rig => demoRig('second-firing');
+  changes,
+  found,
+  point,
+  rigOf,
+  rule,
+  secondFiring,
+  solo,
+  two,
+  usbSolo,
+} from './schools-for-cases';
 
 describe('switching a school re-judges at once, and the difference says how', () => {
   it('microphones: a USB microphone is right by one school and a warning by the other', () => {
@@ -305,53 +274,4 @@ describe('switching a school re-judges at once, and the difference says how', ()
       fresh: ['brief.cannot-see'],
     });
   });
-});
-
-describe('money as a rule', () => {
-  const withBudget = (budget: number) => apply(two, { type: 'writeBrief', brief: { budget } });
-  it('speaks where what is to be bought passes the budget, with the sum', () => {
-    expect(found(withBudget(100_000), 'brief.over-budget')).toEqual([]);
-    const [finding] = found(withBudget(1000), 'brief.over-budget');
-    expect(finding?.level).toBe('warn');
-    expect(finding?.title).toMatch(/^Over budget by \d+$/);
-  });
-});
-
-describe('every finding that depends on a school names it', () => {
-  it('and the house rule it names reads as a sentence', () => {
-    const rules: Partial<HouseRules> = {
-      captureSize: '2160p throughout',
-      computers: 'two',
-      soundRecorded: 'into the camera',
-      microphones: 'usb',
-      switching: 'software',
-    };
-    const findings = analyse(rule(two, rules)).findings.filter(
-      ({ area, code }) => area === 'brief' && code !== 'brief.over-budget',
-    );
-    expect(findings.length).toBeGreaterThanOrEqual(5);
-    for (const { code, houseRule } of findings)
-      expect([
-        code,
-        houseRule && houseRuleText(DEFAULT_HOUSE_RULES, houseRule).length > 10,
-      ]).toEqual([code, true]);
-  });
-});
-
-describe('the questions', () => {
-  it('are the fifteen of the field, each with a default that is its first school', () => {
-    expect(HOUSE_QUESTION_KEYS).toHaveLength(15);
-    for (const key of HOUSE_QUESTION_KEYS)
-      expect(DEFAULT_HOUSE_RULES[key]).toBe(HOUSE_QUESTIONS[key].schools[0].value);
-  });
-  it.each(HOUSE_QUESTION_KEYS.map((key) => [HOUSE_QUESTIONS[key].question, key] as const))(
-    '%s: each school says why and what it changes',
-    (_question, key) => {
-      const { schools } = HOUSE_QUESTIONS[key];
-      expect(schools.length).toBeGreaterThanOrEqual(2);
-      expect(new Set(schools.map(({ value }) => value)).size).toBe(schools.length);
-      for (const { reason, changes: effect } of schools)
-        for (const text of [reason, effect]) expect(text).toMatch(/^[A-Z].{10,}\.$/);
-    },
-  );
 });

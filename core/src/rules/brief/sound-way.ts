@@ -1,4 +1,4 @@
-import { recordingMachine } from '../../brief/coverage';
+import { recordingMachine } from '../../brief/coverage/recordings';
 import type { Thread } from '../../graph';
 import { inOrder } from '../../rig';
 import { houseRule, one, passes, voiceThreads } from './house-rule';

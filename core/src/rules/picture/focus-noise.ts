@@ -1,4 +1,4 @@
-import { voiceSources } from '../../brief/coverage';
+import { voiceSources } from '../../brief/coverage/threads';
 import type { Framing } from '../../framing';
 import type { Measured } from '../../measure';
 import { entry, numberSetting, switchSetting } from '../../rig';

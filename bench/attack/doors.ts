@@ -1,0 +1,207 @@
+import { gzipSync } from 'node:zlib';
+import type { Random } from './spoil';
+import { mangle, pick, spoil } from './spoil';
+
+export interface Input {
+  readonly method: string;
+  readonly path: string;
+  readonly headers?: Record<string, string>;
+  readonly body?: Buffer | string;
+}
+
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+const BYTES_TYPE = { 'content-type': 'application/octet-stream' };
+
+const IDS = [
+  'night-tide',
+  'nothing',
+  '%00',
+  '%ff',
+  '%E0%A4%A',
+  '..%2f..',
+  'a'.repeat(5000),
+  '%F0%9F%8E%A4',
+  "x'or'1",
+  '-1',
+  'second-firing%20',
+  '',
+];
+
+const NUMBERS = [
+  '0',
+  '-1',
+  '2.5',
+  '2147483648',
+  '99999999999999999999',
+  'NaN',
+  '',
+  '%00',
+  '1e3',
+  '0x10',
+  ' 1',
+  '١',
+];
+
+const COMMANDS: readonly object[] = [
+  { type: 'renameRig', name: 'Renamed' },
+  { type: 'setHouseRules', rules: { headroomDb: 12, recordingsOfVoice: 2 } },
+  { type: 'addPlace', placeId: 'shed', place: { name: 'Shed' } },
+  {
+    type: 'batch',
+    label: 'Several',
+    commands: [
+      { type: 'renameRig', name: 'x' },
+      { type: 'writeNotes', notes: 'y' },
+    ],
+  },
+  { type: 'revert', does: 'undo', entryId: 'some-entry' },
+  {
+    type: 'connect',
+    linkId: 'a',
+    from: { deviceId: 'a', portId: 'b' },
+    to: { deviceId: 'c', portId: 'd' },
+    cable: { kind: 'balanced', lengthM: 2 },
+  },
+  { type: 'setControl', deviceId: 'interface', control: 'gain-1', value: 20 },
+  { type: 'setFigure', deviceId: 'interface', path: 'ports.mic-1.inputOhms', value: 1000 },
+];
+
+const DEEDS: readonly object[] = [
+  { does: 'create', name: 'New' },
+  { does: 'rename', id: 'night-tide', name: 'Renamed' },
+  { does: 'duplicate', id: 'nothing' },
+  { does: 'put away', id: 'nothing' },
+  { does: 'choose currency', currency: 'EUR' },
+  { does: 'build', answers: { name: 'x' } },
+];
+
+/** One broken input for each door. */
+export const makeDoors = (
+  rig: Buffer,
+  backup: Buffer,
+  entry: { id: string },
+): Record<string, (random: Random, n: number) => Input> => {
+  const rigValue = JSON.parse(rig.toString()) as unknown;
+  const json = (random: Random, value: unknown): string | Buffer => {
+    const text = JSON.stringify(spoil(random, value)) ?? '';
+    return random() < 0.15
+      ? mangle(random, Buffer.from(text))
+      : random() < 0.02
+        ? '['.repeat(100_000)
+        : text;
+  };
+  const type = (random: Random): Record<string, string> =>
+    random() < 0.95
+      ? JSON_TYPE
+      : pick<Record<string, string>>(random, [
+          {},
+          { 'content-type': 'text/plain' },
+          { 'content-type': 'multipart/form-data; boundary=x' },
+        ]);
+  return {
+    import: (random) => ({
+      method: 'POST',
+      path: '/api/rigs/import',
+      headers: random() < 0.98 ? BYTES_TYPE : {},
+      body: random() < 0.6 ? json(random, rigValue) : mangle(random, rig),
+    }),
+    entries: (random, n) => {
+      const item = {
+        id: `broken-${n}-entry`,
+        author: 'author-broken',
+        command: spoil(random, pick(random, COMMANDS)),
+      };
+      const request = { version: 5, on: { revision: 0, entryId: null }, entries: [item] };
+      const body =
+        random() < 0.5
+          ? JSON.stringify({ ...request, entries: [item, entry] })
+          : json(random, request);
+      return {
+        method: 'POST',
+        path: `/api/rigs/${random() < 0.9 ? 'second-firing' : pick(random, IDS)}/entries`,
+        headers: type(random),
+        body,
+      };
+    },
+    shelf: (random) => ({
+      method: 'POST',
+      path: '/api/shelf',
+      headers: type(random),
+      body: json(random, pick(random, DEEDS)),
+    }),
+    query: (random) => {
+      const id = pick(random, IDS);
+      const number = pick(random, NUMBERS);
+      const paths = [
+        `/api/rigs/${id}/entries?after=${number}`,
+        `/api/rigs/${id}/entries?after=${number}&after=1`,
+        `/api/rigs/${id}/export?as=${number}`,
+        `/api/rigs/${id}`,
+        `/api/rigs/${id}/raw`,
+        `/api/rigs/night-tide/entries?after=0&is=${number}`,
+        `/rigs/${id}`,
+        `/new/${id}?name=${number}`,
+        `/${id}`,
+      ];
+      return {
+        method: pick(random, ['GET', 'GET', 'GET', 'HEAD', 'PUT', 'DELETE', 'PATCH']),
+        path: pick(random, paths),
+      };
+    },
+    events: (random) => ({
+      method: 'GET',
+      path: `/api/events?${pick(random, ['rig', 'rigs', 'rig[]', ''])}=${pick(
+        random,
+        IDS.filter((id) => id !== 'night-tide'),
+      )}`,
+    }),
+    restore: (random) => {
+      const body =
+        random() < 0.5
+          ? mangle(random, backup)
+          : gzipSync(
+              mangle(random, Buffer.from('{"format":"echo-loom backup","version":1}\n[0,[]]\n')),
+            );
+      return {
+        method: 'POST',
+        path: '/api/restore',
+        headers: random() < 0.95 ? BYTES_TYPE : {},
+        body,
+      };
+    },
+    pages: (random) => ({
+      method: pick(random, ['POST', 'PUT', 'POST']),
+      path: pick(random, ['/', '/rigs/night-tide', '/away', '/new/hybrid']),
+      headers: pick<Record<string, string>>(random, [
+        { 'next-action': 'abc' },
+        { 'content-type': 'multipart/form-data; boundary=x' },
+        { 'content-type': 'text/plain', 'next-action': '0'.repeat(42) },
+        {},
+      ]),
+      body: json(random, ['x']),
+    }),
+    headers: (random) => ({
+      method: pick(random, ['GET', 'POST']),
+      path: pick(random, [
+        '/',
+        '/api/health',
+        '/api/shelf',
+        '/api/rigs/night-tide/entries?after=0',
+      ]),
+      headers: {
+        ...JSON_TYPE,
+        host: pick(random, [
+          'evil.example',
+          '',
+          '127.0.0.1.evil',
+          'localhost:99999',
+          '[::1',
+          'a'.repeat(300),
+        ]),
+        origin: pick(random, ['http://evil.example', 'null', '']),
+      },
+      body: '',
+    }),
+  };
+};

@@ -1,0 +1,153 @@
+import type { DeviceNode, Signal, Thread } from '../../graph';
+import { type Deliverable, inOrder } from '../../rig';
+import { formatName, parseFormat } from '../../units';
+import type { CoverageAnswer } from './line';
+import { isSeparateRecording, isTrack, keepsTracks, withThreads } from './recordings';
+import type { Index } from './threads';
+import {
+  CAMERAS,
+  DELIVERS,
+  from,
+  kindOf,
+  missingVoices,
+  names,
+  nodesWhere,
+  RECORDS,
+} from './threads';
+
+export const shown = (index: Index, sightId: string): CoverageAnswer => {
+  const sources = nodesWhere(index, ({ device }) => device.sightId === sightId);
+  const [thread] = from(index, sources, 'picture', DELIVERS);
+  if (thread)
+    return {
+      verdict: 'met',
+      says: `${thread.source.device.device.name} reaches ${thread.end.device.device.name}.`,
+      by: [thread.source.device.id],
+      thread,
+    };
+  return {
+    verdict: 'missing',
+    says: sources.length
+      ? `${names(sources)} reaches no stream and no recording.`
+      : 'Nothing shows it.',
+    by: [],
+    thread: null,
+  };
+};
+
+export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswer => {
+  const { rig, graph } = index.measured;
+  const all = [...graph.devices.values()];
+  const voices = inOrder(rig.people)
+    .filter(([, { isHeard }]) => isHeard)
+    .map(([id]) => id);
+  const gets = (node: DeviceNode, signal: Signal): Thread | undefined =>
+    (index.byEnd.get(node) ?? []).find((thread) => thread.signal === signal);
+  const takes = (node: DeviceNode, signal: Signal): boolean =>
+    node.ports.values().some(({ port }) => port.ends?.[signal] !== undefined);
+  const judge = (
+    ends: readonly DeviceNode[],
+    needsPicture: boolean,
+    among: Index = index,
+  ): CoverageAnswer => {
+    if (ends.length === 0)
+      return { verdict: 'missing', says: 'Nothing in the rig makes it.', by: [], thread: null };
+    const pictured = needsPicture ? ends.filter((node) => gets(node, 'picture')) : ends;
+    const [end] = pictured;
+    if (!end)
+      return { verdict: 'missing', says: `${names(ends)} gets no picture.`, by: [], thread: null };
+    const missing = missingVoices(among, pictured, voices);
+    const thread = gets(end, needsPicture ? 'picture' : 'sound') ?? null;
+    if (voices.length > 0 && missing.length === voices.length)
+      return {
+        verdict: 'missing',
+        says: `${names(pictured)} gets no voice.`,
+        by: [],
+        thread: null,
+      };
+    if (missing.length)
+      return {
+        verdict: 'partly',
+        says: `${names(pictured)}, without ${missing.join(', ')}.`,
+        by: [end.id],
+        thread,
+      };
+    const got = needsPicture && thread ? index.measured.picture[thread.last.index]?.format : null;
+    const asked = deliverable.format === null ? null : parseFormat(deliverable.format);
+    if (got && asked && got.height < asked.height)
+      return {
+        verdict: 'partly',
+        says: `${end.device.name} gets ${formatName(got)}, and ${formatName(asked)} is to be delivered.`,
+        by: [end.id],
+        thread,
+      };
+    return {
+      verdict: 'met',
+      says: `${end.device.name}${got ? `, ${formatName(got)}` : ''}.`,
+      by: [end.id],
+      thread,
+    };
+  };
+  switch (deliverable.what) {
+    case 'stream':
+      return judge(
+        all.filter((node) => kindOf(node) === 'stream'),
+        true,
+      );
+    case 'programme recording':
+      return judge(
+        all.filter(
+          (node) => RECORDS.has(kindOf(node)) && takes(node, 'picture') && takes(node, 'sound'),
+        ),
+        all.some((node) => CAMERAS.has(kindOf(node))),
+      );
+    case 'voice tracks':
+      return judge(all.filter(keepsTracks), false, withThreads(index, isTrack));
+    case 'backup':
+      return judge(
+        all.filter((node) => kindOf(node) === 'recorder' && takes(node, 'sound')),
+        false,
+      );
+    case 'camera recordings': {
+      const cameras = all.filter((node) => CAMERAS.has(kindOf(node)));
+      const separate = (node: DeviceNode): Thread | undefined =>
+        (index.bySource.get(node) ?? []).find(
+          (thread) => thread.signal === 'picture' && isSeparateRecording(thread),
+        );
+      const without = cameras.filter((node) => !separate(node));
+      const [first] = cameras;
+      const thread = (first && separate(first)) ?? null;
+      if (cameras.length === 0 || without.length === cameras.length)
+        return {
+          verdict: 'missing',
+          says: 'No camera has a recording of its own.',
+          by: [],
+          thread: null,
+        };
+      return without.length
+        ? { verdict: 'partly', says: `No recording of its own: ${names(without)}.`, by: [], thread }
+        : {
+            verdict: 'met',
+            says: 'Each camera by itself.',
+            by: cameras.map(({ id }) => id),
+            thread,
+          };
+    }
+    case 'vertical clips': {
+      const source = all.find((node) => RECORDS.has(kindOf(node)) && gets(node, 'picture'));
+      return source
+        ? {
+            verdict: 'met',
+            says: `Cut from ${source.device.name}.`,
+            by: [source.id],
+            thread: gets(source, 'picture') ?? null,
+          }
+        : {
+            verdict: 'missing',
+            says: 'Nothing with a picture is recorded to cut them from.',
+            by: [],
+            thread: null,
+          };
+    }
+  }
+};

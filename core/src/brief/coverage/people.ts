@@ -1,0 +1,198 @@
+import type { DeviceNode } from '../../graph';
+import { entry, inOrder, type Kind, type Person } from '../../rig';
+import type { CoverageAnswer } from './line';
+import { recordingMachine } from './recordings';
+import type { Index } from './threads';
+import {
+  CAMERAS,
+  DELIVERS,
+  EARS,
+  from,
+  kindOf,
+  missingVoices,
+  names,
+  nodesWhere,
+  RECORDS,
+  remotes,
+  SCREENS,
+  voiceSources,
+} from './threads';
+
+const camerasOf = (index: Index, personId: string): DeviceNode[] => {
+  const sights = index.measured.rig.brief?.sights ?? {};
+  const own = nodesWhere(
+    index,
+    ({ device }) =>
+      device.personId === personId &&
+      (CAMERAS.has(device.model.kind) || device.model.kind === 'call'),
+  );
+  const shared = nodesWhere(
+    index,
+    ({ device }) =>
+      device.sightId !== null &&
+      (entry(sights, device.sightId)?.people.includes(personId) ?? false),
+  );
+  return [...own, ...shared];
+};
+
+export const seen = (index: Index, personId: string, person: Person): CoverageAnswer => {
+  const cameras = camerasOf(index, personId);
+  const [thread] = from(index, cameras, 'picture', DELIVERS);
+  if (thread)
+    return {
+      verdict: 'met',
+      says:
+        `${thread.source.device.device.name}, ${person.shot ?? 'in the picture'}, reaches ` +
+        `${thread.end.device.device.name}.`,
+      by: [thread.source.device.id],
+      thread,
+    };
+  const says = cameras.length
+    ? `${names(cameras)} reaches no stream and no recording.`
+    : person.where === 'remote'
+      ? 'No call is given to them.'
+      : 'No camera is given to them.';
+  return { verdict: 'missing', says, by: [], thread: null };
+};
+
+export const heard = (index: Index, personId: string): CoverageAnswer => {
+  const { measured } = index;
+  const sources = voiceSources(measured, personId);
+  const threads = from(index, sources, 'sound', DELIVERS);
+  const [thread] = threads;
+  if (!thread)
+    return {
+      verdict: 'missing',
+      says: sources.length
+        ? `${names(sources)} reaches no stream and no recording.`
+        : 'No microphone is given to them.',
+      by: [],
+      thread: null,
+    };
+  const machines = [
+    ...new Set(threads.filter(({ end }) => RECORDS.has(kindOf(end.device))).map(recordingMachine)),
+  ];
+  const wanted = measured.rig.houseRules.recordingsOfVoice;
+  const by = [thread.source.device.id];
+  const { name } = thread.source.device.device;
+  if (machines.length >= wanted)
+    return { verdict: 'met', says: `${name}, recorded by ${names(machines)}.`, by, thread };
+  const where = machines.length === 0 ? 'recorded nowhere' : `recorded only by ${names(machines)}`;
+  return {
+    verdict: 'partly',
+    says: `${name}, ${where}; the house rule asks for ${wanted} independent recordings.`,
+    by,
+    thread,
+  };
+};
+
+export const hears = (index: Index, personId: string, person: Person): CoverageAnswer => {
+  const { rig } = index.measured;
+  const guests = remotes(rig).filter((id) => id !== personId);
+  if (person.where === 'remote') {
+    const calls = nodesWhere(
+      index,
+      ({ device }) => device.personId === personId && device.model.kind === 'call',
+    );
+    const others = inOrder(rig.people)
+      .filter(([id, { isHeard }]) => id !== personId && isHeard)
+      .map(([id]) => id);
+    const missing = missingVoices(index, calls, others);
+    const [thread] = calls.flatMap((call) =>
+      (index.byEnd.get(call) ?? []).filter(({ signal }) => signal === 'sound'),
+    );
+    const self = calls.some((call) =>
+      (index.byEnd.get(call) ?? []).some(
+        (own) => own.signal === 'sound' && own.source.device === call,
+      ),
+    );
+    if (self)
+      return {
+        verdict: 'missing',
+        says: 'They hear themself: what they are sent is no mix-minus.',
+        by: [],
+        thread: null,
+      };
+    if (missing.length === others.length && others.length > 0)
+      return { verdict: 'missing', says: 'Nothing is sent to them.', by: [], thread: null };
+    if (missing.length)
+      return {
+        verdict: 'partly',
+        says: `They do not hear ${missing.join(', ')}.`,
+        by: calls.map(({ id }) => id),
+        thread: thread ?? null,
+      };
+    return {
+      verdict: 'met',
+      says: 'A mix of everyone but themself.',
+      by: calls.map(({ id }) => id),
+      thread: thread ?? null,
+    };
+  }
+  if (rig.houseRules.monitoring === 'loudspeakers muted' && guests.length === 0)
+    return {
+      verdict: 'met',
+      says: 'Nothing to wear, by house rule: loudspeakers, muted while microphones are open.',
+      by: [],
+      thread: null,
+    };
+  const ears = nodesWhere(
+    index,
+    ({ device }) => device.personId === personId && EARS.has(device.model.kind),
+  );
+  const fed = ears.filter((node) =>
+    (index.byEnd.get(node) ?? []).some(({ signal }) => signal === 'sound'),
+  );
+  const [thread] = fed.flatMap((node) => index.byEnd.get(node) ?? []);
+  if (!thread)
+    return {
+      verdict: 'missing',
+      says: ears.length ? `${names(ears)}: no sound arrives.` : 'No headphones are given to them.',
+      by: [],
+      thread: null,
+    };
+  const missing = missingVoices(index, fed, guests);
+  return missing.length
+    ? {
+        verdict: 'partly',
+        says: `${names(fed)}, without ${missing.join(', ')}.`,
+        by: fed.map(({ id }) => id),
+        thread,
+      }
+    : { verdict: 'met', says: `${names(fed)}.`, by: fed.map(({ id }) => id), thread };
+};
+
+export const sees = (index: Index, guests: readonly string[]): CoverageAnswer => {
+  const { rig } = index.measured;
+  const calls = nodesWhere(
+    index,
+    ({ device }) =>
+      device.personId !== null && guests.includes(device.personId) && device.model.kind === 'call',
+  );
+  const wanted: ReadonlySet<Kind> =
+    rig.houseRules.prompter === 'second display' ? new Set<Kind>(['prompter']) : SCREENS;
+  const [thread] = from(index, calls, 'picture', wanted);
+  if (thread)
+    return {
+      verdict: 'met',
+      says: `The remote guest on ${thread.end.device.device.name}; put it near the lens.`,
+      by: [thread.end.device.id],
+      thread,
+    };
+  const elsewhere = from(index, calls, 'picture', SCREENS)[0];
+  if (elsewhere)
+    return {
+      verdict: 'partly',
+      says:
+        `The remote guest on ${elsewhere.end.device.device.name}; the house rule asks for a ` +
+        'prompter in front of the lens.',
+      by: [elsewhere.end.device.id],
+      thread: elsewhere,
+    };
+  return {
+    verdict: 'missing',
+    says: 'No screen shows them the remote guest.',
+    by: [],
+    thread: null,
+  };
+};

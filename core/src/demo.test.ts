@@ -1,0 +1,86 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { analyse, fixesOf, predict } from './analyse';
+import { CATALOGUE, searchWords } from './catalogue';
+import { modelSchema } from './rig';
+import { RULES } from './rules';
+import { demoRig as demo } from './rules/demo-for-cases';
+
+const DEMOS = ['night-tide', 'second-firing', 'harbour-hall'];
+
+describe('the demo, the starting points and the catalogue', () => {
+  it('every fix offered anywhere in the demo applies', () => {
+    for (const name of DEMOS) {
+      const analysis = analyse(demo(name));
+      for (const finding of analysis.findings)
+        for (const fix of fixesOf(analysis, finding))
+          expect(() => predict(analysis, finding, fix)).not.toThrow();
+    }
+  });
+  it('Night Tide holds the mistakes it was given, and no stop but the long cable', () => {
+    const { findings } = analyse(demo('night-tide'));
+    expect(findings.map(({ code }) => code).sort()).toEqual([
+      'brief.cannot-hear',
+      'brief.recorded-once',
+      'brief.recorded-once',
+      'computer.reach',
+      'picture.shot-missed',
+      'picture.upright-enlarged',
+      'sound.gain-short',
+      'sound.gain-short',
+      'sound.loudness',
+      'sound.outputs-short',
+    ]);
+    expect(findings.filter(({ level }) => level === 'stop').map(({ code }) => code)).toEqual([
+      'computer.reach',
+    ]);
+    expect(findings.some(({ says }) => says.includes('Host mic stays 5.84 dB under'))).toBe(true);
+  });
+  it('Second Firing holds the mistakes it was given', () => {
+    const codes = new Set(analyse(demo('second-firing')).findings.map(({ code }) => code));
+    for (const code of [
+      'sound.phantom-missing',
+      'sound.line-into-microphone',
+      'sound.mix-minus',
+      'picture.overlays',
+      'picture.rate-near-miss',
+      'picture.reach',
+      'computer.branch-full',
+    ])
+      expect(codes).toContain(code);
+  });
+  it('the catalogue holds at least 40 valid classes with ids of their own', () => {
+    expect(CATALOGUE.length).toBeGreaterThanOrEqual(40);
+    expect(new Set(CATALOGUE.map(({ classId }) => classId)).size).toBe(CATALOGUE.length);
+    for (const item of CATALOGUE)
+      expect([item.name, modelSchema.safeParse(item).error?.issues]).toEqual([
+        item.name,
+        undefined,
+      ]);
+  });
+  it('a class is found by the words people use for its kind', () =>
+    expect(
+      CATALOGUE.filter((item) => searchWords(item).includes('mic')).length,
+    ).toBeGreaterThanOrEqual(10));
+  it('no rule file is forgotten, and every rule explains itself', () => {
+    const codes = new Set(RULES.map(({ code }) => code));
+    expect(codes.size).toBe(RULES.length);
+    const files = ['brief', 'computer', 'picture', 'signal', 'sound'].flatMap((area) =>
+      readdirSync(path.join(__dirname, 'rules', area))
+        .filter((file) => !file.includes('.test.'))
+        .map((file) => path.join(__dirname, 'rules', area, file)),
+    );
+    const declared = files
+      .flatMap(
+        (file) =>
+          readFileSync(file, 'utf8').match(
+            /^export const \w+(: Rule = | = \w*[rR]ule(<\w+>)?\()/gm,
+          ) ?? [],
+      )
+      .filter((line) => !line.includes('const coverageRule') && !line.includes('Rule = ruleOf'));
+    expect(declared).toHaveLength(RULES.length);
+    for (const rule of RULES)
+      for (const text of [rule.looksFor, rule.why, rule.remedy, rule.source])
+        expect(text.length).toBeGreaterThan(5);
+  });
+});

@@ -1,0 +1,189 @@
+import { type Prediction, type Verdict, type VoiceFigures } from '../analyse';
+import { type Money } from '../brief/money';
+import { type Workload } from '../computer/work';
+import type { Sum } from '../explain/sum';
+import { type Framing } from '../framing';
+import type { Command } from '../rig';
+
+/** An analysis as plain JSON, for programs. */
+export interface Report {
+  readonly rig: string;
+  readonly verdict: Verdict & { readonly says: string };
+  readonly findings: readonly {
+    readonly code: string;
+    readonly level: string;
+    readonly area: string;
+    readonly title: string;
+    readonly says: string;
+    readonly about: {
+      readonly deviceId?: string;
+      readonly portId?: string;
+      readonly linkId?: string;
+    };
+    readonly houseRule?: string;
+    readonly sums: readonly Sum[];
+    readonly fixes: readonly {
+      readonly label: string;
+      readonly command: Command;
+      readonly predicts: PredictionReport | null;
+    }[];
+  }[];
+  readonly coverage: readonly {
+    readonly id: string;
+    readonly need: string;
+    readonly subject: string;
+    readonly verdict: string;
+    readonly says: string;
+    readonly thread: string | null;
+  }[];
+  readonly money: Money;
+  /** Every planned shot with its figures; lengths in m and mm, angles in degrees, light in lux */
+  readonly shots: readonly ShotReport[];
+  readonly scenes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly possible: boolean;
+    readonly madeAt: readonly string[];
+    readonly short: readonly { readonly resource: string; readonly says: string }[];
+  }[];
+  /** Sources that send the best that fits */
+  readonly negotiated: readonly {
+    readonly device: string;
+    readonly port: string;
+    readonly format: string;
+    readonly wish: string;
+    readonly forcedBy: readonly { readonly linkId: string | null; readonly says: string }[];
+  }[];
+  readonly usb: readonly {
+    readonly linkId: string;
+    readonly loadMBps: number;
+    readonly limitMBps: number;
+  }[];
+  readonly work: readonly {
+    readonly device: string;
+    readonly units: number;
+    readonly budget: number | null;
+    readonly items: Workload['items'];
+  }[];
+  readonly drives: readonly {
+    readonly device: string;
+    readonly writeMBps: number;
+    readonly limitMBps: number | null;
+    readonly gbPerHour: number;
+    readonly hours: number | null;
+  }[];
+  readonly ears: readonly {
+    readonly device: string;
+    readonly personId: string | null;
+    readonly spl: number | null;
+    readonly hours: number | null;
+    readonly ownVoiceMs: number | null;
+  }[];
+  /** Every microphone in its room. Levels in dB SPL and dB(A), ratios in dB, lengths in m */
+  readonly microphones: readonly {
+    readonly device: string;
+    readonly personId: string | null;
+    readonly pattern: string | null;
+    readonly distanceM: number | null;
+    readonly ownSpl: number | null;
+    readonly roomSpl: number | null;
+    readonly overRoomDb: number | null;
+    readonly criticalDistanceM: number | null;
+    readonly directToReverberantDb: number | null;
+    readonly loopDb: number | null;
+    readonly asks: readonly string[];
+    readonly noises: readonly {
+      readonly id: string;
+      readonly spl: number;
+      readonly directSpl: number;
+      readonly echoSpl: number | null;
+    }[];
+    readonly bleed: readonly {
+      readonly personId: string;
+      readonly db: number | null;
+      readonly combRippleDb: number | null;
+    }[];
+  }[];
+  readonly processors: readonly {
+    readonly device: string;
+    readonly does: string;
+    readonly isIn: boolean;
+    readonly unit: string;
+    readonly thresholdDb: number;
+    readonly averageDb: number;
+    readonly peakDb: number;
+    readonly underneathDb: number | null;
+    readonly out: { readonly averageDb: number; readonly peakDb: number } | null;
+  }[];
+  readonly programmes: readonly {
+    readonly device: string;
+    readonly lufs: number;
+    readonly targetLufs: number;
+    readonly peakAfterDbtp: number;
+  }[];
+  readonly channels: readonly {
+    readonly from: string;
+    readonly to: string;
+    readonly used: number;
+    readonly most: number | null;
+  }[];
+  readonly uplink: { readonly mbps: number; readonly lineMbps: number | null };
+  readonly voices: readonly (VoiceFigures & { readonly converter: string })[];
+  readonly threads: readonly {
+    readonly id: string;
+    readonly signal: string;
+    readonly delayMs: number;
+    readonly delayUnknown: number;
+    readonly stages: readonly StageReport[];
+  }[];
+}
+
+type PredictionReport = Pick<Prediction, 'verdict' | 'cures' | 'effects'> & {
+  readonly brings: readonly string[];
+};
+
+export type ShotReport = Pick<
+  Framing,
+  | 'shotId'
+  | 'crop'
+  | 'sensorWidthMm'
+  | 'sensorHeightMm'
+  | 'focalMm'
+  | 'fullFrameFocalMm'
+  | 'widthM'
+  | 'heightM'
+  | 'wanted'
+  | 'distanceForWantedM'
+  | 'focalForWantedMm'
+  | 'sharp'
+  | 'blurPercent'
+  | 'eyeLineDeg'
+  | 'punchInMost'
+  | 'lightNeededLux'
+  | 'stopsOver'
+  | 'panRangeDeg'
+  | 'asks'
+> & { readonly device: string; readonly distanceM: number | null };
+
+export interface StageReport {
+  readonly at: string;
+  readonly port: string;
+  readonly sound?: {
+    readonly unit: string;
+    readonly levelDb: number | null;
+    readonly peakDb: number | null;
+    readonly headroomDb: number | null;
+    readonly noiseDb: number | null;
+    readonly snrDb: number | null;
+    readonly snrAWeightedDb: number | null;
+    readonly noiseWeighting: string | null;
+    readonly unknown: string | null;
+  };
+  readonly picture?: {
+    readonly format: string | null;
+    readonly payloadGbps: number | null;
+    readonly streamMBps: number | null;
+    readonly encoding: string | null;
+    readonly stop: string | null;
+  };
+}

@@ -1,0 +1,193 @@
+import { type Analysis, fixesOf, predict, sumsOf, verdictText, voiceFigures } from '../analyse';
+import { coverage } from '../brief/coverage';
+import { moneyOf } from '../brief/money';
+import { driveLoads, uplinkOf } from '../computer/lines';
+import { workloads } from '../computer/work';
+import { framings } from '../framing';
+import { stagesOf } from '../graph';
+import { ears } from '../hearing';
+import { pressedTo, processors } from '../processing';
+import { loudnesses } from '../processing/loudness';
+import { scenesMade } from '../programme/scenes';
+import { asksOf, bleedDb, combRippleDb, loopDb, microphonesInRoom } from '../room';
+import { conversions } from '../rules/places';
+import { channelLoads } from '../sound/channels';
+import { formatName } from '../units';
+import type { Report } from './form';
+import { shotReport, stageReport } from './parts';
+
+/**
+ * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their
+ * converters, threads stage by stage.
+ * @param predictions whether every fix is tried; without, `predicts` is null
+ */
+export const report = (analysis: Analysis, { predictions = true } = {}): Report => ({
+  rig: analysis.rig.name,
+  verdict: { ...analysis.verdict, says: verdictText(analysis.verdict) },
+  findings: analysis.findings.map((finding) => {
+    const { deviceId, portId, linkId } = finding.about;
+    return {
+      code: finding.code,
+      level: finding.level,
+      area: finding.area,
+      title: finding.title,
+      says: finding.says,
+      about: { deviceId, portId, linkId },
+      houseRule: finding.houseRule,
+      sums: sumsOf(analysis, finding),
+      fixes: fixesOf(analysis, finding).map((fix) => {
+        if (!predictions) return { label: fix.label, command: fix.command, predicts: null };
+        const { verdict, cures, effects, brings } = predict(analysis, finding, fix);
+        return {
+          label: fix.label,
+          command: fix.command,
+          predicts: {
+            verdict,
+            cures,
+            effects,
+            brings: brings.map((other) => `${other.level} ${other.code}`),
+          },
+        };
+      }),
+    };
+  }),
+  coverage: coverage(analysis).map(({ id, need, subject, verdict, says, thread }) => ({
+    id,
+    need,
+    subject: subject.name,
+    verdict,
+    says,
+    thread: thread?.id ?? null,
+  })),
+  money: moneyOf(analysis.rig),
+  shots: framings(analysis).map(shotReport),
+  scenes: scenesMade(analysis).map(({ sceneId, scene, madeAt, short }) => ({
+    id: sceneId,
+    name: scene.name,
+    possible: short.length === 0,
+    madeAt: madeAt.map(({ id }) => id),
+    short: short.map(({ resource, says }) => ({ resource, says })),
+  })),
+  negotiated: [...analysis.negotiations].flatMap(([index, { format, wish, forcedBy }]) => {
+    const at = analysis.traced.stages[index]?.at;
+    return at
+      ? [
+          {
+            device: at.device.id,
+            port: at.id,
+            format: formatName(format),
+            wish: formatName(wish.format),
+            forcedBy: forcedBy.map(({ linkId, says }) => ({ linkId, says })),
+          },
+        ]
+      : [];
+  }),
+  usb: [...analysis.usb.links.values()].map(({ link, loadMBps, limitMBps }) => ({
+    linkId: link.id,
+    loadMBps,
+    limitMBps,
+  })),
+  work: workloads(analysis).map(({ node, units, budget, items }) => ({
+    device: node.id,
+    units,
+    budget,
+    items,
+  })),
+  drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({
+    device: node.id,
+    writeMBps,
+    limitMBps: storage.writeMBps,
+    gbPerHour,
+    hours,
+  })),
+  ears: ears(analysis).map(({ node, personId, spl, hours, ownVoiceMs }) => ({
+    device: node.device.id,
+    personId,
+    spl,
+    hours,
+    ownVoiceMs,
+  })),
+  microphones: microphonesInRoom(analysis).map((microphone) => {
+    const {
+      node,
+      personId,
+      pattern,
+      distanceM,
+      ownSpl,
+      roomSpl,
+      overRoomDb,
+      criticalDistanceM,
+      directToReverberantDb,
+      noises,
+      bleed,
+    } = microphone;
+    return {
+      device: node.device.id,
+      personId,
+      pattern,
+      distanceM,
+      ownSpl,
+      roomSpl,
+      overRoomDb,
+      criticalDistanceM,
+      directToReverberantDb,
+      loopDb: loopDb(microphone),
+      asks: asksOf(analysis, microphone),
+      noises: noises.map(({ id, spl, directSpl, echoSpl }) => ({ id, spl, directSpl, echoSpl })),
+      bleed: bleed.map((other) => {
+        const db = bleedDb(microphone, other);
+        return {
+          personId: other.id,
+          db,
+          combRippleDb: db === null || db >= 0 ? null : combRippleDb(db),
+        };
+      }),
+    };
+  }),
+  processors: processors(analysis).map((processor) => {
+    const {
+      deviceId,
+      does,
+      isIn,
+      thresholdDb,
+      voiceIn: { unit, averageDb, peakDb: peak, underneathDb },
+    } = processor;
+    return {
+      device: deviceId,
+      does,
+      isIn,
+      unit,
+      thresholdDb,
+      averageDb,
+      peakDb: peak,
+      underneathDb,
+      out: processor.does === 'compress' && isIn ? pressedTo(processor) : null,
+    };
+  }),
+  programmes: loudnesses(analysis).map(({ end, lufs, targetLufs, peakAfterDbtp }) => ({
+    device: end.id,
+    lufs,
+    targetLufs,
+    peakAfterDbtp,
+  })),
+  channels: channelLoads(analysis).map(({ from, to, sources, most }) => ({
+    from: `${from.device.id}.${from.id}`,
+    to: `${to.device.id}.${to.id}`,
+    used: sources.length,
+    most,
+  })),
+  uplink: { mbps: uplinkOf(analysis).mbps, lineMbps: uplinkOf(analysis).lineMbps },
+  voices: conversions(analysis).flatMap((stage) => {
+    const figures = voiceFigures(analysis, stage);
+    return figures
+      ? [{ ...figures, converter: `${stage.at.device.id}.${stage.parent?.at.id ?? ''}` }]
+      : [];
+  }),
+  threads: analysis.traced.threads.map((thread) => ({
+    id: thread.id,
+    signal: thread.signal,
+    delayMs: analysis.delay[thread.last.index]?.knownMs ?? 0,
+    delayUnknown: analysis.delay[thread.last.index]?.unknown ?? 0,
+    stages: stagesOf(thread.last).map((stage) => stageReport(analysis, stage)),
+  })),
+});

@@ -1,0 +1,86 @@
+import { type Analysis } from '../analyse';
+import { type Framing } from '../framing';
+import { type Stage } from '../graph';
+import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../sound';
+import { formatName } from '../units';
+import type { ShotReport, StageReport } from './form';
+
+export const shotReport = ({
+  shotId,
+  shot,
+  crop,
+  sensorWidthMm,
+  sensorHeightMm,
+  focalMm,
+  fullFrameFocalMm,
+  widthM,
+  heightM,
+  wanted,
+  distanceForWantedM,
+  focalForWantedMm,
+  sharp,
+  blurPercent,
+  eyeLineDeg,
+  punchInMost,
+  lightNeededLux,
+  stopsOver,
+  panRangeDeg,
+  asks,
+}: Framing): ShotReport => ({
+  shotId,
+  device: shot.deviceId,
+  distanceM: shot.distanceM,
+  crop,
+  sensorWidthMm,
+  sensorHeightMm,
+  focalMm,
+  fullFrameFocalMm,
+  widthM,
+  heightM,
+  wanted,
+  distanceForWantedM,
+  focalForWantedMm,
+  sharp,
+  blurPercent,
+  eyeLineDeg,
+  punchInMost,
+  lightNeededLux,
+  stopsOver,
+  panRangeDeg,
+  asks,
+});
+
+export const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
+  const sound = analysis.sound[stage.index];
+  const picture = analysis.picture[stage.index];
+  return {
+    at: stage.at.device.id,
+    port: stage.at.id,
+    ...(sound
+      ? {
+          sound: {
+            unit: sound.unit,
+            levelDb: sound.levelDb,
+            peakDb: peakDb(sound),
+            headroomDb: headroomDb(sound),
+            noiseDb: sound.noise?.statedDb ?? null,
+            snrDb: snrDb(sound),
+            snrAWeightedDb: snrAWeightedDb(sound),
+            noiseWeighting: sound.noise?.weighting ?? null,
+            unknown: sound.unknown,
+          },
+        }
+      : {}),
+    ...(picture
+      ? {
+          picture: {
+            format: picture.format && formatName(picture.format),
+            payloadGbps: picture.payloadGbps,
+            streamMBps: picture.streamMBps,
+            encoding: picture.encoding,
+            stop: picture.stop?.says ?? null,
+          },
+        }
+      : {}),
+  };
+};

@@ -1,0 +1,48 @@
+import { analyse } from '../../analyse';
+import { type Answers, build, STARTING_POINTS } from '../../brief/build';
+import { differenceOf } from '../../brief/compare';
+import { apply, type HouseRules, type Rig } from '../../rig';
+import { demoRig } from '../demo-for-cases';
+import type { Finding } from '../rule';
+
+export const rigOf = (answers: Answers): Rig => {
+  const built = build(answers);
+  if (!built.ok) throw new Error(built.why);
+  return built.rig;
+};
+
+export const point = (id: string) => {
+  const found = STARTING_POINTS.find((candidate) => candidate.id === id);
+  if (!found) throw new Error(`no starting point ${id}`);
+  return found;
+};
+
+export const two = rigOf(point('two-voices').answers('Two'));
+
+export const solo = rigOf(point('solo-desk').answers('Solo'));
+
+export const rule = (rig: Rig, rules: Partial<HouseRules>): Rig =>
+  apply(rig, { type: 'setHouseRules', rules });
+
+export const found = (rig: Rig, code: string): Finding[] =>
+  analyse(rig).findings.filter((finding) => finding.code === code);
+
+/** Codes that come and go when a school is changed. */
+export const changes = (
+  rig: Rig,
+  rules: Partial<HouseRules>,
+): { gone: string[]; fresh: string[] } => {
+  const { gone, fresh } = differenceOf(analyse(rig), { type: 'setHouseRules', rules });
+  return {
+    gone: [...new Set(gone.map(({ code }) => code))],
+    fresh: [...new Set(fresh.map(({ code }) => code))],
+  };
+};
+
+export const usbSolo = rigOf({
+  ...point('solo-desk').answers('USB'),
+  deliverables: ['stream', 'voice tracks'],
+  houseRules: { microphones: 'usb', recordingsOfVoice: 1 },
+});
+
+export const secondFiring = (): Rig => demoRig('second-firing');

@@ -1,0 +1,58 @@
+import { type RefObject, useEffect, useState } from 'react';
+
+/** Beyond the window, so that scrolling shows no gaps. @unit px */
+const OVERSCAN = 400;
+
+interface Window {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+const EVERYTHING: Window = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+
+/** Below this many items everything is drawn: print and search in page find it all. */
+export const DRAW_ALL = 250;
+
+/** The part of the chart that is on the screen. */
+export const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean): Window => {
+  const [seen, setSeen] = useState<Window>(EVERYTHING);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element || !isLarge) return;
+    const look = () =>
+      setSeen((before) => {
+        const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
+        const next = {
+          left: scrollLeft - OVERSCAN,
+          top: scrollTop - OVERSCAN,
+          right: scrollLeft + clientWidth + OVERSCAN,
+          bottom: scrollTop + clientHeight + OVERSCAN,
+        };
+        const moved =
+          Math.abs(next.left - before.left) > OVERSCAN / 2 ||
+          Math.abs(next.top - before.top) > OVERSCAN / 2 ||
+          next.right - before.right > OVERSCAN / 2 ||
+          next.bottom - before.bottom > OVERSCAN / 2;
+        return moved || before === EVERYTHING ? next : before;
+      });
+    look();
+    element.addEventListener('scroll', look, { passive: true });
+    const observer = new ResizeObserver(look);
+    observer.observe(element);
+    return () => {
+      element.removeEventListener('scroll', look);
+      observer.disconnect();
+    };
+  }, [ref, isLarge]);
+  return isLarge ? seen : EVERYTHING;
+};
+
+export const meets = (
+  seen: Window,
+  left: number,
+  top: number,
+  right: number,
+  bottom: number,
+): boolean => right >= seen.left && left <= seen.right && bottom >= seen.top && top <= seen.bottom;
