@@ -1,4 +1,4 @@
-import { type Rig } from '@echo-loom/core';
+import type { Rig } from '@echo-loom/core';
 import { harbourHall } from './harbour-hall';
 import { nightTide } from './night-tide';
 import { secondFiring } from './second-firing';

@@ -1,4 +1,4 @@
-import { type Application } from './application';
+import type { Application } from './application';
 
 /** A blank rig of a name. @returns its id */
 export const make = async (application: Application, name: string): Promise<string> => {

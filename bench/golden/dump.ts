@@ -7,26 +7,10 @@ import {
   fixesOf,
   importRig,
   report,
-  rigToJson,
   sumsOf,
 } from '@echo-loom/core';
-import { harbourHall } from '../../demo/harbour-hall';
-import { nightTide } from '../../demo/night-tide';
-import { secondFiring } from '../../demo/second-firing';
-import { builtRigs, randomRig } from './rigs';
 
 /** What the engine says of rigs, as text to be compared. Bundled once with each version of core. */
-
-/** The demo's rigs and so many random ones, as files. */
-export const rigFiles = (random: number): [name: string, json: string][] => {
-  const demos = [nightTide(), secondFiring(), harbourHall()];
-  const starts = [...demos, ...builtRigs()];
-  const scattered = Array.from({ length: random }, (_, seed): [string, string] => [
-    `random ${seed}`,
-    rigToJson(randomRig(seed, starts)),
-  ]);
-  return [...demos.map((rig): [string, string] => [rig.name, rigToJson(rig)]), ...scattered];
-};
 
 /** Keys of objects in the order of the alphabet, so that only what is said counts and not how it was put together. */
 const canonical = (value: unknown): unknown => {

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { withCore } from '../commits';
 import type * as Dumping from './dump';
+import type * as Files from './files';
 
 /**
  * Whether the engine still says of every rig what it said at an earlier commit, byte for byte:
@@ -40,10 +41,11 @@ const random = Number(
 );
 
 const before = await withCore<Dump>('bench/golden/dump.ts', commit);
+const files = await withCore<typeof Files>('bench/golden/files.ts', null);
 const after = await withCore<Dump>('bench/golden/dump.ts', null);
 const isUnreadable = (says: string): boolean => says.startsWith('{"unreadable"');
 const rigs = [
-  ...before.rigFiles(random),
+  ...files.rigFiles(random),
   ...places.flatMap(filesIn).map((file): [string, string] => [file, readFileSync(file, 'utf8')]),
 ];
 

@@ -57,7 +57,7 @@ export * from './report';
 export * from './report/parts';
 export * from './report/form';
 export * from './rig';
-export { RigDraft } from './rig/draft';
+export { RigDraft } from './catalogue/draft';
 export {
   FARTHER_M,
   type MicrophoneInRoom,

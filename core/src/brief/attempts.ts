@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { DeviceNode, PortNode } from '../graph';
-import { type Measured } from '../measure';
+import type { Measured } from '../measure';
 import {
   apply,
   type End,
@@ -12,7 +12,7 @@ import {
   type SimpleCommand,
   suggestedCable,
 } from '../rig';
-import { type CoverageLine } from './coverage/line';
+import type { CoverageLine } from './coverage/line';
 
 const free = (node: PortNode): boolean =>
   node.links.length === 0 || node.port.family === 'software';

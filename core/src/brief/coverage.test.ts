@@ -1,6 +1,6 @@
 import { analyse, type Analysis, fixesOf, predict } from '../analyse';
 import { apply, type Command, type Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { type Finding, findingKey } from '../rules';
 import { demoRig as demo } from '../rules/demo-for-cases';
 import { difference, differenceOf } from './compare';

@@ -4,7 +4,7 @@ import { conversions, nearestGain, sourceOf, steppedGain } from '../rules/places
 import type { Fix } from '../rules/rule';
 import { attempts } from './attempts';
 import { coverage } from './coverage';
-import { type CoverageLine } from './coverage/line';
+import type { CoverageLine } from './coverage/line';
 import { voiceSources } from './coverage/threads';
 
 /** Edits tried for one line at the most; more would keep a person waiting. */

@@ -1,5 +1,5 @@
-import type { CameraFigures } from '../rig/device-figures';
-import type { Control } from '../rig/model';
+import type { CameraFigures } from '../rig/devices/device-figures';
+import type { Control } from '../rig/devices/model';
 import { amount, toggle } from './parts';
 
 /**

@@ -1,4 +1,4 @@
-import type { Connector, Model, PictureSource } from '../rig/model';
+import type { Connector, Model, PictureSource } from '../rig/devices/model';
 import { cameraFigures } from './camera-figures';
 import { type ClassDraft, deviceClass, hdmi, sdi, toggle, usbDevice } from './parts';
 import type { FormatText } from './picture-parts';

@@ -1,4 +1,4 @@
-import type { Model, UsbPort } from '../rig/model';
+import type { Model, UsbPort } from '../rig/devices/model';
 import { deviceClass, hdmi, route, usbDevice } from './parts';
 import {
   type Encoding,

@@ -1,5 +1,5 @@
-import type { Storage, Work } from '../rig/device-figures';
-import type { Model, Route, UsbPort } from '../rig/model';
+import type { Storage, Work } from '../rig/devices/device-figures';
+import type { Model, Route, UsbPort } from '../rig/devices/model';
 import {
   AT_ONCE,
   choice,

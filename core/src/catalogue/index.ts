@@ -1,5 +1,5 @@
-import type { Kind, Model } from '../rig/model';
-import { entry } from '../rig/rig';
+import type { Kind, Model } from '../rig/devices/model';
+import { entry } from '../rig/order';
 import { cameras } from './cameras';
 import { captures } from './captures';
 import { computers, hubs } from './computers';
@@ -14,7 +14,7 @@ import { shapers } from './shapers';
 import { soundSundries } from './sound-sundries';
 import { switchers } from './switchers';
 
-export * from './cables';
+export * from '../rig/links/cables';
 export { WANTED_FORMATS } from './picture-parts';
 
 /**

@@ -1,4 +1,4 @@
-import type { Model } from '../rig/model';
+import type { Model } from '../rig/devices/model';
 import { AT_ONCE, deviceClass, gain, lineOut, route, toggle } from './parts';
 
 /** Things that lift a weak signal before anything else touches it. */

@@ -1,5 +1,5 @@
-import type { Model } from '../rig/model';
-import type { Pattern } from '../rig/sound-model';
+import type { Model } from '../rig/devices/model';
+import type { Pattern } from '../rig/devices/sound-model';
 import { choice, deviceClass, gain, mouthDistance, route, usbDevice } from './parts';
 import { wireless } from './wireless';
 

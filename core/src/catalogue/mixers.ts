@@ -1,4 +1,4 @@
-import type { Model, Route } from '../rig/model';
+import type { Model, Route } from '../rig/devices/model';
 import {
   AT_ONCE,
   consumerIn,

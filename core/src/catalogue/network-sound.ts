@@ -1,4 +1,4 @@
-import type { Model, Port, Route } from '../rig/model';
+import type { Model, Port, Route } from '../rig/devices/model';
 import { AT_ONCE, deviceClass, each, gain, idsOf, lineOut, phonesOut, route } from './parts';
 
 const networkPort = (

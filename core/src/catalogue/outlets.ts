@@ -1,4 +1,4 @@
-import type { Model, Port } from '../rig/model';
+import type { Model, Port } from '../rig/devices/model';
 import {
   amount,
   AT_ONCE,

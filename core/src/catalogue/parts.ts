@@ -1,6 +1,14 @@
-import type { CameraFigures, Mixes, Storage, Work } from '../rig/device-figures';
-import type { AnaloguePort, Control, Model, PicturePort, Port, Route, UsbPort } from '../rig/model';
-import type { SoundRoute } from '../rig/sound-model';
+import type { CameraFigures, Mixes, Storage, Work } from '../rig/devices/device-figures';
+import type {
+  AnaloguePort,
+  Control,
+  Model,
+  PicturePort,
+  Port,
+  Route,
+  UsbPort,
+} from '../rig/devices/model';
+import type { SoundRoute } from '../rig/devices/sound-model';
 import { TYPICAL_PRICES } from './prices';
 
 /**

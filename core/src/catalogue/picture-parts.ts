@@ -1,5 +1,5 @@
-import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/encoding';
-import type { Control, PicturePort } from '../rig/model';
+import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/devices/encoding';
+import type { Control, PicturePort } from '../rig/devices/model';
 import { choice } from './parts';
 
 const FORMAT_LABELS = {

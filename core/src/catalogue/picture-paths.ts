@@ -1,4 +1,4 @@
-import type { Model } from '../rig/model';
+import type { Model } from '../rig/devices/model';
 import { AT_ONCE, choice, deviceClass, hdmi, route, sdi } from './parts';
 import { accepting, formats, HD_60, UHD_30 } from './picture-parts';
 

@@ -1,6 +1,6 @@
-import type { Mixes } from '../rig/device-figures';
-import { FIRST_CONNECTED } from '../rig/encoding';
-import type { Control, Model, PicturePort, Route, UsbPort } from '../rig/model';
+import type { Mixes } from '../rig/devices/device-figures';
+import { FIRST_CONNECTED } from '../rig/devices/encoding';
+import type { Control, Model, PicturePort, Route, UsbPort } from '../rig/devices/model';
 import {
   amount,
   consumerIn,

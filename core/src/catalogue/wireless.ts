@@ -1,4 +1,4 @@
-import type { Model } from '../rig/model';
+import type { Model } from '../rig/devices/model';
 
 import { deviceClass, gain, mouthDistance, route, software, toggle } from './parts';
 

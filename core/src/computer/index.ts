@@ -1,4 +1,4 @@
-import { cable } from '../catalogue/cables';
+import { cable } from '../rig/links/cables';
 import type { LinkEdge, PortNode, Traced } from '../graph';
 import type { PictureFigures } from '../picture';
 

@@ -1,4 +1,4 @@
-import { cable, reachM } from '../catalogue/cables';
+import { cable, reachM } from '../rig/links/cables';
 import type { LinkEdge, Stage } from '../graph';
 import type { Measured } from '../measure';
 import { ENCODING_BITS_PER_PIXEL } from '../rig';

@@ -3,7 +3,7 @@ import { classById } from '../catalogue';
 import { stagesOf } from '../graph';
 import { measure, type Measured } from '../measure';
 import { apply, levelTarget, type Model, type Rig, type SimpleCommand } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { demoRig } from '../rules/demo-for-cases';
 import { voice, voiceThrough } from '../rules/rigs-for-cases';
 import { headroomDb, snrDb } from '../sound';

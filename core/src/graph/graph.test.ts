@@ -1,4 +1,4 @@
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { apply, type Rig } from '../rig';
 import { voice } from '../rules/rigs-for-cases';
 import { compile, stagesOf, trace, WAYS_PER_PORT, type Thread } from './index';

@@ -1,6 +1,6 @@
 import { analyse } from '../analyse';
 import { apply, type Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { camera } from '../rules/rigs-for-cases';
 import { formatName } from '../units';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { analyse } from '../analyse';
 import { apply, BEST_THAT_FITS, FIRST_CONNECTED, type Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { measure, type Measured } from '../measure';
 import { cable, classById, reachM } from '../catalogue';
 import { formatName, parseFormat } from '../units';

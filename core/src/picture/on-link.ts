@@ -1,4 +1,4 @@
-import { cable, reachM } from '../catalogue/cables';
+import { cable, reachM } from '../rig/links/cables';
 import type { LinkEdge, PortNode } from '../graph';
 import type { Coding } from '../rig';
 import {

@@ -1,8 +1,8 @@
-import { type Prediction, type Verdict, type VoiceFigures } from '../analyse';
-import { type Money } from '../brief/money';
-import { type Workload } from '../computer/work';
+import type { Prediction, Verdict, VoiceFigures } from '../analyse';
+import type { Money } from '../brief/money';
+import type { Workload } from '../computer/work';
 import type { Sum } from '../explain/sum';
-import { type Framing } from '../framing';
+import type { Framing } from '../framing';
 import type { Command } from '../rig';
 
 /** An analysis as plain JSON, for programs. */

@@ -1,6 +1,6 @@
-import { type Analysis } from '../analyse';
-import { type Framing } from '../framing';
-import { type Stage } from '../graph';
+import type { Analysis } from '../analyse';
+import type { Framing } from '../framing';
+import type { Stage } from '../graph';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../sound';
 import { formatName } from '../units';
 import type { ShotReport, StageReport } from './form';

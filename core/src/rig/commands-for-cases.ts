@@ -1,4 +1,4 @@
-import { type SimpleCommand } from '.';
+import type { SimpleCommand } from '.';
 import { classById } from '../catalogue';
 import { voice } from '../rules/rigs-for-cases';
 

@@ -44,6 +44,8 @@ export const refusals = {
     new Refusal(`This would leave the rig inconsistent at ${where}: ${why}.`),
   notUnderstood: (where: string, why: string) =>
     new Refusal(`This cannot be entered: ${where ? `${where}: ` : ''}${why}.`),
+  unknownEdit: () =>
+    new Refusal('This cannot be entered: this version of Echo Loom has no such edit.'),
   notInLog: () =>
     new Refusal(
       'This cannot be taken back or done again: the edit it belongs to is not in the log.',

@@ -1,8 +1,8 @@
-import { checkRig } from './check';
 import type { Change } from './commands';
 import { isDeepEqual } from './deepEqual';
+import { checkRig } from './files/check';
 import { refusals } from './refusal';
-import { type Rig } from './rig';
+import type { Rig } from './rig';
 
 /** A JSON object to be walked by path; what stands there is checked by the schema afterwards. */
 type Branch = Record<string, unknown>;

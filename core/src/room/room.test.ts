@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { analyse } from '../analyse';
 import { apply, PATTERNS, type Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { demoRig } from '../rules/demo-for-cases';
 import {
   asksOf,

@@ -1,4 +1,4 @@
-import { cable, CABLES, type CableId } from '../catalogue/cables';
+import { cable, CABLES, type CableId } from '../rig/links/cables';
 import { classById } from '../catalogue';
 import type { LinkEdge, PortNode, Stage } from '../graph';
 import { stagesOf } from '../graph';

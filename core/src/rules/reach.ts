@@ -4,7 +4,7 @@ import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
 import type { PortFamily } from '../rig';
 import { cable, cableName, nameOf, otherCables } from './places';
-import { reachM } from '../catalogue/cables';
+import { reachM } from '../rig/links/cables';
 import type { Area, Finding, Fix, Rule } from './rule';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */

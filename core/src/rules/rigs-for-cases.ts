@@ -1,4 +1,4 @@
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { USUAL_DELIVERABLES, type Brief, type ShotPlan } from '../rig';
 import type { ControlValue } from '../rig';
 

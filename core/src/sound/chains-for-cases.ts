@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 
 /** The same chains computed a second way: volts and watts, no decibels, no code of the engine. */
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { analyse } from '../analyse';
 import type { ControlValue, Rig } from '../rig';
-import { RigDraft } from '../rig/draft';
+import { RigDraft } from '../catalogue/draft';
 import { voice, voiceThrough } from '../rules/rigs-for-cases';
 import { compressedDb } from './dynamics';
 import { einAt } from './route';

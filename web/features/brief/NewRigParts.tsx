@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type Answers, onSite } from '@echo-loom/core';
-import { type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { ChooseAnswer, TextAnswer } from './answers';
 import { PERSON_SHOTS, POSTURES, SIGHTS, WHERE } from './words';

@@ -3,7 +3,7 @@
 import { useMoney } from '@/features/rig/Currency';
 import { LevelMark } from '@/ui/LevelMark';
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Difference, type Finding, type HouseQuestionKey } from '@echo-loom/core';
+import type { Difference, Finding, HouseQuestionKey } from '@echo-loom/core';
 
 export interface Changed {
   readonly key: HouseQuestionKey;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Table } from '@chakra-ui/react';
-import { type Analysis } from '@echo-loom/core';
+import type { Analysis } from '@echo-loom/core';
 import type { SourceRow } from './rows';
 import { Row } from './ShotRow';
 

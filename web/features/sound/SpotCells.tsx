@@ -2,7 +2,7 @@
 
 import { NumberField } from '@/ui/NumberField';
 import { Table } from '@chakra-ui/react';
-import { type Spot } from '@echo-loom/core';
+import type { Spot } from '@echo-loom/core';
 
 const HERE: Spot = { xM: 0, yM: 0, facingDeg: 0 };
 

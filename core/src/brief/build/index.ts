@@ -1,4 +1,4 @@
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import {
   blankRig,
   DEFAULT_HOUSE_RULES,

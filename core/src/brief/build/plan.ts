@@ -1,5 +1,5 @@
 import type { HouseRules } from '../../rig';
-import type { RigDraft } from '../../rig/draft';
+import type { RigDraft } from '../../catalogue/draft';
 import type { AnsweredPerson, Answers } from './answers';
 
 /** Why a rig cannot be built from answers that are each right by themselves. */

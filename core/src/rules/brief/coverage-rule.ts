@@ -1,5 +1,5 @@
 import { coverage } from '../../brief/coverage';
-import { type CoverageLine, type Need } from '../../brief/coverage/line';
+import type { CoverageLine, Need } from '../../brief/coverage/line';
 import { remedies } from '../../brief/remedies';
 import type { HouseRules, Rig } from '../../rig';
 import type { Level, Rule } from '../rule';

@@ -1,4 +1,4 @@
-import { CABLES } from '../../catalogue/cables';
+import { CABLES } from '../../rig/links/cables';
 import { usableMBps, type UsbLinkBranch } from '../../computer';
 import { explainBranch, explainStream } from '../../explain/picture';
 import { figure } from '../../explain/sum';

@@ -1,6 +1,6 @@
 import { ruleCases } from '../cases';
 import { camera, twoOnAHub } from '../rigs-for-cases';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 
 ruleCases('computer.branch-full', {
   valid: {

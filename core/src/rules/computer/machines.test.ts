@@ -2,7 +2,7 @@ import { analyse } from '../../analyse';
 import { driveLoads } from '../../computer/lines';
 import { workloads } from '../../computer/work';
 import { USUAL_DELIVERABLES } from '../../rig';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { gbPerHour, hoursThatFit, writeMBps } from '../../storage';
 import { ruleCases } from '../cases';
 import { camera, show } from '../rigs-for-cases';

@@ -1,5 +1,5 @@
 import { BEST_THAT_FITS, FIRST_CONNECTED, type ControlValue } from '../../rig';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../cases';
 import { camera, show } from '../rigs-for-cases';
 

@@ -1,5 +1,5 @@
 import { apply } from '../../rig';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../cases';
 import { camera } from '../rigs-for-cases';
 

@@ -1,4 +1,4 @@
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 

@@ -1,6 +1,6 @@
 import { classById } from '../../catalogue';
 import { apply, USUAL_DELIVERABLES, type ControlValue, type Rig } from '../../rig';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../cases';
 import { demoRig } from '../demo-for-cases';
 import { show, voice, voiceThrough } from '../rigs-for-cases';

@@ -1,5 +1,5 @@
 import { apply, type Rig, type SimpleCommand } from '../../rig';
-import { RigDraft } from '../../rig/draft';
+import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../cases';
 import { show, voice } from '../rigs-for-cases';
 

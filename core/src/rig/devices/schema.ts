@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from '../ids';
+import { orderSchema } from '../order';
+import { aimSchema, spotSchema } from '../room/schema';
+import { modelSchema } from './model';
+
+export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);
+
+export const OWNERSHIPS = ['owned', 'borrowed', 'to buy', 'second-hand'] as const;
+export type Ownership = (typeof OWNERSHIPS)[number];
+
+export const deviceSchema = z.strictObject({
+  name: nameSchema,
+  model: modelSchema,
+  /** Values of the model's controls; a control left out stands at its initial value */
+  settings: z.record(idSchema, settingSchema),
+  /** Whose microphone, camera or headphones it is */
+  personId: idSchema.nullable(),
+  placeId: idSchema.nullable(),
+  /** Which of the brief's sights a camera or player shows */
+  sightId: idSchema.nullable(),
+  /** What was or will be paid, in the studio's currency; null = the class's typical price */
+  price: z.number().min(0).max(1e9).nullable(),
+  ownership: z.enum(OWNERSHIPS),
+  /** Where it stands by itself; a microphone with a person stands where its aim says */
+  at: spotSchema.nullable(),
+  /** A microphone: how it stands to its person's mouth; null = straight in front and pointed at it */
+  aim: aimSchema.nullable(),
+  order: orderSchema,
+});
+export type Device = z.infer<typeof deviceSchema>;
+
+export const MAX_DEVICES = 5000;

@@ -1,0 +1,45 @@
+import { entry } from '../order';
+import type { Control, ControlValue, Model } from './model';
+import type { Device } from './schema';
+
+/** What a control stands at: the setting, or the control's initial value. */
+export const settingOf = (device: Device, controlId: string): ControlValue | undefined =>
+  entry(device.settings, controlId) ?? entry(device.model.controls, controlId)?.initial;
+
+/** A gain or amount. @returns undefined where the model has no such control */
+export const numberSetting = (device: Device, controlId: string): number | undefined => {
+  const value = settingOf(device, controlId);
+  return typeof value === 'number' ? value : undefined;
+};
+export const switchSetting = (device: Device, controlId: string): boolean =>
+  settingOf(device, controlId) === true;
+export const choiceSetting = (device: Device, controlId: string): string | undefined => {
+  const value = settingOf(device, controlId);
+  return typeof value === 'string' ? value : undefined;
+};
+
+/** Why a control cannot take a value, in plain words; null when it can. */
+export const settingProblem = (
+  model: Model,
+  controlId: string,
+  value: ControlValue,
+): string | null => {
+  const control: Control | undefined = entry(model.controls, controlId);
+  if (!control) return `${model.name} has no control "${controlId}"`;
+  switch (control.type) {
+    case 'switch':
+      return typeof value === 'boolean' ? null : `${control.label} is on or off`;
+    case 'choice':
+      return control.options.some((option) => option.value === value)
+        ? null
+        : `${control.label} is one of ${control.options.map((option) => option.value).join(', ')}`;
+    case 'gain':
+      return typeof value === 'number' && value >= control.minDb && value <= control.maxDb
+        ? null
+        : `${control.label} goes from ${control.minDb} to ${control.maxDb} dB; ${value} is outside`;
+    case 'amount':
+      return typeof value === 'number' && value >= control.min && value <= control.max
+        ? null
+        : `${control.label} goes from ${control.min} to ${control.max} ${control.unit}; ${value} is outside`;
+  }
+};

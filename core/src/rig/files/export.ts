@@ -1,0 +1,92 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { CABLES } from '../links/cables';
+import { portAt } from '../links/mating';
+import type { End } from '../links/schema';
+import { entry, inOrder } from '../order';
+import { type Rig, rigSchema } from '../rig';
+
+const sorted = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, item]) => [key, sorted(item)]),
+  );
+};
+
+/** The rig as JSON, keys sorted: the same rig gives the same bytes, and importing it gives the same rig. */
+export const rigToJson = (rig: Rig): string => `${JSON.stringify(sorted(rig), null, 2)}\n`;
+
+/** The published JSON Schema of the document, from the same description the types come from. */
+export const rigJsonSchema = (): unknown => ({
+  $id: 'https://echo-loom.invalid/rig.schema.json',
+  title: 'Echo Loom rig',
+  ...z.toJSONSchema(rigSchema, { io: 'input', unrepresentable: 'throw' }),
+});
+
+const deviceOrder = (rig: Rig, end: End): number => entry(rig.devices, end.deviceId)?.order ?? 0;
+
+/** Links in the order a person would plug them: by sending device, then by its port. */
+export const patchOrder = (rig: Rig): [string, Rig['links'][string]][] =>
+  Object.entries(rig.links).sort(
+    ([idA, a], [idB, b]) =>
+      deviceOrder(rig, a.from) - deviceOrder(rig, b.from) ||
+      a.from.portId.localeCompare(b.from.portId, 'en', { numeric: true }) ||
+      (idA < idB ? -1 : 1),
+  );
+
+/** The patch sheet: one line a cable. Cells that a spreadsheet would run as a formula are quoted as text. */
+export const patchSheetCsv = (rig: Rig): string => {
+  const rows = patchOrder(rig)
+    .filter(([, link]) => link.cable.kind !== 'inside')
+    .map(([, link], index) => ({
+      Cable: index + 1,
+      'From device': entry(rig.devices, link.from.deviceId)?.name ?? link.from.deviceId,
+      'From port': portAt(rig, link.from)?.name ?? link.from.portId,
+      'To device': entry(rig.devices, link.to.deviceId)?.name ?? link.to.deviceId,
+      'To port': portAt(rig, link.to)?.name ?? link.to.portId,
+      'Cable kind': CABLES[link.cable.kind].name,
+      'Length m': link.cable.lengthM,
+    }));
+  const columns = [
+    'Cable',
+    'From device',
+    'From port',
+    'To device',
+    'To port',
+    'Cable kind',
+    'Length m',
+  ];
+  const data = rows.map((row) => Object.values(row));
+  return `${Papa.unparse({ fields: columns, data }, { escapeFormulae: true })}\r\n`;
+};
+
+/**
+ * A name as the DOT language takes it: between quotes, where a backslash begins an escape of the label's own and an
+ * ampersand an entity. Never as markup, whatever it looks like.
+ */
+const dotText = (text: string): string =>
+  `"${text.replace(/&/g, '&amp;').replace(/\\/g, '\\\\').replace(/"/g, '\\"')}"`;
+
+const dotLine = (what: string, attributes: Readonly<Record<string, string>>): string =>
+  `  ${what} [${Object.entries(attributes)
+    .map(([name, value]) => `${name}=${dotText(value)}`)
+    .join(', ')}];`;
+
+/** The rig as a graph in the DOT language: devices as nodes, links as edges named by their ports. */
+export const rigToDot = (rig: Rig): string => {
+  const nodes = inOrder(rig.devices).map(([id, device]) =>
+    dotLine(dotText(id), { label: device.name, shape: 'box' }),
+  );
+  const edges = patchOrder(rig).map(([id, { from, to, cable }]) =>
+    dotLine(`${dotText(from.deviceId)} -> ${dotText(to.deviceId)}`, {
+      id,
+      taillabel: portAt(rig, from)?.name ?? from.portId,
+      headlabel: portAt(rig, to)?.name ?? to.portId,
+      label: cable.kind === 'inside' ? '' : `${cable.lengthM} m`,
+    }),
+  );
+  return ['digraph "rig" {', '  rankdir="LR";', ...nodes, ...edges, '}', ''].join('\n');
+};

@@ -1,0 +1,178 @@
+import { freeId } from '../ids';
+import { RIG_VERSION } from '../rig';
+
+type Branch = Record<string, unknown>;
+const isBranch = (value: unknown): value is Branch =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * Version 1 had no places: a device carried the name of its place as text. Version 2 keeps places
+ * once and devices point to them.
+ */
+const placesBecomeRecords = (rig: Branch): Branch => {
+  const places: Record<string, { name: string; order: number }> = {};
+  const idOf = new Map<string, string>();
+  /** How often each stem was given, so that a thousand places of like names do not each count from the beginning */
+  const given = new Map<string, number>();
+  const idFor = (place: string): string => {
+    const stem = freeId(place, {});
+    let count = given.get(stem) ?? 1;
+    while (Object.hasOwn(places, count === 1 ? stem : `${stem}-${count}`)) count++;
+    given.set(stem, count);
+    return count === 1 ? stem : `${stem}-${count}`;
+  };
+  const devices: Branch = {};
+  for (const [id, device] of Object.entries(isBranch(rig['devices']) ? rig['devices'] : {})) {
+    if (!isBranch(device)) {
+      devices[id] = device;
+      continue;
+    }
+    const { place, ...rest } = device;
+    if (typeof place === 'string' && place.trim() !== '' && !idOf.has(place)) {
+      const placeId = idFor(place);
+      places[placeId] = { name: place, order: idOf.size };
+      idOf.set(place, placeId);
+    }
+    devices[id] = {
+      ...rest,
+      placeId: typeof place === 'string' ? (idOf.get(place) ?? null) : null,
+    };
+  }
+  return { ...rig, version: 2, places, devices };
+};
+
+/**
+ * What version 3 asks of each person, device, model and house rule, where version 2 said nothing.
+ * Frozen here: defaults may change, old files may not.
+ */
+const PERSON_2 = {
+  posture: 'sits',
+  shot: 'head and shoulders',
+  isHeard: true,
+  spreadDb: 6,
+  wearsGlasses: false,
+  dislikesHeadset: false,
+  needsHandsFree: false,
+};
+const DEVICE_2 = { sightId: null, price: null, ownership: 'owned' };
+const HOUSE_2 = {
+  captureSize: '1080p everywhere',
+  switching: 'hardware switcher',
+  soundRecorded: 'interface into the computer',
+  microphones: 'xlr',
+  quietDynamic: 'clean preamp',
+  processing: 'clean',
+  room: 'alive',
+  monitoring: 'closed headphones',
+  computers: 'one',
+  cut: 'live and separate',
+  power: 'mains',
+  cables: 'dressed',
+  prompter: 'none',
+  spareInputs: 'one in four',
+  recordingsOfVoice: 2,
+};
+
+const eachOf = (collection: unknown, change: (item: Branch) => Branch): unknown =>
+  isBranch(collection)
+    ? Object.fromEntries(
+        Object.entries(collection).map(([id, item]) => [id, isBranch(item) ? change(item) : item]),
+      )
+    : collection;
+
+/** In version 2 only the name of a computer's route said that it writes a file for each voice. */
+const tracksKeptApart = (model: Branch): Branch => {
+  const routes = model['routes'];
+  const tracks = isBranch(routes) ? routes['tracks'] : undefined;
+  if (
+    model['kind'] !== 'computer' ||
+    !isBranch(routes) ||
+    !isBranch(tracks) ||
+    !isBranch(tracks['sound'])
+  )
+    return model;
+  return {
+    ...model,
+    routes: { ...routes, tracks: { ...tracks, sound: { ...tracks['sound'], keepsApart: true } } },
+  };
+};
+
+/** Version 2 had no brief, no money, and only the house rules that are numbers. */
+const briefBegins = (rig: Branch): Branch => ({
+  ...rig,
+  version: 3,
+  brief: null,
+  houseRules: isBranch(rig['houseRules'])
+    ? { ...HOUSE_2, ...rig['houseRules'] }
+    : rig['houseRules'],
+  people: eachOf(rig['people'], (person) => ({ ...PERSON_2, ...person })),
+  devices: eachOf(rig['devices'], (device) => ({
+    ...DEVICE_2,
+    ...device,
+    model: isBranch(device['model'])
+      ? tracksKeptApart({ typicalPrice: null, ...device['model'] })
+      : device['model'],
+  })),
+});
+
+/** What version 4 asks for where version 3 said nothing. */
+const HOUSE_3 = { chosenFormat: '1920x1080p60', uplinkShare: 0.7 };
+
+/** Version 3 had no shots, scenes, panel or uplink. */
+const pictureIsPlanned = (rig: Branch): Branch => ({
+  ...rig,
+  version: 4,
+  shots: {},
+  scenes: {},
+  panel: { columns: 4, buttons: {} },
+  houseRules: isBranch(rig['houseRules'])
+    ? { ...HOUSE_3, ...rig['houseRules'] }
+    : rig['houseRules'],
+  brief: isBranch(rig['brief']) ? { uplinkMbps: null, ...rig['brief'] } : rig['brief'],
+});
+
+/** Version 4 knew no room: nobody had a place, nothing made noise, and a voice was not weighed against the room. */
+const roomIsKnown = (rig: Branch): Branch => ({
+  ...rig,
+  version: 5,
+  room: { volumeM3: null, rt60S: null, noiseDba: null },
+  noises: {},
+  houseRules: isBranch(rig['houseRules'])
+    ? { voiceOverRoomDb: 30, ...rig['houseRules'] }
+    : rig['houseRules'],
+  people: eachOf(rig['people'], (person) => ({ at: null, ...person })),
+  devices: eachOf(rig['devices'], (device) => ({ at: null, aim: null, ...device })),
+});
+
+/** What is said of a document that a later version of this program wrote. */
+const newerVersion = (version: number): string =>
+  `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
+
+/** The step that leaves each older version, by the version it leaves. */
+const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
+  1: placesBecomeRecords,
+  2: briefBegins,
+  3: pictureIsPlanned,
+  4: roomIsKnown,
+};
+
+/**
+ * Brings a document of an older version up to the present one. What it does not understand it
+ * leaves for the schema to refuse.
+ * @returns the document as it should be parsed, or the reason its version cannot be read
+ */
+export const upgrade = (
+  document: unknown,
+): { readonly document: unknown } | { readonly why: string } => {
+  if (!isBranch(document)) return { document };
+  let rig = document;
+  while (rig['version'] !== RIG_VERSION) {
+    const version = rig['version'];
+    if (typeof version === 'number' && version > RIG_VERSION) return { why: newerVersion(version) };
+    const step =
+      typeof version === 'number' && Object.hasOwn(STEPS, version) ? STEPS[version] : undefined;
+    if (!step) return { why: `expected a version from 1 to ${RIG_VERSION}` };
+    rig = step(rig);
+  }
+  return { document: rig };
+};

@@ -1,0 +1,164 @@
+import type { Connector, PortFamily } from '../devices/model';
+
+/**
+ * A class of cable: what it joins, how fast and how far. Reach figures are typical and deferred to
+ * the cable's own data.
+ */
+export interface CableKind {
+  readonly name: string;
+  readonly family: PortFamily;
+  readonly connectors: readonly Connector[];
+  /** Highest load, Gb/s; absent for analogue */
+  readonly maxGbps?: number;
+  /** Longest run by load: the first row whose `uptoGbps` covers the load holds. @unit m */
+  readonly reach: readonly { readonly uptoGbps: number; readonly lengthM: number }[];
+  readonly source: string;
+}
+
+const anyLoad = (lengthM: number): CableKind['reach'] => [{ uptoGbps: Infinity, lengthM }];
+const BALANCED: readonly Connector[] = ['xlr', 'jack', 'combo'];
+const HDMI: readonly Connector[] = ['hdmi', 'mini-hdmi', 'micro-hdmi'];
+const USB: readonly Connector[] = ['usb-a', 'usb-b', 'usb-c'];
+
+/**
+ * Cable classes by id, dearest last: the first that fits is offered first. @source handbook
+ * 3-picture, reach defaults
+ */
+export const CABLES = {
+  balanced: {
+    name: 'Balanced audio cable',
+    family: 'analogue',
+    connectors: BALANCED,
+    reach: anyLoad(100),
+    source: 'handbook 3-picture',
+  },
+  unbalanced: {
+    name: 'Unbalanced audio cable',
+    family: 'analogue',
+    connectors: [...BALANCED, 'mini-jack', 'phono'],
+    reach: anyLoad(6),
+    source: 'handbook 3-picture',
+  },
+  speaker: {
+    name: 'Loudspeaker cable',
+    family: 'analogue',
+    connectors: ['speaker'],
+    reach: anyLoad(30),
+    source: 'typical',
+  },
+  'optical-audio': {
+    name: 'Optical audio cable',
+    family: 'digital sound',
+    connectors: ['optical'],
+    reach: anyLoad(10),
+    source: 'handbook 3-picture',
+  },
+  'digital-xlr': {
+    name: 'Digital audio cable, 110 Ω',
+    family: 'digital sound',
+    connectors: ['xlr'],
+    reach: anyLoad(100),
+    source: 'AES3',
+  },
+  hdmi: {
+    name: 'HDMI cable, passive',
+    family: 'picture',
+    connectors: HDMI,
+    maxGbps: 14.4,
+    reach: [
+      { uptoGbps: 3.6, lengthM: 15 },
+      { uptoGbps: 7.2, lengthM: 7.5 },
+      { uptoGbps: 14.4, lengthM: 3 },
+    ],
+    source: 'handbook 3-picture',
+  },
+  'hdmi-optical': {
+    name: 'HDMI cable, active optical',
+    family: 'picture',
+    connectors: HDMI,
+    maxGbps: 14.4,
+    reach: anyLoad(30),
+    source: 'handbook 3-picture',
+  },
+  'sdi-coax': {
+    name: 'SDI coax, 75 Ω',
+    family: 'picture',
+    connectors: ['bnc'],
+    maxGbps: 11.88,
+    reach: [
+      { uptoGbps: 1.49, lengthM: 150 },
+      { uptoGbps: 2.98, lengthM: 100 },
+      { uptoGbps: 5.95, lengthM: 80 },
+      { uptoGbps: 11.89, lengthM: 60 },
+    ],
+    source: 'handbook 3-picture',
+  },
+  'usb-2': {
+    name: 'USB cable, 480 Mb/s',
+    family: 'usb',
+    connectors: USB,
+    maxGbps: 0.48,
+    reach: anyLoad(5),
+    source: 'handbook 3-picture',
+  },
+  'usb-5g': {
+    name: 'USB cable, 5 Gb/s',
+    family: 'usb',
+    connectors: USB,
+    maxGbps: 5,
+    reach: anyLoad(3),
+    source: 'handbook 3-picture',
+  },
+  'usb-10g': {
+    name: 'USB cable, 10 Gb/s',
+    family: 'usb',
+    connectors: USB,
+    maxGbps: 10,
+    reach: anyLoad(1),
+    source: 'handbook 3-picture',
+  },
+  'usb-active': {
+    name: 'USB cable, active, 5 Gb/s',
+    family: 'usb',
+    connectors: USB,
+    maxGbps: 5,
+    reach: anyLoad(15),
+    source: 'typical',
+  },
+  radio: {
+    name: 'Radio link, in sight',
+    family: 'analogue',
+    connectors: ['radio'],
+    reach: anyLoad(30),
+    source: 'typical',
+  },
+  ethernet: {
+    name: 'Ethernet cable',
+    family: 'network',
+    connectors: ['rj45'],
+    maxGbps: 10,
+    reach: anyLoad(100),
+    source: 'handbook 3-picture',
+  },
+  inside: {
+    name: 'Inside the computer',
+    family: 'software',
+    connectors: ['software'],
+    reach: anyLoad(Infinity),
+    source: 'no cable',
+  },
+} as const satisfies Record<string, CableKind>;
+
+export const CABLE_IDS = Object.keys(CABLES) as [CableId, ...CableId[]];
+export type CableId = keyof typeof CABLES;
+export const cable = (id: CableId): CableKind => CABLES[id];
+
+/**
+ * Longest run of a cable at a load. @param gbps 0 for analogue @returns m; 0 when the cable cannot
+ * carry the load at all
+ */
+export const reachM = (kind: CableKind, gbps: number): number =>
+  kind.reach.find((row) => gbps <= row.uptoGbps)?.lengthM ?? 0;
+
+/** Lengths that are sold. @unit m @source handbook 5-room-desk-power */
+export const STOCK_LENGTHS_M = [0.5, 1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 50] as const;

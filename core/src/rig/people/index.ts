@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { anyOf, tenths } from '../chance';
+import { collection } from '../collection';
+import { idSchema } from '../ids';
+import { refusals } from '../refusal';
+import { anySpot } from '../room/any-spot';
+import type { Problem } from '../slice';
+import { personSchema, USUAL_PERSON } from './schema';
+
+/** Who is in the show. */
+
+export const shape = { people: z.record(idSchema, personSchema) };
+export const blank = () => ({ people: {} });
+
+export const commands = collection({
+  key: 'person',
+  many: 'people',
+  fields: personSchema.omit({ order: true }),
+  at: (rig) => rig.people,
+  read: (rig) => rig.people,
+  none: refusals.noPerson,
+  leaving: (id, forget) => forget({ kind: 'person', id }),
+  says: {
+    add: ({ name }) => `Added ${name} to the people.`,
+    change: (name) => `Changed what is known of ${name}.`,
+    remove: (name) => `Removed ${name} from the people.`,
+    name: ({ name }) => name,
+  },
+  arbitrary: (chance) => ({
+    ...USUAL_PERSON,
+    name: chance.oneOf(['Ada', 'Bo', 'Cem']),
+    where: chance.oneOf(['on site', 'on site', 'remote']),
+    posture: chance.oneOf(['sits', 'stands', 'moves']),
+    shot: anyOf(chance, [null, 'face', 'two-shot'] as const),
+    isHeard: !chance.once(4),
+    speechDbSpl: tenths(chance, 45, 80),
+    wearsGlasses: chance.once(2),
+    at: chance.once(2) ? anySpot(chance) : null,
+  }),
+});
+
+export const problems = (): Problem[] => [];
+export const forget = (): void => undefined;
+export const limits = {};

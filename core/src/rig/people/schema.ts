@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { shotSchema } from '../brief/schema';
+import { nameSchema } from '../ids';
+import { orderSchema } from '../order';
+import { spotSchema } from '../room/schema';
+
+export const personSchema = z.strictObject({
+  name: nameSchema,
+  where: z.enum(['on site', 'remote']),
+  posture: z.enum(['sits', 'stands', 'moves']),
+  /** Shot of their face that is needed; null where they are not to be seen */
+  shot: shotSchema.nullable(),
+  /** Whether their voice is to be heard */
+  isHeard: z.boolean(),
+  /** Speech level at 1 m on axis, dB SPL */
+  speechDbSpl: z.number().min(30).max(120),
+  /** How far the voice strays to either side of that level, dB */
+  spreadDb: z.number().min(0).max(30),
+  /** Peak over RMS of this voice, dB */
+  crestDb: z.number().min(0).max(40),
+  wearsGlasses: z.boolean(),
+  dislikesHeadset: z.boolean(),
+  needsHandsFree: z.boolean(),
+  /** Where their mouth is; null where nobody has said, and for remote guests */
+  at: spotSchema.nullable(),
+  order: orderSchema,
+});
+export type Person = z.infer<typeof personSchema>;
+
+/** Normal speech of an unpractised talker, dB SPL at 1 m, and its crest. @source handbook 2-sound, after ISO 9921 */
+export const DEFAULT_SPEECH = { speechDbSpl: 62, crestDb: 14 } as const;
+
+/** Someone on site who sits and talks, as long as nothing else is said. */
+export const USUAL_PERSON = {
+  where: 'on site',
+  posture: 'sits',
+  shot: 'head and shoulders',
+  isHeard: true,
+  ...DEFAULT_SPEECH,
+  spreadDb: 6,
+  wearsGlasses: false,
+  dislikesHeadset: false,
+  needsHandsFree: false,
+  at: null,
+} as const satisfies Omit<Person, 'name' | 'order'>;

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { anyOf, someOf, tenths } from '../chance';
+import { collection } from '../collection';
+import { idSchema } from '../ids';
+import { refusals } from '../refusal';
+import { command, type Problem } from '../slice';
+import { noiseSchema, roomSchema, UNKNOWN_ROOM } from './schema';
+
+/** The room as sound meets it, and what makes noise in it. */
+
+export const shape = { room: roomSchema, noises: z.record(idSchema, noiseSchema) };
+export const blank = () => ({ room: { ...UNKNOWN_ROOM }, noises: {} });
+
+export const commands = {
+  setRoom: command({
+    schema: z.strictObject({ room: roomSchema.partial() }),
+    apply: (rig, { room }) => {
+      Object.assign(rig.room, room);
+    },
+    says: () => 'Changed what is known of the room.',
+    arbitrary: (chance) => ({
+      room: someOf(chance, {
+        volumeM3: anyOf(chance, [null, 35, 420]),
+        rt60S: anyOf(chance, [null, 0.3, 0.9]),
+        noiseDba: anyOf(chance, [null, 28, 45]),
+      }),
+    }),
+  }),
+  ...collection({
+    key: 'noise',
+    many: 'noises',
+    fields: noiseSchema.omit({ order: true }),
+    at: (rig) => rig.noises,
+    read: (rig) => rig.noises,
+    none: refusals.noNoise,
+    says: {
+      add: ({ name }) => `Added ${name} to what makes noise.`,
+      change: (name, fields) =>
+        fields.at !== undefined && Object.keys(fields).length === 1
+          ? `Moved ${name}.`
+          : `Changed ${name}.`,
+      remove: (name) => `Removed ${name} from what makes noise.`,
+      name: ({ name }) => name,
+    },
+    arbitrary: (chance) => ({
+      name: chance.oneOf(['Fan', 'Fridge']),
+      dbaAt1m: chance.integer(20, 70),
+      at: chance.once(3) ? null : { xM: tenths(chance, 0, 8), yM: tenths(chance, 0, 6) },
+      runs: chance.once(2),
+    }),
+  }),
+};
+
+export const problems = (): Problem[] => [];
+export const forget = (): void => undefined;
+export const limits = {};

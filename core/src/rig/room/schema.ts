@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { nameSchema } from '../ids';
+import { orderSchema } from '../order';
+
+/** The room as sound meets it: its size and echo, where people and things stand, and what makes noise. */
+
+const metres = z.number().min(-1000).max(1000);
+const degrees = z.number().min(-360).max(360);
+
+/** A point on the floor plan: x to the right, y up the plan, m. */
+export const pointSchema = z.strictObject({ xM: metres, yM: metres });
+export type Point = z.infer<typeof pointSchema>;
+
+/** A point and which way something there looks: 0° up the plan, clockwise. */
+export const spotSchema = z.strictObject({ xM: metres, yM: metres, facingDeg: degrees });
+export type Spot = z.infer<typeof spotSchema>;
+
+/** How a microphone stands to the mouth it belongs to. */
+export const aimSchema = z.strictObject({
+  /** Where it is seen from the mouth, clockwise from straight ahead */
+  bearingDeg: degrees,
+  /** How far its axis points past the mouth */
+  offAxisDeg: degrees,
+});
+export type Aim = z.infer<typeof aimSchema>;
+
+/** Straight in front and pointed at the mouth, as long as nothing else is said. */
+export const STRAIGHT: Aim = { bearingDeg: 0, offAxisDeg: 0 };
+
+export const roomSchema = z.strictObject({
+  /** m³; null = not known */
+  volumeM3: z.number().positive().max(1e6).nullable(),
+  /** Time in which a sound dies away by 60 dB, s */
+  rt60S: z.number().positive().max(30).nullable(),
+  /** Noise of the room while nobody speaks and nothing that is listed runs, dB(A) SPL */
+  noiseDba: z.number().min(0).max(120).nullable(),
+});
+export type Room = z.infer<typeof roomSchema>;
+
+export const UNKNOWN_ROOM: Room = { volumeM3: null, rt60S: null, noiseDba: null };
+
+/** Something that makes a steady noise at a place: a fan, a kiln, a computer. */
+export const noiseSchema = z.strictObject({
+  name: nameSchema,
+  /** dB(A) SPL at 1 m */
+  dbaAt1m: z.number().min(0).max(150),
+  at: pointSchema.nullable(),
+  /** Whether it runs during the show */
+  runs: z.boolean(),
+  order: orderSchema,
+});
+export type NoiseSource = z.infer<typeof noiseSchema>;
