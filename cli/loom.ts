@@ -1,12 +1,11 @@
-import { createWriteStream, existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import path from 'node:path';
-import { pipeline } from 'node:stream/promises';
 import {
   analyse,
+  type Analysis,
   fixesOf,
   importRig,
   patchSheetCsv,
   report,
+  type Rig,
   rigJsonSchema,
   rigToDot,
   rigToJson,
@@ -14,9 +13,10 @@ import {
   sumText,
   threadText,
   verdictText,
-  type Analysis,
-  type Rig,
 } from '@echo-loom/core';
+import { createWriteStream, existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { pipeline } from 'node:stream/promises';
 
 /**
  * The engine on the command line, and the database as a whole. Exit 0: no stops; 1: stops; 2: a bad
@@ -96,10 +96,12 @@ const bringBack = async (source: string): Promise<void> => {
   if (!existsSync(source)) refuse(`${source} is not there.`);
   try {
     const { restoreBackup } = await import('../web/server/backup/restore');
+    const { bringLogsUp, upgradeHere } = await import('../web/server/logs');
     const { rows } = await restoreBackup(
       source,
       path.join(import.meta.dirname, '../web/server/migrations'),
     );
+    await bringLogsUp(upgradeHere);
     const counts = Object.entries(rows).map(([table, count]) => `${count} ${table}`);
     print(`Everything is as in ${source}: ${counts.join(', ')}.`, 0);
   } catch (error) {

@@ -14,6 +14,7 @@ import {
   type LogEntry,
   Refusal,
   revertOf,
+  RIG_VERSION,
   type Rig,
   rigToJson,
   seeded,
@@ -54,7 +55,8 @@ const play = (start: Rig, list: readonly number[]): Played => {
       const { rig: next, changes } = applyTracked(rig, command);
       if (changes.length === 0) return;
       const says = sentence(rig, command);
-      log.push({ id: `entry-${index}`, author: 'someone', command, changes, says });
+      const id = `entry-${index}`;
+      log.push({ id, author: 'someone', version: RIG_VERSION, command, changes, says });
       rig = next;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
@@ -83,6 +85,7 @@ describe('what must always hold', () => {
               {
                 id: `${item.id}-${does}`,
                 author: 'someone',
+                version: RIG_VERSION,
                 command,
                 changes: applied.changes,
                 says: sentence(rig, command),
@@ -162,7 +165,7 @@ describe('what must always hold', () => {
     const command: Command = { type: 'renameDevice', deviceId: 'mic', name: 'Mine' };
     const { rig, changes } = applyTracked(start, command);
     const theirs = apply(rig, { type: 'renameDevice', deviceId: 'mic', name: 'Theirs' });
-    const own: LogEntry = { id: 'mine', author: 'me', command, changes, says: 'Renamed Mic.' };
+    const own = { id: 'mine', changes, says: 'Renamed Mic.' };
     expect(() => apply(theirs, revertOf(own, 'undo'))).toThrow('has been changed since');
   });
 });

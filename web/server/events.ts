@@ -1,7 +1,7 @@
+import type { RigEvent } from '@/session/protocol';
 import { Socket } from 'node:net';
 import pg from 'pg';
-import type { RigEvent } from '@/session/protocol';
-import { CHANNEL, noticeSchema, type Notice } from './channel';
+import { CHANNEL, type Notice, noticeSchema } from './channel';
 import { databaseUrl } from './database';
 import { entriesAfter } from './rigs';
 

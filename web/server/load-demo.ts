@@ -1,7 +1,7 @@
-import { readFile } from 'node:fs/promises';
-import path from 'node:path';
 import { importRig } from '@echo-loom/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
 import { connectAlone } from './database';
 import { migrateDatabase } from './migrate';
 import { rigs } from './schema';

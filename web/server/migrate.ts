@@ -1,6 +1,6 @@
-import path from 'node:path';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import path from 'node:path';
 import { connectAlone } from './database';
 
 /** Any number, the same in every instance: only one of them migrates at a time. */

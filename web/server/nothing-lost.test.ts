@@ -1,7 +1,7 @@
-import { blankRig, RigDraft, rigToJson, type Command } from '@echo-loom/core';
-import fc from 'fast-check';
 import { Browser, type Server } from '@/session/browser-for-tests';
 import type { RigSession } from '@/session/state';
+import { blankRig, type Command, RigDraft, rigToJson } from '@echo-loom/core';
+import fc from 'fast-check';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { createRig, entriesAfter, isInLog, openRig } from './rigs';
 import { saveEntries } from './save';

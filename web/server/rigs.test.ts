@@ -1,5 +1,5 @@
 import { blankRig, RigDraft, rigToJson } from '@echo-loom/core';
-import { makeDatabase, leaveDatabase, sqlRows } from './database-for-tests';
+import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import {
   createRig,
   createRigFromText,

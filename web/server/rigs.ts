@@ -1,9 +1,16 @@
-import { readRig, type Imported, type Rig } from '@echo-loom/core';
+import { rigIdSchema, type SavedEntry, type Stand } from '@/session/protocol';
+import {
+  type Command,
+  commandSchema,
+  type Imported,
+  readRig,
+  type Rig,
+  RIG_VERSION,
+} from '@echo-loom/core';
 import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
-import { rigIdSchema, type SavedEntry, type Stand } from '@/session/protocol';
-import { database, type Database } from './database';
 import { CHANNEL, type Notice } from './channel';
+import { database, type Database } from './database';
 import { entries, rigs } from './schema';
 
 /** A rig on the shelf: what its document reads as, or why it cannot be read. */
@@ -143,11 +150,16 @@ export const forgetPutAway = async (): Promise<number> => {
   return rows.length;
 };
 
+/** A command of an earlier version that reads as one of the present, or nothing. */
+const readable = (command: unknown): Command | null =>
+  commandSchema.safeParse(command).data ?? null;
+
 export const toSaved = (row: typeof entries.$inferSelect): SavedEntry => ({
   revision: row.revision,
   id: row.entryId,
   author: row.author,
-  command: row.command,
+  version: row.version ?? 0,
+  command: row.version === RIG_VERSION ? row.command : readable(row.command),
   changes: row.changes,
   says: row.says,
   at: row.at.toISOString(),

@@ -1,11 +1,11 @@
-import { applyTracked, readRig, Refusal, RIG_VERSION, type Rig } from '@echo-loom/core';
-import { eq, sql } from 'drizzle-orm';
 import type { SaveAnswer, SaveRequest, Stand } from '@/session/protocol';
+import { applyTracked, readRig, Refusal, refusals, type Rig, RIG_VERSION } from '@echo-loom/core';
+import { eq, sql } from 'drizzle-orm';
 import { CHANNEL, type Notice } from './channel';
 import { database } from './database';
 import { areInLog, entriesAfter } from './rigs';
 import { entries, rigs } from './schema';
-import { idsInLog, putAll, Writing, type Transaction } from './writing';
+import { idsInLog, putAll, type Transaction, Writing } from './writing';
 
 /**
  * Saving. Requests for one rig wait in one line; whatever waits is taken together, put on top of the newest document,
@@ -158,7 +158,10 @@ const followed = async (
   const entries = isSame ? await entriesAfter(rigId, stand.revision, tx) : [];
   if (entries.length !== missing) return null;
   try {
-    return entries.reduce((at, { command }) => applyTracked(at, command).rig, rig);
+    return entries.reduce((at, { command }) => {
+      if (command === null) throw refusals.beforeUpgrade();
+      return applyTracked(at, command).rig;
+    }, rig);
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;

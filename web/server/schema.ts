@@ -35,6 +35,8 @@ export const entries = pgTable(
     revision: integer('revision').notNull(),
     entryId: text('entry_id').notNull(),
     author: text('author').notNull(),
+    /** Version of the document its changes are written in; null = before that was kept, 0 = no upgrade reached it */
+    version: integer('version'),
     command: json('command').$type<Command>().notNull(),
     changes: json('changes').$type<readonly Change[]>().notNull(),
     says: text('says').notNull(),

@@ -1,19 +1,20 @@
+import type { SavedEntry, SaveRequest } from '@/session/protocol';
 import {
+  type Applied,
   applyTracked,
+  type AskedRevert,
   checkRig,
+  type Command,
   readCommand,
   Refusal,
   refusals,
   revertOf,
+  type Rig,
+  RIG_VERSION,
   sentence,
   writable,
-  type Applied,
-  type AskedRevert,
-  type Command,
-  type Rig,
 } from '@echo-loom/core';
 import { and, desc, eq, inArray } from 'drizzle-orm';
-import type { SavedEntry, SaveRequest } from '@/session/protocol';
 import type { Database } from './database';
 import { toSaved } from './rigs';
 import { entries } from './schema';
@@ -80,6 +81,7 @@ export class Writing {
         revision: this.revision + this.rows.length + 1,
         entryId: item.id,
         author: item.author,
+        version: RIG_VERSION,
         command,
         changes: [...changes],
         says: writable(sentence(this.rig, command)),
@@ -96,17 +98,15 @@ export class Writing {
   /** An undo or redo as the log knows it. What is put back, and what it is called, never comes from who asks. */
   private async wholeRevert({ entryId, does }: AskedRevert, author: string): Promise<Command> {
     const entry = this.rows.find((row) => row.entryId === entryId) ?? (await this.logged(entryId));
-    if (!entry || entry.command.type === 'revert') throw refusals.notInLog();
+    if (!entry || entry.command?.type === 'revert') throw refusals.notInLog();
+    if (entry.version !== RIG_VERSION) throw refusals.beforeUpgrade();
     if (entry.author !== author) throw refusals.notYours();
     const last =
       this.rows.findLast(({ reverts }) => reverts === entryId)?.command ??
       (await this.lastRevert(entryId));
     const isTakenBack = last?.type === 'revert' && last.does === 'undo';
     if (isTakenBack !== (does === 'redo')) throw refusals.alreadyReverted(does);
-    return revertOf(
-      { id: entryId, author, command: entry.command, changes: entry.changes, says: entry.says },
-      does,
-    );
+    return revertOf({ id: entryId, changes: entry.changes, says: entry.says }, does);
   }
 
   private async logged(entryId: string): Promise<SavedEntry | undefined> {

@@ -1,6 +1,6 @@
 import { analyse, blankRig, type Rig } from '@echo-loom/core';
 import type { Opened } from './log';
-import { adoptBoxes, keepBox, type Keep } from './outbox';
+import { adoptBoxes, type Keep, keepBox } from './outbox';
 import type { SaveAnswer, SavedEntry, SaveRequest, Stand } from './protocol';
 import { openSession } from './session';
 import type { RigSession } from './state';

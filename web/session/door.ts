@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import type { Opened } from './log';
 import { authorId, keepBox } from './outbox';
-import { revisionSchema, saveAnswerSchema, savedEntrySchema, type SavedEntry } from './protocol';
+import { revisionSchema, saveAnswerSchema, type SavedEntry, savedEntrySchema } from './protocol';
 import { NotUnderstood, type SessionDoor } from './state';
 
 const KEPT = 'Your edits are kept in this browser and will be saved when it does.';

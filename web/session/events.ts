@@ -1,4 +1,4 @@
-import { rigEventSchema, type RigEvent } from './protocol';
+import { type RigEvent, rigEventSchema } from './protocol';
 
 /**
  * What the server tells about rigs, one stream a browser: HTTP/1.1 allows six connections, and six tabs with a stream

@@ -4,6 +4,7 @@ import {
   blankRig,
   type Command,
   type Rig,
+  RIG_VERSION,
   rigToJson,
   sentence,
 } from '@echo-loom/core';
@@ -31,6 +32,7 @@ const history = (...commands: Command[]): Opened[] => {
       revision: index + 1,
       id: `entry-${index + 1}`,
       author: 'author-one',
+      version: RIG_VERSION,
       command,
       changes,
       says: sentence(rig, command),

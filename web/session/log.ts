@@ -1,16 +1,16 @@
 import {
   applyTracked,
-  Refusal,
-  refusals,
-  revertOf,
-  sentence,
   type AskedCommand,
   type Command,
   type LogEntry,
+  Refusal,
+  refusals,
+  revertOf,
   type Rig,
+  sentence,
 } from '@echo-loom/core';
 import type { SetAside } from './outbox';
-import type { Pending, SavedEntry, Stand } from './protocol';
+import { PAGE_VERSION, type Pending, type SavedEntry, type Stand } from './protocol';
 
 export interface HistoryLine extends LogEntry {
   /** ISO 8601; null until it is saved */
@@ -26,6 +26,7 @@ export interface Opened {
 
 /** A pending edit as it stands on what is below it. */
 export interface Applied extends HistoryLine {
+  readonly command: Command;
   readonly pending: Pending;
   readonly rig: Rig;
 }
@@ -36,7 +37,8 @@ export class OtherLog extends Error {
 }
 
 /** The document after an entry of the server's log. @throws OtherLog where it does not fit on it */
-const follow = (rig: Rig, command: Command): Rig => {
+const follow = (rig: Rig, { command }: SavedEntry): Rig => {
+  if (command === null) throw new OtherLog('an entry that cannot be read');
   try {
     return applyTracked(rig, command).rig;
   } catch (error) {
@@ -100,6 +102,7 @@ export class RigLog {
     if (command.type !== 'revert') return command;
     const entry = this.entry(command.entryId);
     if (!entry) throw refusals.notInLog();
+    if (entry.version !== PAGE_VERSION) throw refusals.beforeUpgrade();
     return revertOf(entry, command.does);
   }
 
@@ -111,6 +114,7 @@ export class RigLog {
     return {
       id,
       author,
+      version: PAGE_VERSION,
       command,
       changes,
       says: sentence(rig, command),
@@ -158,7 +162,7 @@ export class RigLog {
       throw new OtherLog('a gap in the log');
     const ownFirst = fresh.every(({ id }, index) => this.applied[index]?.id === id);
     if (ownFirst) return this.confirm(fresh, settled);
-    this.base = fresh.reduce((rig, { command }) => follow(rig, command), this.base);
+    this.base = fresh.reduce(follow, this.base);
     this.settle(fresh);
     const isSettled = new Set([...settled, ...fresh.map(({ id }) => id)]);
     return this.replay(this.applied.filter(({ id }) => !isSettled.has(id)));

@@ -69,6 +69,49 @@ describe('the box of a tab', () => {
   });
 });
 
+describe('an edit kept since before an update', () => {
+  const kept = (version: number, command: unknown) =>
+    storageWith(
+      JSON.stringify({
+        pending: [{ id: 'entry-old', author: 'browser-one', version, command }],
+        setAside: [],
+      }),
+    );
+  const person = {
+    name: 'Guest',
+    where: 'on site',
+    posture: 'sits',
+    shot: null,
+    isHeard: true,
+    speechDbSpl: 60,
+    spreadDb: 6,
+    crestDb: 14,
+    wearsGlasses: false,
+    dislikesHeadset: false,
+    needsHandsFree: false,
+  };
+  it('is one of the present: version 4 knew nobody’s place', () => {
+    const command = { type: 'addPerson', personId: 'guest', person };
+    const { pending: taken, setAside } = adoptBoxes(kept(4, command), 'rig', 'next', NOBODY);
+    expect(setAside).toEqual([]);
+    expect(taken).toEqual([
+      {
+        id: 'entry-old',
+        author: 'browser-one',
+        version: 5,
+        command: { ...command, person: { ...person, at: null } },
+      },
+    ]);
+  });
+  it('is set aside with its words where no step leads to the present', () => {
+    const command = { type: 'addLamp', lampId: 'key' };
+    const { pending: taken, setAside } = adoptBoxes(kept(4, command), 'rig', 'next', NOBODY);
+    expect(taken).toEqual([]);
+    expect(setAside[0]?.why).toContain('made with an earlier version of Echo Loom');
+    expect(setAside[0]?.kept).toMatchObject({ command });
+  });
+});
+
 describe('what cannot be read', () => {
   it('is shown entry by entry; what can be read beside it is taken', () => {
     const kept = {

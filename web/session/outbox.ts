@@ -1,6 +1,6 @@
-import { readCommand, Refusal, RIG_VERSION } from '@echo-loom/core';
+import { readCommand, Refusal, RIG_VERSION, upgradeCommand } from '@echo-loom/core';
 import { z } from 'zod';
-import { givenIdSchema, type Pending } from './protocol';
+import { givenIdSchema, PAGE_VERSION, type Pending } from './protocol';
 
 /**
  * Edits that the server has not confirmed, and edits that were set aside, kept in the browser so that neither a closed
@@ -63,7 +63,12 @@ const readPending = (kept: unknown, id: string): { pending: Pending } | { aside:
   const { version, author, command } = item.data;
   try {
     return {
-      pending: { id: item.data.id, author, version, command: readCommand(withoutChanges(command)) },
+      pending: {
+        id: item.data.id,
+        author,
+        version: PAGE_VERSION,
+        command: readCommand(upgradeCommand(withoutChanges(command), version)),
+      },
     };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;

@@ -1,9 +1,9 @@
 import {
-  commandSchema,
-  RIG_VERSION,
   type AskedCommand,
   type Change,
   type Command,
+  commandSchema,
+  RIG_VERSION,
 } from '@echo-loom/core';
 import { z } from 'zod';
 
@@ -58,7 +58,10 @@ export interface SavedEntry {
   readonly revision: number;
   readonly id: string;
   readonly author: string;
-  readonly command: Command;
+  /** As in a log entry: the version its changes are written in, or 0 */
+  readonly version: number;
+  /** null where an earlier version wrote it and it can no longer be read */
+  readonly command: Command | null;
   readonly changes: readonly Change[];
   readonly says: string;
   /** ISO 8601 */
@@ -74,7 +77,8 @@ export const savedEntrySchema: z.ZodType<SavedEntry> = z.object({
   revision: revisionSchema,
   id: z.string(),
   author: z.string(),
-  command: commandSchema,
+  version: z.number().int().min(0),
+  command: commandSchema.nullable(),
   // A change that has no `before` was not there before: the key must stay away, not become undefined.
   changes: z.custom<readonly Change[]>(
     (value) => z.array(changeSchema.partial()).safeParse(value).success,

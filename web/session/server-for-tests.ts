@@ -46,6 +46,7 @@ export class Server {
       revision: this.log.length + 1,
       id,
       author,
+      version: RIG_VERSION,
       command,
       changes,
       says: sentence(this.rig, command),

@@ -1,15 +1,15 @@
 import {
   analyse,
-  readCommand,
-  Refusal,
-  undoState,
   type Analysis,
   type AskedCommand,
   type Command,
+  readCommand,
+  Refusal,
   type Rig,
+  undoState,
 } from '@echo-loom/core';
 import { createStore } from 'zustand/vanilla';
-import { OtherLog, RigLog, type Applied, type Opened } from './log';
+import { type Applied, type Opened, OtherLog, RigLog } from './log';
 import type { SetAside } from './outbox';
 import { PAGE_VERSION, type Pending, type SaveAnswer, type SavedEntry } from './protocol';
 import { NotUnderstood, type RigSession, type RigState, type SessionDoor } from './state';

@@ -1,4 +1,5 @@
 import { MAX_LABEL, type Change, type Command } from './commands';
+import { RIG_VERSION } from './rig';
 import { shorten } from './text';
 
 /** One line of a rig's log. */
@@ -6,7 +7,10 @@ export interface LogEntry {
   /** Given by whoever made it; the same entry sent twice counts once */
   readonly id: string;
   readonly author: string;
-  readonly command: Command;
+  /** Version of the document its changes are written in; 0 where no upgrade reached it, and it cannot be taken back */
+  readonly version: number;
+  /** null where an earlier version wrote it and it can no longer be read; then only what it says is known */
+  readonly command: Command | null;
   readonly changes: readonly Change[];
   readonly says: string;
 }
@@ -28,9 +32,9 @@ export const undoState = <Entry extends LogEntry>(
   const undo: Entry[] = [];
   let redo: Entry[] = [];
   for (const item of entries) {
-    if (item.author !== author) continue;
+    if (item.author !== author || item.version !== RIG_VERSION) continue;
     const { command } = item;
-    if (command.type !== 'revert') {
+    if (command?.type !== 'revert') {
       undo.push(item);
       redo = [];
       continue;
@@ -44,21 +48,22 @@ export const undoState = <Entry extends LogEntry>(
   return { undo, redo };
 };
 
+/** Changes that take others back. */
+export const inverse = (changes: readonly Change[]): Change[] =>
+  [...changes].reverse().map(({ path, before, after }) => ({
+    path: [...path],
+    ...(after === undefined ? {} : { before: after }),
+    ...(before === undefined ? {} : { after: before }),
+  }));
+
 /** The command that takes an entry back, or does it again. */
 export const revertOf = (
-  item: LogEntry,
+  item: Pick<LogEntry, 'id' | 'changes' | 'says'>,
   does: 'undo' | 'redo',
 ): Extract<Command, { type: 'revert' }> => ({
   type: 'revert',
   does,
   entryId: item.id,
   label: shorten(item.says, MAX_LABEL),
-  changes:
-    does === 'redo'
-      ? item.changes.map((change) => ({ ...change }))
-      : [...item.changes].reverse().map(({ path, before, after }) => ({
-          path: [...path],
-          ...(after === undefined ? {} : { before: after }),
-          ...(before === undefined ? {} : { after: before }),
-        })),
+  changes: does === 'redo' ? item.changes.map((change) => ({ ...change })) : inverse(item.changes),
 });

@@ -51,6 +51,11 @@ export const refusals = {
       'This cannot be taken back or done again: the edit it belongs to is not in the log.',
     ),
   notYours: () => new Refusal('Only edits made in this browser can be taken back here.'),
+  beforeUpgrade: () =>
+    new Refusal(
+      'This was done in an earlier version of Echo Loom, whose document was another; it can no ' +
+        'longer be taken back or done again.',
+    ),
   alreadyReverted: (does: 'undo' | 'redo') =>
     new Refusal(
       does === 'undo' ? 'This has been taken back already.' : 'This has been done again already.',

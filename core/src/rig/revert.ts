@@ -37,12 +37,20 @@ class Reverting {
   }
 }
 
+/**
+ * Puts changes into a copy of any document, whatever its version.
+ * @throws Refusal where what stands there is not what they started from
+ */
+export const putChanges = (document: unknown, changes: readonly Change[]): unknown => {
+  const reverting = new Reverting();
+  let put = document;
+  for (const change of changes) put = reverting.put(put, change);
+  return put;
+};
+
 /** Puts changes back into a copy of the document, refusing where the present state is not the one they started from. */
 export const revertChanges = (rig: Rig, changes: readonly Change[]): Rig => {
-  const reverting = new Reverting();
-  let reverted: unknown = rig;
-  for (const change of changes) reverted = reverting.put(reverted, change);
-  const checked = checkRig(reverted);
+  const checked = checkRig(putChanges(rig, changes));
   if (checked.ok) return checked.rig;
   const [problem] = checked.problems;
   throw refusals.wouldBreak(problem?.path ?? 'the document', problem?.says ?? 'unknown');

@@ -1,11 +1,20 @@
 'use client';
 
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { format } from 'date-fns';
-import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { Fragment } from 'react';
 
 /** Most lines drawn. */
 const SHOWN = 500;
+
+/** Where undo ends: what an earlier version wrote and no upgrade reached. */
+const Boundary = () => (
+  <Text as="li" py="2" fontSize="sm" fontWeight="600">
+    What follows was done in an earlier version of Echo Loom. It can be read, and no longer taken
+    back.
+  </Text>
+);
 
 /** Everything that was done to the rig, as sentences, latest first. */
 export const HistoryView = () => {
@@ -38,28 +47,23 @@ export const HistoryView = () => {
       </Flex>
       {lines.length === 0 && <Text>Nothing has been changed yet.</Text>}
       <Box as="ol" listStyleType="none" maxW="760px">
-        {lines.map((line) => (
-          <Flex
-            as="li"
-            key={line.id}
-            gap="4"
-            py="1"
-            borderBottomWidth="1px"
-            borderColor="rule"
-            fontSize="sm"
-          >
-            <Text
-              className="figures"
-              color="ink.soft"
-              fontSize="xs"
-              width="110px"
-              flex="none"
-              pt="0.5"
-            >
-              {line.at ? format(new Date(line.at), 'd MMM HH:mm:ss') : 'not saved yet'}
-            </Text>
-            <Text color={line.command.type === 'revert' ? 'ink.soft' : 'ink'}>{line.says}</Text>
-          </Flex>
+        {lines.map((line, index) => (
+          <Fragment key={line.id}>
+            {line.version === 0 && lines[index - 1]?.version !== 0 && <Boundary />}
+            <Flex as="li" gap="4" py="1" borderBottomWidth="1px" borderColor="rule" fontSize="sm">
+              <Text
+                className="figures"
+                color="ink.soft"
+                fontSize="xs"
+                width="110px"
+                flex="none"
+                pt="0.5"
+              >
+                {line.at ? format(new Date(line.at), 'd MMM HH:mm:ss') : 'not saved yet'}
+              </Text>
+              <Text color={line.command?.type === 'revert' ? 'ink.soft' : 'ink'}>{line.says}</Text>
+            </Flex>
+          </Fragment>
         ))}
       </Box>
       {history.length > SHOWN && (

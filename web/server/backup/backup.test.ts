@@ -1,13 +1,13 @@
+import { blankRig, RIG_VERSION } from '@echo-loom/core';
+import { getTableName, is } from 'drizzle-orm';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
+import { PgTable } from 'drizzle-orm/pg-core';
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { gunzipSync, gzipSync } from 'node:zlib';
-import { blankRig, RIG_VERSION } from '@echo-loom/core';
-import { getTableName, is } from 'drizzle-orm';
-import { PgTable } from 'drizzle-orm/pg-core';
-import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { FOLDER, leaveDatabase, makeDatabase, sqlRows } from '../database-for-tests';
 import { createRigFromText, findRaw, setDeleted } from '../rigs';
 import { saveEntries } from '../save';
@@ -120,21 +120,22 @@ describe('a backup', () => {
       label: 'Before',
       changes: [{ path: ['name'], before: 'x', after: 'y' }],
     };
+    /** Columns that the tables had not yet */
+    const SINCE = new Set(['reverts', 'version']);
     const older = {
       ...rest,
       migrations: migrations.slice(0, 2),
       tables: tables.map(({ name, columns }) => ({
         name,
-        columns: columns.filter((column) => column !== 'reverts'),
+        columns: columns.filter((column) => !SINCE.has(column)),
       })),
     };
     const entries = tables[1]?.columns ?? [];
-    const revertsAt = entries.indexOf('reverts');
     const olderRows = rows.slice(0, -1).map((line) => {
       const [table, row] = JSON.parse(line) as [number, (string | null)[]];
       if (table !== 1) return line;
       row[entries.indexOf('command')] = JSON.stringify(undo);
-      return JSON.stringify([table, row.filter((_, index) => index !== revertsAt)]);
+      return JSON.stringify([table, row.filter((_, index) => !SINCE.has(entries[index] ?? ''))]);
     });
     const body = [JSON.stringify(older), ...olderRows];
     const end = JSON.stringify({ end: olderRows.length, sha256: await digestOf(body) });

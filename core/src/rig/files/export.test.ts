@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { freeId, importRig, patchSheetCsv, rigJsonSchema, rigToDot, rigToJson } from '..';
 import { RigDraft } from '../../catalogue/draft';
 import { type LogEntry, revertOf, undoState } from '../history';
+import { RIG_VERSION } from '../rig';
 
 const rig = () =>
   new RigDraft('Case')
@@ -109,6 +110,7 @@ describe('undo from the log', () => {
   const entry = (id: string, author: string, says = id): LogEntry => ({
     id,
     author,
+    version: RIG_VERSION,
     command: { type: 'renameRig', name: id },
     changes: [{ path: ['name'], before: 'a', after: id }],
     says,
@@ -116,6 +118,7 @@ describe('undo from the log', () => {
   const back = (item: LogEntry, does: 'undo' | 'redo', author: string): LogEntry => ({
     id: `${item.id}-${does}`,
     author,
+    version: RIG_VERSION,
     command: revertOf(item, does),
     changes: [],
     says: '',

@@ -1,11 +1,11 @@
-import { printParseErrorCode, visit, type ParseErrorCode } from 'jsonc-parser';
+import { type ParseErrorCode, printParseErrorCode, visit } from 'jsonc-parser';
 import {
   checkRig,
+  type Imported,
+  type ImportProblem,
   MAX_PROBLEMS,
   pathText,
   refused,
-  type Imported,
-  type ImportProblem,
 } from './check';
 import { scanJson, type ScanProblem } from './scan';
 import { upgrade } from './upgrade';

@@ -1,8 +1,8 @@
 import { freeId } from '../ids';
 import { RIG_VERSION } from '../rig';
 
-type Branch = Record<string, unknown>;
-const isBranch = (value: unknown): value is Branch =>
+export type Branch = Record<string, unknown>;
+export const isBranch = (value: unknown): value is Branch =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
@@ -45,7 +45,7 @@ const placesBecomeRecords = (rig: Branch): Branch => {
  * What version 3 asks of each person, device, model and house rule, where version 2 said nothing.
  * Frozen here: defaults may change, old files may not.
  */
-const PERSON_2 = {
+export const PERSON_2 = {
   posture: 'sits',
   shot: 'head and shoulders',
   isHeard: true,
@@ -80,6 +80,9 @@ const eachOf = (collection: unknown, change: (item: Branch) => Branch): unknown 
       )
     : collection;
 
+/** What version 5 asks of each person, where version 4 said nothing. */
+export const PERSON_4 = { at: null };
+
 /** In version 2 only the name of a computer's route said that it writes a file for each voice. */
 const tracksKeptApart = (model: Branch): Branch => {
   const routes = model['routes'];
@@ -97,6 +100,10 @@ const tracksKeptApart = (model: Branch): Branch => {
   };
 };
 
+/** A model of version 2 as version 3 writes it. */
+export const modelOf3 = (model: Branch): Branch =>
+  tracksKeptApart({ typicalPrice: null, ...model });
+
 /** Version 2 had no brief, no money, and only the house rules that are numbers. */
 const briefBegins = (rig: Branch): Branch => ({
   ...rig,
@@ -109,9 +116,7 @@ const briefBegins = (rig: Branch): Branch => ({
   devices: eachOf(rig['devices'], (device) => ({
     ...DEVICE_2,
     ...device,
-    model: isBranch(device['model'])
-      ? tracksKeptApart({ typicalPrice: null, ...device['model'] })
-      : device['model'],
+    model: isBranch(device['model']) ? modelOf3(device['model']) : device['model'],
   })),
 });
 
@@ -140,7 +145,7 @@ const roomIsKnown = (rig: Branch): Branch => ({
   houseRules: isBranch(rig['houseRules'])
     ? { voiceOverRoomDb: 30, ...rig['houseRules'] }
     : rig['houseRules'],
-  people: eachOf(rig['people'], (person) => ({ at: null, ...person })),
+  people: eachOf(rig['people'], (person) => ({ ...PERSON_4, ...person })),
   devices: eachOf(rig['devices'], (device) => ({ at: null, aim: null, ...device })),
 });
 

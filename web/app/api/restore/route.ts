@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { answer, answering, mustSay, problem } from '@/server/answers';
 import { BackupProblem } from '@/server/backup/format';
+import { bringLogsUp } from '@/server/logs';
 import { restoreBackup } from '@/server/backup/restore';
 import { MIGRATIONS_FOLDER } from '@/server/migrate';
 
@@ -39,7 +40,9 @@ export const POST = answering(async (request) => {
   try {
     const body = Readable.fromWeb(request.body as NodeStream<Uint8Array>);
     await pipeline(body, atMost(MAX_BYTES), createWriteStream(file, { mode: 0o600 }));
-    return answer(await restoreBackup(file, MIGRATIONS_FOLDER));
+    const restored = await restoreBackup(file, MIGRATIONS_FOLDER);
+    await bringLogsUp();
+    return answer(restored);
   } catch (error) {
     if (!(error instanceof BackupProblem)) throw error;
     return problem(422, 'Nothing was restored.', {

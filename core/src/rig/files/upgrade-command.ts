@@ -1,0 +1,53 @@
+import { RIG_VERSION } from '../rig';
+import { type Branch, isBranch, modelOf3, PERSON_2, PERSON_4 } from './upgrade';
+
+/** A field of a command changed, where it has one that can be. */
+const within = (command: Branch, key: string, change: (value: Branch) => Branch): Branch => {
+  const value = command[key];
+  return isBranch(value) ? { ...command, [key]: change(value) } : command;
+};
+
+/** A person who is added says everything that a person of the next version says. */
+const addedPerson =
+  (more: Branch) =>
+  (command: Branch): Branch =>
+    command['type'] === 'addPerson'
+      ? within(command, 'person', (person) => ({ ...more, ...person }))
+      : command;
+
+const bringsModel = new Set(['addDevice', 'replaceModel']);
+
+/** From version 3 on a model has a price, and says which of its routes keep voices apart. */
+const modelBecomes3 = (command: Branch): Branch =>
+  bringsModel.has(String(command['type'])) ? within(command, 'model', modelOf3) : command;
+
+/**
+ * What commands of a version become in the next, by the version they leave. A version whose
+ * commands stay as they are has no step.
+ */
+const STEPS: Readonly<Record<number, (command: Branch) => Branch>> = {
+  2: (command) => modelBecomes3(addedPerson(PERSON_2)(command)),
+  4: addedPerson(PERSON_4),
+};
+
+/** A step taken by a command and by each that it holds. */
+const stepped = (command: unknown, step: (command: Branch) => Branch): unknown => {
+  if (!isBranch(command)) return command;
+  const { commands } = command;
+  if (command['type'] !== 'batch' || !Array.isArray(commands)) return step(command);
+  return { ...command, commands: commands.map((inner) => stepped(inner, step)) };
+};
+
+/**
+ * Brings a command of an older version up to the present one: what was kept in a browser before an
+ * update. What it does not understand it leaves for the schema to refuse.
+ * @param version of the document it was written for
+ */
+export const upgradeCommand = (command: unknown, version: number): unknown => {
+  let upgraded = command;
+  for (let at = version; at < RIG_VERSION; at++) {
+    const step = STEPS[at];
+    if (step) upgraded = stepped(upgraded, step);
+  }
+  return upgraded;
+};
