@@ -1,12 +1,4 @@
-import { RULES, type Area } from '@echo-loom/core';
-
-const AREAS: Readonly<Record<Area, string>> = {
-  brief: 'Brief and house rules',
-  signal: 'Signal',
-  sound: 'Sound',
-  picture: 'Picture',
-  computer: 'Computer and USB',
-};
+import { AREAS, RULES } from '@echo-loom/core';
 
 /** The rule reference as Markdown, from the rules themselves. */
 export const ruleReference = (): string =>

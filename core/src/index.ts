@@ -16,6 +16,7 @@ export { coverage } from './brief/coverage';
 export { type CoverageLine, NEEDS, type Need } from './brief/coverage/line';
 export { type Money, costOf, moneyOf, priceOf } from './brief/money';
 export * from './catalogue';
+export { RigDraft } from './catalogue/draft';
 export type { UsbLinkBranch } from './computer';
 export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './computer/lines';
 export { type Workload, workloads } from './computer/work';
@@ -54,10 +55,9 @@ export {
 export { type ProgrammeLoudness, TRUE_PEAK_DBTP, loudnesses } from './processing/loudness';
 export { type SceneMade, scenesMade } from './programme/scenes';
 export * from './report';
-export * from './report/parts';
 export * from './report/form';
+export * from './report/parts';
 export * from './rig';
-export { RigDraft } from './catalogue/draft';
 export {
   FARTHER_M,
   type MicrophoneInRoom,
@@ -73,6 +73,8 @@ export {
 } from './room';
 export { type MicrophoneChoice, microphoneChoices } from './room/choice';
 export {
+  AREAS,
+  AREA_IDS,
   type About,
   type Area,
   type Finding,

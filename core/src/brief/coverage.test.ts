@@ -1,6 +1,6 @@
 import { analyse, type Analysis, fixesOf, predict } from '../analyse';
-import { apply, type Command, type Rig } from '../rig';
 import { RigDraft } from '../catalogue/draft';
+import { apply, type Command, type Rig } from '../rig';
 import { type Finding, findingKey } from '../rules';
 import { demoRig as demo } from '../rules/demo-for-cases';
 import { difference, differenceOf } from './compare';
@@ -34,8 +34,7 @@ const mended = (): Rig => {
   for (let round = 0; round < 12; round++) {
     const analysis = analyse(rig);
     const finding = briefFindings(analysis).find(
-      (candidate) =>
-        candidate.about.coverage !== undefined && fixesOf(analysis, candidate).length > 0,
+      (candidate) => candidate.about.line !== undefined && fixesOf(analysis, candidate).length > 0,
     );
     const [fix] = finding ? fixesOf(analysis, finding) : [];
     if (!fix) break;
@@ -129,11 +128,11 @@ describe('taking one thing away turns exactly the right lines, and the fix offer
     const fresh = briefFindings(broken).filter((finding) => !known.has(findingKey(finding)));
     expect(
       fresh
-        .map(({ about }) => about.coverage)
+        .map(({ about }) => about.line)
         .filter((id) => id !== undefined)
         .sort(),
     ).toEqual(Object.keys(expected).sort());
-    const finding = fresh.find(({ about }) => about.coverage === mendedLine);
+    const finding = fresh.find(({ about }) => about.line === mendedLine);
     const [fix] = finding ? fixesOf(broken, finding) : [];
     expect(fix).toBeDefined();
     if (!finding || !fix) return;

@@ -3,9 +3,11 @@ import type { LinkEdge } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
 import type { PortFamily } from '../rig';
-import { cable, cableName, nameOf, otherCables } from './places';
 import { reachM } from '../rig/links/cables';
-import type { Area, Finding, Fix, Rule } from './rule';
+import { at } from './about';
+import type { Area } from './areas';
+import { cable, cableName, nameOf, otherCables } from './places';
+import type { Finding, Fix, Rule } from './rule';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
 const linkLoads = perAnalysis((measured): ReadonlyMap<LinkEdge, number> => {
@@ -67,7 +69,7 @@ export const reachRule = (
         code,
         area,
         level: beyond ? 'stop' : 'warn',
-        about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
+        about: at({ deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }),
         title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
         says:
           `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} ` +

@@ -1,19 +1,14 @@
-import { cameraDevices } from './picture/cameras';
-import { framings, type Framing } from '../framing';
 import type { Sum } from '../explain/sum';
+import { type Framing, framings } from '../framing';
 import type { DeviceNode } from '../graph';
 import type { Measured } from '../measure';
-import { entry, type CameraFigures, type SimpleCommand } from '../rig';
-import { microphonesInRoom, type MicrophoneInRoom } from '../room';
-import {
-  findingKey,
-  type About,
-  type Area,
-  type Finding,
-  type Fix,
-  type Level,
-  type Rule,
-} from './rule';
+import { type CameraFigures, entry, type SimpleCommand } from '../rig';
+import { type MicrophoneInRoom, microphonesInRoom } from '../room';
+import type { About } from './about';
+import { at } from './about';
+import type { Area } from './areas';
+import { cameraDevices } from './picture/cameras';
+import { type Finding, findingKey, type Fix, type Level, type Rule } from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 
@@ -65,7 +60,12 @@ export const shotRule = (
       framings(measured).flatMap((framing) => {
         const fault = judge(framing, measured);
         return fault
-          ? [{ ...fault, about: { deviceId: framing.shot.deviceId, shotId: framing.shotId } }]
+          ? [
+              {
+                ...fault,
+                about: { kind: 'shot', shotId: framing.shotId, deviceId: framing.shot.deviceId },
+              },
+            ]
           : [];
       }),
     {
@@ -150,7 +150,7 @@ export const microphoneRule = (
 ): Rule =>
   eachSoundRule(code, texts, {
     all: microphonesInRoom,
-    about: ({ node }) => ({ deviceId: node.device.id, portId: node.id }),
+    about: ({ node }) => at({ deviceId: node.device.id, portId: node.id }),
     ...each,
   });
 
@@ -180,7 +180,7 @@ export const cameraRule = (
     (measured) =>
       cameraDevices(measured).flatMap((camera) => {
         const fault = judge(camera, measured);
-        return fault ? [{ ...fault, about: { deviceId: camera.node.id } }] : [];
+        return fault ? [{ ...fault, about: at({ deviceId: camera.node.id }) }] : [];
       }),
     {
       ...(sums

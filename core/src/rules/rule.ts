@@ -1,26 +1,11 @@
 import type { Sum } from '../explain/sum';
 import type { Measured } from '../measure';
 import type { Command, HouseRules } from '../rig';
+import { type About, aboutKey } from './about';
+import type { Area } from './areas';
 
 /** Stop: it will not work or will be lost. Warn: it works badly or is fragile. Note: worth knowing. */
 export type Level = 'stop' | 'warn' | 'note';
-export type Area = 'brief' | 'signal' | 'sound' | 'picture' | 'computer';
-
-/** What a finding is about. The interface marks the most exact of these. */
-export interface About {
-  readonly deviceId?: string;
-  readonly portId?: string;
-  readonly linkId?: string;
-  /** A planned shot, a scene, or a button of the panel */
-  readonly shotId?: string;
-  readonly sceneId?: string;
-  readonly buttonId?: string;
-  /** A line of the coverage, for what the brief asks for */
-  readonly coverage?: string;
-  /** Stage where the figures are, in the analysis the finding came from */
-  readonly stage?: number;
-}
-
 /** Something wrong, fragile or worth knowing, in plain words. */
 export interface Finding {
   /** Stable: `sound.gain-short` */
@@ -28,6 +13,8 @@ export interface Finding {
   readonly area: Area;
   readonly level: Level;
   readonly about: About;
+  /** Where else the same cause shows: one cause, one finding */
+  readonly places?: readonly About[];
   /** What happens, as a headline */
   readonly title: string;
   /** What happens, then why, then what to do */
@@ -56,15 +43,6 @@ export interface Rule {
   readonly fixes?: (measured: Measured, finding: Finding) => Fix[];
 }
 
-/** The same problem in two analyses has the same key, though stages are numbered anew. */
-export const findingKey = ({ code, about }: Finding): string =>
-  [
-    code,
-    about.deviceId ?? '',
-    about.portId ?? '',
-    about.linkId ?? '',
-    about.coverage ?? '',
-    about.shotId ?? '',
-    about.sceneId ?? '',
-    about.buttonId ?? '',
-  ].join('|');
+/** The same problem in two analyses has the same key, and two problems of one analysis never do. */
+export const findingKey = ({ code, about }: Pick<Finding, 'code' | 'about'>): string =>
+  `${code}|${aboutKey(about)}`;

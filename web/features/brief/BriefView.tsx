@@ -1,11 +1,11 @@
 'use client';
 
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { coverage, threadText, type Need } from '@echo-loom/core';
-import Link from 'next/link';
-import { useRef, useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { coverage, type Need, threadText } from '@echo-loom/core';
+import Link from 'next/link';
+import { useRef, useState } from 'react';
 import { CoverageMatrix } from './CoverageMatrix';
 import { MoneyPanel } from './MoneyPanel';
 import { ShowFields } from './ShowFields';
@@ -65,7 +65,7 @@ export const BriefView = () => {
     lines.find(({ id }) => id === chosen) ??
     open.find(({ verdict }) => verdict === 'missing') ??
     open[0];
-  const findings = line ? analysis.findings.filter(({ about }) => about.coverage === line.id) : [];
+  const findings = line ? analysis.findings.filter(({ about }) => about.line === line.id) : [];
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Flex gap="6" align="start" direction={{ base: 'column', lg: 'row' }}>

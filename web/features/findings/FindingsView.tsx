@@ -1,20 +1,14 @@
 'use client';
 
-import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
-import type { Area, Level } from '@echo-loom/core';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
+import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { AREA_IDS, AREAS, type Level } from '@echo-loom/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { FindingCard } from './FindingCard';
 
-const AREAS: readonly (readonly [Area, string])[] = [
-  ['brief', 'Brief and house rules'],
-  ['signal', 'Signal'],
-  ['sound', 'Sound'],
-  ['picture', 'Picture'],
-  ['computer', 'Computer'],
-];
+const AREA_OPTIONS = AREA_IDS.map((area) => [area, AREAS[area]] as const);
 const LEVELS: readonly (readonly [Level, string])[] = [
   ['stop', 'Stops'],
   ['warn', 'Warnings'],
@@ -61,7 +55,7 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
           Findings
         </Text>
         {filter('Level', level, LEVELS, setLevel)}
-        {filter('Area', area, AREAS, setArea)}
+        {filter('Area', area, AREA_OPTIONS, setArea)}
         <Text fontSize="sm" color="ink.soft">
           {findings.length} of {analysis.findings.length}
         </Text>

@@ -38,7 +38,11 @@ export const coverageRule = ({
           code,
           area: 'brief',
           level: found,
-          about: { coverage: line.id, ...(deviceId === undefined ? {} : { deviceId }) },
+          about: {
+            kind: 'coverage line',
+            line: line.id,
+            ...(deviceId === undefined ? {} : { deviceId }),
+          },
           title: title(line),
           says: `${line.subject.name}: ${line.says} ${advice}`,
           ...(houseRule ? { houseRule } : {}),
@@ -46,7 +50,7 @@ export const coverageRule = ({
       ];
     }),
   fixes: (measured, { about }) => {
-    const line = coverage(measured).find(({ id }) => id === about.coverage);
+    const line = coverage(measured).find(({ id }) => id === about.line);
     return line ? remedies(measured, line) : [];
   },
 });

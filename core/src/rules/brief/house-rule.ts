@@ -1,9 +1,10 @@
+import { voiceSources } from '../../brief/coverage/threads';
 import type { DeviceNode, Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
 import type { HouseRules, Kind } from '../../rig';
+import { type About, at } from '../about';
 import type { Finding, Level, Rule } from '../rule';
-import { voiceSources } from '../../brief/coverage/threads';
 
 /**
  * Rules that exist because of a school: each judges only where there is a brief, and names the
@@ -35,7 +36,7 @@ export const houseRule = (
 /** Devices of some kinds, in the order of the rig. */
 export const devices = (measured: Measured, ...kinds: Kind[]): DeviceNode[] =>
   [...measured.graph.devices.values()].filter(({ device }) => kinds.includes(device.model.kind));
-const about = ({ id }: DeviceNode) => ({ deviceId: id });
+const about = ({ id }: DeviceNode): About => at({ deviceId: id });
 /** A finding about one device. */
 export const one = (level: Level, node: DeviceNode, title: string, says: string): Found => ({
   level,

@@ -18,7 +18,7 @@ export const overBudget: Rule = {
             code: 'brief.over-budget',
             area: 'brief',
             level: 'warn',
-            about: { coverage: 'budget' },
+            about: { kind: 'coverage line', line: 'budget' },
             title: `Over budget by ${Math.round(-left)}`,
             says:
               `What is to be bought costs ${Math.round(toPay)}, ${Math.round(-left)} more than the ` +

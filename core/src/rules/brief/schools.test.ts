@@ -190,7 +190,7 @@ describe('switching a school re-judges at once, and the difference says how', ()
     );
     expect(
       found(rule(secondFiring(), { monitoring: 'loudspeakers muted' }), 'brief.cannot-hear').map(
-        ({ about }) => about.coverage,
+        ({ about }) => about.line,
       ),
     ).toContain('person:potter:hears');
   });

@@ -1,4 +1,3 @@
-import { CABLES } from '../../rig/links/cables';
 import { usableMBps, type UsbLinkBranch } from '../../computer';
 import { explainBranch, explainStream } from '../../explain/picture';
 import { figure } from '../../explain/sum';
@@ -11,7 +10,9 @@ import {
   settingOf,
   type SimpleCommand,
 } from '../../rig';
+import { CABLES } from '../../rig/links/cables';
 import { parseFormat, streamMBps } from '../../units';
+import { at } from '../about';
 import { nameOf, replug } from '../places';
 import type { Finding, Fix, Rule } from '../rule';
 
@@ -193,7 +194,7 @@ const describe = (branch: UsbLinkBranch): Finding => {
     code: CODE,
     area: 'computer',
     level: 'stop',
-    about: { deviceId: from.device.id, portId: from.id, linkId: branch.link.id },
+    about: at({ deviceId: from.device.id, portId: from.id, linkId: branch.link.id }),
     title: `${figure(branch.loadMBps)} MB/s into ${branch.limitMBps} MB/s`,
     says: shared
       ? `${picture.map((stream) => stream.from.device.device.name).join(' and ')} together ` +

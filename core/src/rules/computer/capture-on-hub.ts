@@ -1,3 +1,4 @@
+import { at } from '../about';
 import { nameOf, replug } from '../places';
 import type { Rule } from '../rule';
 
@@ -21,7 +22,7 @@ export const captureOnHub: Rule = {
         code: CODE,
         area: 'computer',
         level: 'warn',
-        about: { deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id },
+        about: at({ deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }),
         title: 'Capture device on a hub',
         says:
           `${edge.from.device.device.name} reaches the computer through ` +

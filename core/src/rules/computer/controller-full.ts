@@ -1,5 +1,6 @@
 import { explainBranch } from '../../explain/picture';
 import { figure } from '../../explain/sum';
+import { at } from '../about';
 import type { Rule } from '../rule';
 
 const CODE = 'computer.controller-full';
@@ -25,7 +26,7 @@ export const controllerFull: Rule = {
         code: CODE,
         area: 'computer',
         level: 'stop',
-        about: { deviceId: branch.deviceId, portId: undefined },
+        about: at({ deviceId: branch.deviceId, portId: undefined }),
         title: `${figure(branch.loadMBps)} MB/s on one controller`,
         says:
           `The ports of controller ${branch.controller.toUpperCase()} of ` +

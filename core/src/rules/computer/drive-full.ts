@@ -1,6 +1,7 @@
+import { type DriveLoad, driveLoads } from '../../computer/lines';
 import { figure } from '../../explain/sum';
-import { driveLoads, type DriveLoad } from '../../computer/lines';
 import type { Measured } from '../../measure';
+import { at } from '../about';
 import { computerRule } from '../rule-of';
 import { lighter, loadOf } from './drives';
 
@@ -22,7 +23,7 @@ export const driveFull = computerRule(
   (measured) =>
     full(measured).map(({ load: { node, gbPerHour, storage }, hours, showHours }) => ({
       level: 'stop',
-      about: { deviceId: node.id },
+      about: at({ deviceId: node.id }),
       title: `Full after ${figure(hours * 60, 0)} min`,
       says:
         `${node.device.name} writes ${figure(gbPerHour)} GB an hour on ` +

@@ -1,6 +1,7 @@
+import { type DriveLoad, driveLoads } from '../../computer/lines';
 import { figure } from '../../explain/sum';
-import { driveLoads, type DriveLoad } from '../../computer/lines';
 import type { Measured } from '../../measure';
+import { at } from '../about';
 import { computerRule } from '../rule-of';
 import { lighter, loadOf } from './drives';
 
@@ -25,7 +26,7 @@ export const driveSlow = computerRule(
   (measured) =>
     slow(measured).map(({ load: { node, writeMBps }, canMBps }) => ({
       level: writeMBps > canMBps ? 'stop' : 'warn',
-      about: { deviceId: node.id },
+      about: at({ deviceId: node.id }),
       title: `Writes ${figure(writeMBps)} MB/s on a drive of ${figure(canMBps, 0)}`,
       says:
         `${node.device.name} has to write ${figure(writeMBps)} MB/s and its drive keeps up ` +

@@ -1,4 +1,5 @@
 import { workloads } from '../../computer/work';
+import { at } from '../about';
 import { computerRule } from '../rule-of';
 
 export const encodes = computerRule(
@@ -14,7 +15,7 @@ export const encodes = computerRule(
       .filter((load) => load.encodes > load.hardwareEncodes)
       .map(({ node, encodes: asked, hardwareEncodes }) => ({
         level: 'warn',
-        about: { deviceId: node.id },
+        about: at({ deviceId: node.id }),
         title: `${asked} encodes, ${hardwareEncodes} in hardware`,
         says:
           `${node.device.name} makes ${asked} encodes at once and its graphics hardware makes ` +

@@ -1,6 +1,7 @@
-import { figure } from '../../explain/sum';
 import { driveLoads } from '../../computer/lines';
+import { figure } from '../../explain/sum';
 import { gbPerHour } from '../../storage';
+import { at } from '../about';
 import { computerRule } from '../rule-of';
 
 const split = (measured: Parameters<typeof driveLoads>[0]) => {
@@ -25,7 +26,7 @@ export const fileSplit = computerRule(
   (measured) =>
     split(measured).map(({ node, minutes, maxFileGb }) => ({
       level: 'note',
-      about: { deviceId: node.id },
+      about: at({ deviceId: node.id }),
       title: `A new file every ${figure(minutes, 0)} min`,
       says:
         `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its ` +

@@ -2,6 +2,7 @@ import { classById } from '../../catalogue';
 import type { DeviceNode, PortNode } from '../../graph';
 import type { Measured } from '../../measure';
 import { freeId, mate, type SimpleCommand } from '../../rig';
+import { at } from '../about';
 import { disconnect } from '../places';
 import { batchFix, computerRule } from '../rule-of';
 
@@ -99,7 +100,7 @@ export const portsShort = computerRule(
   (measured) =>
     waiting(measured).map(({ node, out }) => ({
       level: 'stop',
-      about: { deviceId: node.id, portId: out.id },
+      about: at({ deviceId: node.id, portId: out.id }),
       title: 'No socket left',
       says:
         `${node.device.name} has nowhere to go: every USB socket is taken. Put what carries ` +

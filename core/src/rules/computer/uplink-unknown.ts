@@ -1,5 +1,6 @@
-import { figure } from '../../explain/sum';
 import { uplinkOf } from '../../computer/lines';
+import { figure } from '../../explain/sum';
+import { THE_RIG } from '../about';
 import { computerRule } from '../rule-of';
 
 export const uplinkUnknown = computerRule(
@@ -19,7 +20,7 @@ export const uplinkUnknown = computerRule(
       ? [
           {
             level: 'note' as const,
-            about: {},
+            about: THE_RIG,
             title: 'The line is not measured',
             says:
               `Cannot tell whether the line out carries ${figure(mbps)} Mb/s: measure it at the ` +

@@ -1,7 +1,8 @@
+import { type Uplink, uplinkOf } from '../../computer/lines';
 import { figure } from '../../explain/sum';
-import { uplinkOf, type Uplink } from '../../computer/lines';
 import type { Measured } from '../../measure';
 import { inOrder } from '../../rig';
+import { THE_RIG } from '../about';
 import type { Fix } from '../rule';
 import { computerRule } from '../rule-of';
 
@@ -29,7 +30,7 @@ export const uplink = computerRule(
       ? [
           {
             level: line.mbps > line.lineMbps ? ('stop' as const) : ('warn' as const),
-            about: {},
+            about: THE_RIG,
             title: `${figure(line.mbps)} Mb/s on a line of ${figure(line.lineMbps)}`,
             says:
               `${line.flows.map(({ label }) => label).join(', ')} send ${figure(line.mbps)} Mb/s ` +

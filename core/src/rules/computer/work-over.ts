@@ -1,7 +1,8 @@
+import { type Workload, workloads } from '../../computer/work';
 import { figure } from '../../explain/sum';
-import { workloads, type Workload } from '../../computer/work';
 import type { Measured } from '../../measure';
 import { inOrder } from '../../rig';
+import { at } from '../about';
 import type { Fix } from '../rule';
 import { computerRule } from '../rule-of';
 
@@ -29,7 +30,7 @@ export const workOver = computerRule(
   (measured) =>
     over(measured).map(({ node, units, budget }) => ({
       level: units > budget ? 'stop' : 'warn',
-      about: { deviceId: node.id },
+      about: at({ deviceId: node.id }),
       title: `${figure(units)} of ${figure(budget, 0)} pictures’ work`,
       says:
         `${node.device.name} is asked for the work of ${figure(units)} pictures of 1080p30 ` +

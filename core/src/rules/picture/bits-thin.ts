@@ -1,6 +1,6 @@
 import { figure } from '../../explain/sum';
 import type { Measured } from '../../measure';
-import { inOrder, type Deliverable } from '../../rig';
+import { type Deliverable, inOrder } from '../../rig';
 import {
   deliveredBitsPerPixel,
   formatName,
@@ -35,7 +35,7 @@ export const bitsThin = pictureRule(
   (measured) =>
     thin(measured).map(({ id, deliverable, bits }) => ({
       level: bits < TOO_THIN ? 'warn' : 'note',
-      about: { coverage: `deliverable:${id}:delivered` },
+      about: { kind: 'coverage line', line: `deliverable:${id}:delivered` },
       title: `${figure(bits, 3)} bits a pixel in ${deliverable.name}`,
       says:
         `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ` +
@@ -46,7 +46,7 @@ export const bitsThin = pictureRule(
   {
     sums: (measured, { about }) =>
       thin(measured)
-        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .filter(({ id }) => about.line === `deliverable:${id}:delivered`)
         .map(({ deliverable, bits }) => {
           const format = parseFormat(deliverable.format ?? '1920x1080p30');
           return {
@@ -65,7 +65,7 @@ export const bitsThin = pictureRule(
         }),
     fixes: (measured, { about }): Fix[] =>
       thin(measured)
-        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .filter(({ id }) => about.line === `deliverable:${id}:delivered`)
         .map(({ id, deliverable }) => {
           const bitrateMbps =
             Math.ceil(

@@ -1,4 +1,5 @@
 import { explainStream } from '../../explain/picture';
+import { atStage } from '../about';
 import { stageOf } from '../places';
 import type { Rule } from '../rule';
 
@@ -32,12 +33,11 @@ export const compressed: Rule = {
           code: CODE,
           area: 'picture',
           level: 'note',
-          about: {
+          about: atStage(stage, {
             deviceId: id,
             portId: stage.at.id,
             linkId: stage.at.links[0]?.id,
-            stage: stage.index,
-          },
+          }),
           title: 'Compressed on its way in',
           says:
             `${device.name} sends its picture compressed. It fits a slow port and costs some ` +

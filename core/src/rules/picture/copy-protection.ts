@@ -1,3 +1,4 @@
+import { atStage } from '../about';
 import { stageOf } from '../places';
 import type { Rule } from '../rule';
 import { sourcesOnAir } from './flags';
@@ -19,12 +20,11 @@ export const copyProtection: Rule = {
         code: CODE,
         area: 'picture',
         level: 'stop',
-        about: {
+        about: atStage(source, {
           deviceId: source.at.device.id,
           portId: source.at.id,
           linkId: source.at.links[0]?.id,
-          stage: source.index,
-        },
+        }),
         title: 'Copy protection blacks it out',
         says:
           `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch ` +

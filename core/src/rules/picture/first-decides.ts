@@ -1,7 +1,8 @@
 import type { DeviceNode, PortNode } from '../../graph';
 import type { Measured } from '../../measure';
 import { choiceSetting, entry, FIRST_CONNECTED } from '../../rig';
-import { formatName, isSameFormat, parseFormat, type Format } from '../../units';
+import { type Format, formatName, isSameFormat, parseFormat } from '../../units';
+import { at } from '../about';
 import { nameOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 
@@ -53,7 +54,7 @@ export const firstDecides = pictureRule(
   (measured) =>
     deciding(measured).map(({ node, first, others, format }) => ({
       level: 'warn',
-      about: { deviceId: node.id, portId: first.id },
+      about: at({ deviceId: node.id, portId: first.id }),
       title: 'One input decides for all',
       says:
         `${nameOf(first)} sets the format of ` +

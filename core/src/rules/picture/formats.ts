@@ -1,11 +1,12 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
-import { choiceSetting, entry, settingOf, apply, type Control } from '../../rig';
-import { framesPerSecond, isFormatText, parseFormat, type Format } from '../../units';
 import { measure } from '../../measure';
-import { sourceOf } from '../places';
+import { perAnalysis } from '../../per-analysis';
 import type { PictureStop } from '../../picture';
+import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
+import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
+import { type About, atStage } from '../about';
+import { sourceOf } from '../places';
 import type { Finding, Fix } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */
@@ -97,14 +98,11 @@ export const stoppedAt = (measured: Measured, kinds: readonly PictureStop['by'][
     return stop && kinds.includes(stop.by);
   });
 
-export const aboutStage = (stage: Stage) => {
+export const aboutStage = (stage: Stage): About => {
   const near = stage.via.by === 'link' ? stage : (stage.parent ?? stage);
-  return {
-    deviceId: near.at.device.id,
-    portId: near.at.id,
-    linkId: near.via.by === 'link' ? near.via.link.id : undefined,
-    stage: stage.index,
-  };
+  const linkId = near.via.by === 'link' ? near.via.link.id : undefined;
+  const about = atStage(stage, { deviceId: near.at.device.id, portId: near.at.id, linkId });
+  return near === stage ? about : { ...about, onward: stage.at.id };
 };
 
 /** A fix that flips a switch of the source, where the source has one. */

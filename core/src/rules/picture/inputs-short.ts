@@ -3,17 +3,18 @@ import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import {
   apply,
-  entry,
-  freeId,
-  mate,
-  Refusal,
-  suggestedCable,
   type Command,
   type End,
+  entry,
+  freeId,
   type Kind,
+  mate,
+  Refusal,
   type Rig,
   type SimpleCommand,
+  suggestedCable,
 } from '../../rig';
+import { at } from '../about';
 import { disconnect } from '../places';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
@@ -238,7 +239,7 @@ export const inputsShort = pictureRule(
   (measured) =>
     crowded(measured).map(({ source, switcher, inputs }) => ({
       level: 'stop',
-      about: { deviceId: source.id },
+      about: at({ deviceId: source.id }),
       title: `${switcher.device.name} is one input short`,
       says:
         `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ` +

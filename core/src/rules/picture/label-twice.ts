@@ -19,7 +19,7 @@ export const labelTwice = pictureRule(
         ? [
             {
               level: 'warn' as const,
-              about: { buttonId },
+              about: { kind: 'button', buttonId },
               title: `${label} stands there twice`,
               says:
                 `Two buttons are called ${label}. In the dark nobody can tell them apart. Name each ` +

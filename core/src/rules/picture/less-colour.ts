@@ -1,5 +1,6 @@
 import { pictureSources } from '../../framing';
-import { choiceSetting, CODINGS, entry, BEST_THAT_FITS } from '../../rig';
+import { BEST_THAT_FITS, choiceSetting, CODINGS, entry } from '../../rig';
+import { atStage } from '../about';
 import { pictureRule, setFix } from '../rule-of';
 
 export const lessColour = pictureRule(
@@ -19,7 +20,7 @@ export const lessColour = pictureRule(
       )
       .map((stage) => ({
         level: 'note',
-        about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index },
+        about: atStage(stage, { deviceId: stage.at.device.id, portId: stage.at.id }),
         title: 'A quarter of the colour',
         says:
           `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a ` +

@@ -1,6 +1,7 @@
-import { stagesOf, type DeviceNode, type Thread } from '../../graph';
+import { type DeviceNode, stagesOf, type Thread } from '../../graph';
 import type { Measured } from '../../measure';
 import type { Kind } from '../../rig';
+import { at } from '../about';
 import { pictureRule } from '../rule-of';
 
 const BETWEEN: ReadonlySet<Kind> = new Set(['splitter', 'selector', 'converter']);
@@ -59,7 +60,7 @@ export const manyBoxes = pictureRule(
   (measured) =>
     [...rows(measured)].map(([source, boxes]) => ({
       level: 'warn',
-      about: { deviceId: source.id },
+      about: at({ deviceId: source.id }),
       title: `${boxes.length} boxes in a row`,
       says:
         `${source.device.name} goes through ` +

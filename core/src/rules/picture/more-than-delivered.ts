@@ -1,6 +1,7 @@
 import { framings, pictureSources } from '../../framing';
 import type { Measured } from '../../measure';
 import { parseFormat } from '../../units';
+import { atStage } from '../about';
 import { nameOf } from '../places';
 import { pictureRule } from '../rule-of';
 
@@ -39,7 +40,7 @@ export const moreThanDelivered = pictureRule(
       )
       .map((stage) => ({
         level: 'note',
-        about: { deviceId: stage.at.device.id, portId: stage.at.id, stage: stage.index },
+        about: atStage(stage, { deviceId: stage.at.device.id, portId: stage.at.id }),
         title: 'Larger than anything delivered',
         says:
           `${nameOf(stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} ` +

@@ -1,6 +1,7 @@
 import type { DeviceNode } from '../../graph';
 import type { Measured } from '../../measure';
 import { switchSetting } from '../../rig';
+import { at } from '../about';
 import { pictureRule, setFix } from '../rule-of';
 
 const dead = (measured: Measured): { node: DeviceNode; control: string }[] =>
@@ -24,7 +25,7 @@ export const noSupply = pictureRule(
   (measured) =>
     dead(measured).map(({ node }) => ({
       level: 'stop',
-      about: { deviceId: node.id },
+      about: at({ deviceId: node.id }),
       title: 'No power',
       says: `${node.device.name} passes nothing on: its own power supply is not plugged in. Plug it in.`,
     })),

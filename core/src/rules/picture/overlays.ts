@@ -1,7 +1,8 @@
+import { atStage } from '../about';
 import { stageOf } from '../places';
 import type { Rule } from '../rule';
-import { sourceSwitch } from './formats';
 import { sourcesOnAir } from './flags';
+import { sourceSwitch } from './formats';
 
 const CODE = 'picture.overlays';
 
@@ -18,12 +19,11 @@ export const overlays: Rule = {
       code: CODE,
       area: 'picture',
       level: endIsScreen ? 'note' : 'stop',
-      about: {
+      about: atStage(source, {
         deviceId: source.at.device.id,
         portId: source.at.id,
         linkId: source.at.links[0]?.id,
-        stage: source.index,
-      },
+      }),
       title: 'Overlays on the output',
       says:
         `${source.at.device.device.name} shows its overlays on ${source.at.port.name}, and ` +

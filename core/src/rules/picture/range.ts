@@ -1,6 +1,7 @@
-import { choiceSetting } from '../../rig';
 import type { LinkEdge, Stage } from '../../graph';
 import type { Measured } from '../../measure';
+import { choiceSetting } from '../../rig';
+import { atStage } from '../about';
 import { nameOf, sourceOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 
@@ -39,12 +40,11 @@ export const rangeMisread = pictureRule(
   (measured) =>
     misread(measured).map(({ stage, sent, read }) => ({
       level: 'warn',
-      about: {
+      about: atStage(stage, {
         deviceId: stage.at.device.id,
         portId: stage.at.id,
         ...(stage.via.by === 'link' ? { linkId: stage.via.link.id } : {}),
-        stage: stage.index,
-      },
+      }),
       title: `${sent} range read as ${read}`,
       says:
         `${sourceOf(stage).at.device.device.name} sends ${sent} range and ${nameOf(stage.at)} ` +

@@ -26,7 +26,7 @@ export const sceneOffPanel = pictureRule(
   (measured) =>
     unreached(measured).map(([sceneId, { name }]) => ({
       level: 'warn',
-      about: { sceneId },
+      about: { kind: 'scene', sceneId },
       title: `${name} is on no button`,
       says: `${name} cannot be called up: no button of the panel does it. Put it on the panel.`,
     })),

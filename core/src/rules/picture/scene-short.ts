@@ -1,5 +1,6 @@
 import type { Measured } from '../../measure';
-import { scenesMade, type SceneMade, type Short } from '../../programme/scenes';
+import { type SceneMade, scenesMade, type Short } from '../../programme/scenes';
+import type { About } from '../about';
 
 /** Scenes that lack one of some resources, the first lack of each. */
 export const shortOf = (
@@ -14,7 +15,8 @@ export const shortOf = (
   );
 
 /** What a finding about a scene points at. */
-export const aboutScene = (sceneId: string, { deviceId }: Short) => ({
+export const aboutScene = (sceneId: string, { deviceId }: Short): About => ({
+  kind: 'scene',
   sceneId,
   ...(deviceId === null ? {} : { deviceId }),
 });

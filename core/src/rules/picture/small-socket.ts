@@ -1,6 +1,7 @@
 import type { LinkEdge, PortNode } from '../../graph';
 import type { Measured } from '../../measure';
 import { switchSetting } from '../../rig';
+import { at } from '../about';
 import { pictureRule, setFix } from '../rule-of';
 
 const isSmall = ({ port }: PortNode): boolean =>
@@ -33,7 +34,7 @@ export const smallSocket = pictureRule(
   (measured) =>
     hanging(measured).map(({ edge, node }) => ({
       level: 'note',
-      about: { deviceId: node.device.id, portId: node.id, linkId: edge.id },
+      about: at({ deviceId: node.device.id, portId: node.id, linkId: edge.id }),
       title: 'Small socket',
       says:
         `${node.device.device.name} has a ${node.port.connector.split('-')[0] ?? ''} HDMI ` +

@@ -1,9 +1,10 @@
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
+import { measure } from '../../measure';
 import type { Candidate, Negotiation, Obstacle } from '../../picture';
 import { apply } from '../../rig';
 import { formatName } from '../../units';
-import { measure } from '../../measure';
+import { atStage } from '../about';
 import { cable, otherCables } from '../places';
 import type { Finding, Fix } from '../rule';
 import { pictureRule } from '../rule-of';
@@ -24,12 +25,11 @@ const steps = (
 const find = (measured: Measured): Omit<Finding, 'code' | 'area'>[] =>
   steps(measured).map(({ source, negotiation, obstacle }) => ({
     level: 'warn',
-    about: {
+    about: atStage(source, {
       deviceId: source.at.device.id,
       portId: obstacle.portId,
       ...(obstacle.linkId === null ? {} : { linkId: obstacle.linkId }),
-      stage: source.index,
-    },
+    }),
     title: `${candidateName(negotiation)} instead of ${candidateName(negotiation.wish)}`,
     says:
       `${source.at.device.device.name} could send ${candidateName(negotiation.wish)} and ` +

@@ -1,3 +1,4 @@
+import { THE_RIG } from '../about';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
@@ -20,7 +21,7 @@ export const tooManyForHand = pictureRule(
       return [
         {
           level: 'warn',
-          about: {},
+          about: THE_RIG,
           title: `${scenes} scenes, ${PEDAL_SWITCHES} pedal switches`,
           says:
             `The host switches by pedal, and a pedal has ${PEDAL_SWITCHES} switches for ${scenes} ` +
@@ -31,7 +32,7 @@ export const tooManyForHand = pictureRule(
       return [
         {
           level: 'warn',
-          about: {},
+          about: THE_RIG,
           title: 'Nobody switches',
           says:
             `There are ${scenes} scenes and the brief says that nobody switches. The show stays ` +

@@ -1,4 +1,4 @@
-import { entry, type Does } from '../../rig';
+import { type Does, entry } from '../../rig';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 import { buttons } from './panel-buttons';
@@ -24,7 +24,7 @@ export const unguarded = pictureRule(
         ? [
             {
               level: does.type === 'stream' ? ('stop' as const) : ('warn' as const),
-              about: { buttonId },
+              about: { kind: 'button', buttonId },
               title: `${label} is not guarded`,
               says: `${label} ${says} at a single press. Ask for a held press, a second press, or a cover.`,
             },

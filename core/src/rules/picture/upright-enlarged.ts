@@ -1,7 +1,7 @@
 import { figure } from '../../explain/sum';
 import { pictureSources } from '../../framing';
 import type { Measured } from '../../measure';
-import { entry, inOrder, type Deliverable } from '../../rig';
+import { type Deliverable, entry, inOrder } from '../../rig';
 import { parseFormat } from '../../units';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
@@ -39,7 +39,7 @@ export const uprightEnlarged = pictureRule(
   (measured) =>
     enlarged(measured).map(({ id, deliverable, times, height }) => ({
       level: 'note',
-      about: { coverage: `deliverable:${id}:delivered` },
+      about: { kind: 'coverage line', line: `deliverable:${id}:delivered` },
       title: `${deliverable.name} enlarged ${figure(times, 2)}×`,
       says:
         `${deliverable.name} is cut upright out of pictures of ${height} lines and enlarged ` +
@@ -49,7 +49,7 @@ export const uprightEnlarged = pictureRule(
   {
     sums: (measured, { about }) =>
       enlarged(measured)
-        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .filter(({ id }) => about.line === `deliverable:${id}:delivered`)
         .map(({ times, deliverable, height }) => ({
           label: 'Enlarged',
           formula: 'delivered height ÷ captured height',
@@ -67,7 +67,7 @@ export const uprightEnlarged = pictureRule(
         })),
     fixes: (measured, { about }): Fix[] =>
       enlarged(measured)
-        .filter(({ id }) => about.coverage === `deliverable:${id}:delivered`)
+        .filter(({ id }) => about.line === `deliverable:${id}:delivered`)
         .flatMap(({ id, deliverable, height }) => {
           const width = 2 * Math.floor((height * 9) / 32);
           const present = entry(measured.rig.brief?.deliverables ?? {}, id)?.format;

@@ -1,5 +1,6 @@
 import type { DeviceNode, Signal } from '../../graph';
 import type { Measured } from '../../measure';
+import { at } from '../about';
 import type { Finding, Rule } from '../rule';
 
 const CODE = 'signal.destination-empty';
@@ -37,7 +38,7 @@ const find = (measured: Measured): Finding[] => {
         code: CODE,
         area: 'signal',
         level: 'stop',
-        about: { deviceId: node.id, portId },
+        about: { ...at({ deviceId: node.id, portId }), signal },
         title: `No ${signal}`,
         says:
           `${node.device.name} gets no ${signal}: no ` +

@@ -1,4 +1,5 @@
 import type { DeviceNode } from '../../graph';
+import { at } from '../about';
 import type { Rule } from '../rule';
 
 const CODE = 'signal.source-lost';
@@ -24,7 +25,10 @@ export const sourceLost: Rule = {
           code: CODE,
           area: 'signal',
           level: 'warn',
-          about: { deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id },
+          about: {
+            ...at({ deviceId: source.device.id, portId: source.id, linkId: source.links[0]?.id }),
+            signal,
+          },
           title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
           says:
             `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ` +

@@ -1,3 +1,4 @@
+import { at } from '../about';
 import type { Rule } from '../rule';
 
 const CODE = 'signal.unconnected';
@@ -16,7 +17,7 @@ export const unconnected: Rule = {
         code: CODE,
         area: 'signal',
         level: 'note',
-        about: { deviceId: node.id },
+        about: at({ deviceId: node.id }),
         title: 'Not connected',
         says: `${node.device.name} is connected to nothing. Connect it or remove it.`,
       })),

@@ -1,3 +1,4 @@
+import { at } from '../about';
 import type { Rule } from '../rule';
 
 const CODE = 'signal.ways-cut';
@@ -14,7 +15,7 @@ export const waysCut: Rule = {
       code: CODE,
       area: 'signal',
       level: 'note',
-      about: { deviceId: node.device.id, portId: node.id },
+      about: at({ deviceId: node.device.id, portId: node.id }),
       title: 'More ways than are followed',
       says:
         `One source reaches ${node.device.device.name}, ${node.port.name} by more than four ` +

@@ -1,5 +1,6 @@
 import { figure } from '../../explain/sum';
 import type { DeviceNode } from '../../graph';
+import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
 /** A battery is changed before it says that it is empty. */
@@ -17,7 +18,7 @@ export const batteryShort = eachSoundRule<DeviceNode>(
   {
     all: ({ graph }) =>
       [...graph.devices.values()].filter(({ device }) => device.model.battery !== undefined),
-    about: ({ id }) => ({ deviceId: id }),
+    about: ({ id }) => at({ deviceId: id }),
     judge: ({ device }, { rig: { brief } }) => {
       const lastsMin = device.model.battery?.lastsMin;
       if (lastsMin === undefined || !brief) return null;

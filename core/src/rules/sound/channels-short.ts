@@ -1,4 +1,5 @@
-import { channelLoads, type ChannelLoad } from '../../sound/channels';
+import { type ChannelLoad, channelLoads } from '../../sound/channels';
+import { at } from '../about';
 import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
@@ -17,7 +18,7 @@ export const channelsShort = eachSoundRule<ChannelLoad>(
   },
   {
     all: channelLoads,
-    about: ({ link, to }) => ({ deviceId: to.device.id, portId: to.id, linkId: link.id }),
+    about: ({ link, to }) => at({ deviceId: to.device.id, portId: to.id, linkId: link.id }),
     judge: ({ from, to, sources, most, by }) =>
       most === null || sources.length <= most
         ? null

@@ -1,5 +1,6 @@
 import { figure } from '../../explain/sum';
-import { processors, type Compressor } from '../../processing';
+import { type Compressor, processors } from '../../processing';
+import { atStage } from '../about';
 import { eachSoundRule, setFix, steppedNear } from '../rule-of';
 import { voiceName } from './gates';
 
@@ -16,7 +17,7 @@ export const compressorIdle = eachSoundRule<Compressor>(
       processors(measured).filter(
         (processor): processor is Compressor => processor.does === 'compress' && processor.isIn,
       ),
-    about: ({ deviceId, voice }) => ({ deviceId, stage: voice.index }),
+    about: ({ deviceId, voice }) => atStage(voice, { deviceId }),
     judge: (compressor) => {
       const { voiceIn, curve, name } = compressor;
       const loudestPeak = voiceIn.loudestDb + (voiceIn.peakDb - voiceIn.averageDb);

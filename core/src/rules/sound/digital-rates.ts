@@ -1,4 +1,5 @@
 import type { LinkEdge } from '../../graph';
+import { at } from '../about';
 import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
@@ -13,7 +14,7 @@ export const digitalRates = eachSoundRule<LinkEdge>(
   {
     all: ({ graph }) =>
       [...graph.links.values()].filter(({ from }) => from.port.family === 'digital sound'),
-    about: (link) => ({ deviceId: link.from.device.id, portId: link.from.id, linkId: link.id }),
+    about: (link) => at({ deviceId: link.from.device.id, portId: link.from.id, linkId: link.id }),
     judge: (link) => {
       const [from, to] = [link.from.port, link.to.port];
       if (

@@ -1,6 +1,7 @@
 import { figure } from '../../explain/sum';
 import { ears } from '../../hearing';
 import { entry } from '../../rig';
+import { at } from '../about';
 import { soundRule } from '../rule-of';
 
 /** Fine for playing up to; fine for speech up to. @unit ms @source handbook 4-time-storage */
@@ -25,7 +26,7 @@ export const earsLate = soundRule(
       return [
         {
           level: isSpeech ? ('warn' as const) : ('note' as const),
-          about: { deviceId: node.device.id, portId: node.id },
+          about: at({ deviceId: node.device.id, portId: node.id }),
           title: `Hears themself ${figure(ownVoiceMs)} ms late`,
           says:
             `${name} hears their own voice ${figure(ownVoiceMs)} ms late in ` +

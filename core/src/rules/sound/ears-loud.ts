@@ -2,6 +2,7 @@ import { figure } from '../../explain/sum';
 import { ears, type Ears } from '../../hearing';
 import type { Measured } from '../../measure';
 import { entry } from '../../rig';
+import { at } from '../about';
 import type { Fix } from '../rule';
 import { setFix, soundRule } from '../rule-of';
 
@@ -52,7 +53,7 @@ export const earsLoud = soundRule(
   (measured) =>
     loud(measured).map(({ node, personId, spl, hours }) => ({
       level: spl > NEVER_DB ? 'stop' : 'warn',
-      about: { deviceId: node.device.id, portId: node.id },
+      about: at({ deviceId: node.device.id, portId: node.id }),
       title: `${figure(spl, 0)} dB at the ear`,
       says:
         `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? node.device.device.name} ` +

@@ -1,5 +1,6 @@
 import { explainGainNeeded, explainHeadroom, explainLevel } from '../../explain/sound';
 import { figure } from '../../explain/sum';
+import { atStage } from '../about';
 import { sourceOf, stageOf } from '../places';
 import type { Rule } from '../rule';
 import { turnUp } from './gain-low';
@@ -19,11 +20,10 @@ export const gainHot: Rule = {
         code: 'sound.gain-hot',
         area: 'sound',
         level: 'warn',
-        about: {
+        about: atStage(level.stage, {
           deviceId: level.stage.at.device.id,
           portId: level.stage.parent?.at.id,
-          stage: level.stage.index,
-        },
+        }),
         title: `${figure(-level.missingDb)} dB over the house level`,
         says:
           `${sourceOf(level.stage).at.device.device.name} is recorded at ` +

@@ -2,13 +2,14 @@ import { explainGainNeeded, explainLevel } from '../../explain/sound';
 import { figure } from '../../explain/sum';
 import type { Measured } from '../../measure';
 import type { SimpleCommand } from '../../rig';
+import { atStage } from '../about';
 import { nameOf, sourceOf, stageOf, steppedGain } from '../places';
 import type { Rule } from '../rule';
 import {
+  type ConverterLevel,
   converterLevelAt,
   converterLevels,
   LEVEL_TOLERANCE_DB,
-  type ConverterLevel,
 } from './level';
 
 /** Turns up the gain nearest the converter first, then those before it, until the missing level is made up. */
@@ -43,11 +44,10 @@ export const gainLow: Rule = {
       code: 'sound.gain-low',
       area: 'sound',
       level: 'warn',
-      about: {
+      about: atStage(level.stage, {
         deviceId: level.stage.at.device.id,
         portId: level.stage.parent?.at.id,
-        stage: level.stage.index,
-      },
+      }),
       title: `${figure(level.missingDb)} dB under the house level`,
       says:
         `${sourceOf(level.stage).at.device.device.name} is recorded at ` +

@@ -4,9 +4,10 @@ import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
 import { numberSetting } from '../../rig';
 import { gainOf } from '../../sound';
+import { atStage } from '../about';
 import { firstCable, nameOf, replug, splice, stageOf } from '../places';
 import type { Fix, Rule } from '../rule';
-import { converterLevelAt, converterLevels, withGain, type ConverterLevel } from './level';
+import { type ConverterLevel, converterLevelAt, converterLevels, withGain } from './level';
 
 /** A shortfall smaller than this is not worth a remedy. @unit dB */
 const SHORT_FROM_DB = 1;
@@ -125,13 +126,12 @@ export const gainShort: Rule = {
           code: 'sound.gain-short',
           area: 'sound',
           level: 'warn',
-          about: {
+          about: atStage(level.stage, {
             deviceId: level.stage.at.device.id,
             portId: level.stage.parent?.at.id,
             linkId:
               level.stage.parent?.via.by === 'link' ? level.stage.parent.via.link.id : undefined,
-            stage: level.stage.index,
-          },
+          }),
           title: `${figure(shortDb(level), 2)} dB short of gain`,
           says:
             `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ` +

@@ -1,5 +1,6 @@
-import { processors, type Gate } from '../../processing';
 import type { Measured } from '../../measure';
+import { type Gate, processors } from '../../processing';
+import { type About, atStage } from '../about';
 import { sourceOf } from '../places';
 
 /** Gates that are switched in, one for each voice that passes them. */
@@ -8,9 +9,6 @@ export const gates = (measured: Measured): Gate[] =>
     (processor): processor is Gate => processor.does === 'gate' && processor.isIn,
   );
 
-export const aboutGate = ({ deviceId, voice }: Gate): { deviceId: string; stage: number } => ({
-  deviceId,
-  stage: voice.index,
-});
+export const aboutGate = ({ deviceId, voice }: Gate): About => atStage(voice, { deviceId });
 export const voiceName = ({ voice }: { voice: Gate['voice'] }): string =>
   sourceOf(voice).at.device.device.name;

@@ -3,6 +3,7 @@ import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../measure';
 import { perAnalysis } from '../../per-analysis';
 import { headroomDb } from '../../sound';
+import { type About, atStage } from '../about';
 import { adjustableGains, stageOf, steppedGain } from '../places';
 import type { Finding, Fix } from '../rule';
 
@@ -68,12 +69,12 @@ export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
   ];
 };
 
-export const aboutTight = ({ stage }: Tight) => ({
-  deviceId: stage.at.device.id,
-  portId: stage.at.id,
-  linkId: stage.via.by === 'link' ? stage.via.link.id : undefined,
-  stage: stage.index,
-});
+export const aboutTight = ({ stage }: Tight): About =>
+  atStage(stage, {
+    deviceId: stage.at.device.id,
+    portId: stage.at.id,
+    linkId: stage.via.by === 'link' ? stage.via.link.id : undefined,
+  });
 
 export const headroomSums = (measured: Measured, { about }: Finding) => {
   const stage = stageOf(measured, about.stage);

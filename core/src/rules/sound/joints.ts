@@ -1,6 +1,7 @@
 import type { LinkEdge } from '../../graph';
 import type { Measured } from '../../measure';
 import type { AnaloguePort } from '../../rig';
+import { type About, at } from '../about';
 
 /** A cable between two analogue ports. */
 export interface AnalogueJoint {
@@ -17,11 +18,8 @@ export const analogueJoints = (measured: Measured): AnalogueJoint[] => {
   return joints;
 };
 
-export const aboutJoint = (edge: LinkEdge) => ({
-  deviceId: edge.to.device.id,
-  portId: edge.to.id,
-  linkId: edge.id,
-});
+export const aboutJoint = (edge: LinkEdge): About =>
+  at({ deviceId: edge.to.device.id, portId: edge.to.id, linkId: edge.id });
 
 /** A free input of the same device made for another nominal level. */
 export const freeInput = (

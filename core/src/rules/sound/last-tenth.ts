@@ -1,8 +1,9 @@
 import { figure } from '../../explain/sum';
 import { voices } from '../../gain/ladder';
-import type { Measured } from '../../measure';
 import type { Stage } from '../../graph';
-import { adjustableGains, sourceOf, steppedGain, type AdjustableGain } from '../places';
+import type { Measured } from '../../measure';
+import { atStage } from '../about';
+import { type AdjustableGain, adjustableGains, sourceOf, steppedGain } from '../places';
 import { batchFix, soundRule } from '../rule-of';
 
 const TENTH = 0.1;
@@ -67,7 +68,7 @@ export const lastTenth = soundRule(
   (measured) =>
     strained(measured).map(({ stage, knob, other }) => ({
       level: 'note',
-      about: { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id, stage: stage.index },
+      about: atStage(stage, { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id }),
       title: `${nameOf(knob)} is nearly fully up`,
       says:
         `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ` +

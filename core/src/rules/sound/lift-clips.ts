@@ -1,8 +1,9 @@
 import { figure } from '../../explain/sum';
-import { shapings, type Shaping } from '../../processing';
-import { stagesOf, type Stage } from '../../graph';
+import { type Stage, stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
+import { type Shaping, shapings } from '../../processing';
 import { headroomDb } from '../../sound';
+import { atStage } from '../about';
 import { eachSoundRule, setFix } from '../rule-of';
 import { voiceName } from './gates';
 
@@ -29,7 +30,7 @@ export const liftClips = eachSoundRule<Shaping>(
   },
   {
     all: shapings,
-    about: ({ deviceId, voice }) => ({ deviceId, stage: voice.index }),
+    about: ({ deviceId, voice }) => atStage(voice, { deviceId }),
     judge: (shaping, measured) => {
       const least = shaping.liftDb > 0 ? tightest(measured, shaping) : null;
       if (!least || least.db < 0 || shaping.liftDb <= least.db) return null;

@@ -1,5 +1,6 @@
 import { figure } from '../../explain/sum';
-import { loudnesses, TRUE_PEAK_DBTP, type ProgrammeLoudness } from '../../processing/loudness';
+import { loudnesses, type ProgrammeLoudness, TRUE_PEAK_DBTP } from '../../processing/loudness';
+import { at } from '../about';
 import { adjustableGains, steppedGain } from '../places';
 import type { Fix } from '../rule';
 import { eachSoundRule, setFix } from '../rule-of';
@@ -40,7 +41,7 @@ export const loudness = eachSoundRule<ProgrammeLoudness>(
   },
   {
     all: loudnesses,
-    about: ({ end }) => ({ deviceId: end.id }),
+    about: ({ end }) => at({ deviceId: end.id }),
     judge: ({ end, lufs, targetLufs, byDb, deliverable }) =>
       Math.abs(byDb) < TOLERANCE_LU
         ? null

@@ -1,4 +1,5 @@
 import { isMuted } from '../../room';
+import { at } from '../about';
 import type { Rule } from '../rule';
 import { setFix } from '../rule-of';
 
@@ -33,7 +34,7 @@ export const loudspeakerOpen: Rule = {
       code: 'sound.loudspeaker-open',
       area: 'sound',
       level: 'stop',
-      about: { deviceId: thread.end.device.id, portId: thread.end.id },
+      about: at({ deviceId: thread.end.device.id, portId: thread.end.id }),
       title: 'Open loudspeaker with open microphones',
       says:
         `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, ` +

@@ -1,6 +1,7 @@
 import type { Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
+import { atStage } from '../about';
 import type { Fix, Rule } from '../rule';
 
 /** Sound that goes from a caller's return back to the same caller. */
@@ -24,7 +25,10 @@ export const mixMinus: Rule = {
       code: 'sound.mix-minus',
       area: 'sound',
       level: 'stop',
-      about: { deviceId: thread.source.device.id, portId: thread.end.id },
+      about: atStage(thread.last, {
+        deviceId: thread.source.device.id,
+        portId: thread.end.id,
+      }),
       title: 'The guest hears themself',
       says: `${thread.source.device.device.name} is sent their own voice back, by way of ${[
         ...new Set(
@@ -35,9 +39,7 @@ export const mixMinus: Rule = {
       ].join(', ')}. They will hear an echo and stop talking. Send them everything but themself.`,
     })),
   fixes: (measured, { about }) => {
-    const thread = echoes(measured).find(
-      (candidate) => candidate.source.device.id === about.deviceId,
-    );
+    const thread = echoes(measured).find(({ last }) => last.index === about.stage);
     if (!thread) return [];
     return stagesOf(thread.last).flatMap((stage): Fix[] => {
       const when = stage.via.by === 'route' ? stage.via.route.route.when : undefined;

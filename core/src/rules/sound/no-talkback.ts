@@ -1,4 +1,5 @@
 import type { Measured } from '../../measure';
+import { THE_RIG } from '../about';
 import type { Finding } from '../rule';
 import { soundRule } from '../rule-of';
 
@@ -33,7 +34,7 @@ export const noTalkback = soundRule(
       : [
           {
             level: 'note',
-            about: {},
+            about: THE_RIG,
             title: 'The operator can speak to nobody',
             says:
               'The brief has an operator who switches, and no voice that is off air reaches ' +

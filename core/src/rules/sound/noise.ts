@@ -1,6 +1,7 @@
 import { boosterVerdict, explainSnr } from '../../explain/sound';
 import { figure } from '../../explain/sum';
 import { snrDb } from '../../sound';
+import { atStage } from '../about';
 import { conversions, sourceOf, stageOf } from '../places';
 import type { Rule } from '../rule';
 
@@ -27,11 +28,10 @@ export const noise: Rule = {
           code: 'sound.noise',
           area: 'sound',
           level: 'warn',
-          about: {
+          about: atStage(stage, {
             deviceId: sourceOf(stage).at.device.id,
             portId: stage.parent?.at.id,
-            stage: stage.index,
-          },
+          }),
           title: `Signal-to-noise ratio ${figure(snr)} dB`,
           says:
             `${sourceOf(stage).at.device.device.name} stands only ${figure(snr)} dB over the ` +

@@ -1,8 +1,9 @@
 import { figure } from '../../explain/sum';
-import { loudnesses, type ProgrammeLoudness } from '../../processing/loudness';
 import type { Measured } from '../../measure';
+import { loudnesses, type ProgrammeLoudness } from '../../processing/loudness';
 import { microphonesInRoom } from '../../room';
 import { powerSumDb } from '../../units';
+import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
 /** What the room makes of all the microphones in a programme that are open at once, against a voice at its level. */
@@ -34,7 +35,7 @@ export const openMicrophones = eachSoundRule<ProgrammeLoudness>(
   },
   {
     all: loudnesses,
-    about: ({ end }) => ({ deviceId: end.id }),
+    about: ({ end }) => at({ deviceId: end.id }),
     houseRule: 'voiceOverRoomDb',
     judge: (programme, measured) => {
       const found = together(measured, programme);

@@ -1,5 +1,6 @@
-import { inOrder } from '../../rig';
 import type { Measured } from '../../measure';
+import { inOrder } from '../../rig';
+import { THE_RIG } from '../about';
 import { soundRule } from '../rule-of';
 
 interface Count {
@@ -45,7 +46,7 @@ export const outputsShort = soundRule(
     return [
       {
         level: 'warn',
-        about: {},
+        about: THE_RIG,
         title: `${outputs} headphone output${outputs === 1 ? '' : 's'}, ${people} people`,
         says:
           `${people} people speak on site and the rig has ${outputs} headphone ` +

@@ -2,6 +2,7 @@ import type { LinkEdge, PortNode } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import { apply, type SimpleCommand } from '../../rig';
 import { phantomAt } from '../../sound';
+import { at } from '../about';
 import { disconnect, firstCable, isConversion, sourceOf } from '../places';
 import type { Fix, Rule } from '../rule';
 import { withGain } from './level';
@@ -60,7 +61,7 @@ export const phantomBlocked: Rule = {
           code: 'sound.phantom-blocked',
           area: 'sound',
           level: 'stop',
-          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          about: at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
           title: 'Phantom power is blocked',
           says:
             `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no ` +

@@ -1,4 +1,5 @@
 import { phantomAt } from '../../sound';
+import { at } from '../about';
 import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { phantomOutputs, switchOff } from './phantom';
@@ -19,7 +20,7 @@ export const phantomHarms: Rule = {
           code: 'sound.phantom-harms',
           area: 'sound',
           level: 'stop',
-          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          about: at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
           title: 'Phantom power on a ribbon',
           says:
             `Phantom power is on at ${nameOf(phantom.supply)} and can damage ` +

@@ -1,4 +1,5 @@
 import { phantomAt } from '../../sound';
+import { at } from '../about';
 import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { phantomOutputs, switchOn } from './phantom';
@@ -21,7 +22,7 @@ export const phantomMissing: Rule = {
           code: 'sound.phantom-missing',
           area: 'sound',
           level: 'stop',
-          about: { deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id },
+          about: at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
           title: 'No phantom power',
           says:
             phantom.state === 'off'

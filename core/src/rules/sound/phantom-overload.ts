@@ -1,5 +1,6 @@
 import type { Measured } from '../../measure';
 import { phantomAt } from '../../sound';
+import { at } from '../about';
 import type { Rule } from '../rule';
 import { phantomOutputs } from './phantom';
 
@@ -51,7 +52,7 @@ export const phantomOverload: Rule = {
         code: 'sound.phantom-overload',
         area: 'sound',
         level: 'warn',
-        about: { deviceId: draw.deviceId, portId: draw.portId },
+        about: at({ deviceId: draw.deviceId, portId: draw.portId }),
         title: `${draw.needMa} mA of phantom power from ${draw.maxMa}`,
         says:
           `${draw.who.join(', ')} draw ${draw.needMa} mA and ${draw.name} gives ${draw.maxMa} ` +

@@ -1,8 +1,9 @@
-import { stagesOf, type Stage } from '../../graph';
-import type { Measured } from '../../measure';
-import { numberSetting, switchSetting } from '../../rig';
 import { voices } from '../../gain/ladder';
+import { type Stage, stagesOf } from '../../graph';
+import type { Measured } from '../../measure';
 import { ratioTogether } from '../../processing';
+import { numberSetting, switchSetting } from '../../rig';
+import { atStage } from '../about';
 import { sourceOf } from '../places';
 import { setFix, soundRule } from '../rule-of';
 
@@ -47,7 +48,7 @@ export const pressedTwice = soundRule(
   (measured) =>
     pressed(measured).map(({ stage, by }) => ({
       level: 'note',
-      about: { deviceId: by.at(-1)?.deviceId ?? stage.at.device.id, stage: stage.index },
+      about: atStage(stage, { deviceId: by.at(-1)?.deviceId ?? stage.at.device.id }),
       title: `${by.length} compressors in a row`,
       says:
         `${sourceOf(stage).at.device.device.name} is pressed by ` +

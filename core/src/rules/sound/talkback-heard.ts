@@ -1,5 +1,6 @@
 import type { Thread } from '../../graph';
 import type { Measured } from '../../measure';
+import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
 /** Intercom packs and headsets whose talk reaches an audience, once for each. */
@@ -32,7 +33,7 @@ export const talkbackHeard = eachSoundRule<Thread>(
   },
   {
     all: onAir,
-    about: ({ source }) => ({ deviceId: source.device.id, portId: source.id }),
+    about: ({ source }) => at({ deviceId: source.device.id, portId: source.id }),
     judge: ({ source, end }) => ({
       level: 'stop',
       title: 'The audience hears the intercom',

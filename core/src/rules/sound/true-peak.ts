@@ -1,5 +1,6 @@
 import { figure } from '../../explain/sum';
-import { loudnesses, TRUE_PEAK_DBTP, type ProgrammeLoudness } from '../../processing/loudness';
+import { loudnesses, type ProgrammeLoudness, TRUE_PEAK_DBTP } from '../../processing/loudness';
+import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
 export const truePeak = eachSoundRule<ProgrammeLoudness>(
@@ -14,7 +15,7 @@ export const truePeak = eachSoundRule<ProgrammeLoudness>(
   },
   {
     all: loudnesses,
-    about: ({ end }) => ({ deviceId: end.id }),
+    about: ({ end }) => at({ deviceId: end.id }),
     judge: ({ end, voices, targetLufs, peakAfterDbtp }) => {
       if (peakAfterDbtp <= TRUE_PEAK_DBTP) return null;
       const [loudest] = [...voices].sort((a, b) => b.peakDbfs - a.peakDbfs);

@@ -1,3 +1,4 @@
+import { at } from '../about';
 import { sourceOf } from '../places';
 import type { Finding, Rule } from '../rule';
 
@@ -20,10 +21,10 @@ export const unknownFigure: Rule = {
         code: 'sound.unknown-figure',
         area: 'sound',
         level: 'note',
-        about: {
+        about: at({
           deviceId: unknown.startsWith('who speaks') ? id : stage.at.device.id,
           portId: stage.at.id,
-        },
+        }),
         title: 'Cannot tell the level',
         says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown}.`,
       });

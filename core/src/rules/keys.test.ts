@@ -1,0 +1,31 @@
+import { analyse } from '../analyse';
+import { randomRig, rigsToBeginFrom } from '../random-for-cases';
+import type { Rig } from '../rig';
+import { type Finding, findingKey } from './rule';
+
+const twice = (findings: readonly Finding[]): string[] => {
+  const seen = new Set<string>();
+  return findings.map(findingKey).filter((key) => {
+    const isSecond = seen.has(key);
+    seen.add(key);
+    return isSecond;
+  });
+};
+const named = (rigs: readonly Rig[]) => rigs.map((rig): [string, Rig] => [rig.name, rig]);
+const starts = rigsToBeginFrom();
+
+describe('findings can be told apart', () => {
+  it.each(named(starts))('%s', (_name, rig) => expect(twice(analyse(rig).findings)).toEqual([]));
+  it('after any edits: 100 rigs at random', () => {
+    const clashes = Array.from({ length: 100 }, (_, seed) => randomRig(seed, starts)).flatMap(
+      (rig) => twice(analyse(rig).findings),
+    );
+    expect([...new Set(clashes.map((key) => key.split('|')[0]))]).toEqual([]);
+  });
+  it('by themselves: the same rig read twice gives the same keys', () => {
+    for (const rig of starts)
+      expect(analyse(rig).findings.map(findingKey)).toEqual(
+        analyse(structuredClone(rig)).findings.map(findingKey),
+      );
+  });
+});
