@@ -24,6 +24,13 @@ const canonical = (value: unknown): unknown => {
   );
 };
 
+/** Earlier versions told what is missing in words alone. */
+const soundOf = (figures: Analysis['sound'][number]): unknown => {
+  const missing: unknown = figures?.unknown;
+  const isTold = typeof missing === 'object' && missing !== null && 'says' in missing;
+  return figures && { ...figures, unknown: isTold ? missing.says : missing };
+};
+
 const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown => ({
   stages: traced.stages.map((stage) => ({
     at: endName(stage.at),
@@ -35,7 +42,7 @@ const figuresOf = ({ traced, picture, sound, delay, usb }: Analysis): unknown =>
           ? stage.via.route.id
           : 'source',
     picture: picture[stage.index],
-    sound: sound[stage.index],
+    sound: soundOf(sound[stage.index]),
     delay: delay[stage.index],
   })),
   lost: traced.lost.map(({ signal, source }) => `${signal} ${endName(source)}`),

@@ -1,12 +1,11 @@
 import { figure, type Sum } from './explain/sum';
-import { stagesOf, type Stage, type Thread } from './graph';
+import { sourceOf, type Stage, stagesOf, type Thread } from './graph';
 import { measure, type Measured } from './measure';
-import { apply, type Rig } from './rig';
+import { apply, levelTarget, type Rig } from './rig';
 import { microphonesInRoom } from './room';
-import { adjustableGains, isConversion, sourceOf } from './rules/places';
-import { findingKey, ruleByCode, RULES, type Finding, type Fix, type Level } from './rules';
+import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
+import { adjustableGains, isConversion } from './rules/places';
 import { snrDb } from './sound';
-import { levelTarget } from './rig';
 
 export interface Verdict {
   readonly stops: number;

@@ -35,6 +35,7 @@ export {
   type Stage,
   type Thread,
   endName,
+  sourceOf,
   stagesOf,
 } from './graph';
 export { type Ears, type HeardSound, ears, wayToEars } from './hearing';
@@ -84,7 +85,7 @@ export {
   type Rule,
   findingKey,
 } from './rules';
-export { adjustableGains, isConversion, sourceOf } from './rules/places';
+export { adjustableGains, isConversion } from './rules/places';
 export { reachOfLink } from './rules/reach';
 export { type SizeStudy, studySize } from './size-study';
 export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './sound';

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import isDeepEqual from 'fast-deep-equal';
 import { analyse, voiceFigures } from './analyse';
 import { CATALOGUE } from './catalogue';
 import { report } from './report';
@@ -10,12 +11,11 @@ import {
   type Command,
   commandSchema,
   importRig,
-  isDeepEqual,
   type LogEntry,
   Refusal,
   revertOf,
-  RIG_VERSION,
   type Rig,
+  RIG_VERSION,
   rigToJson,
   seeded,
   sentence,

@@ -1,4 +1,5 @@
 import { classById } from '../catalogue';
+import { join } from '../edits/join';
 import type { DeviceNode, PortNode } from '../graph';
 import type { Measured } from '../measure';
 import {
@@ -10,7 +11,6 @@ import {
   type Port,
   type Rig,
   type SimpleCommand,
-  suggestedCable,
 } from '../rig';
 import type { CoverageLine } from './coverage/line';
 
@@ -21,24 +21,6 @@ const free = (node: PortNode): boolean =>
 const isCard = ({ port }: PortNode): boolean => port.direction === 'out' && port.ends !== undefined;
 
 const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
-
-/** Joins two ports of a rig with the cable a person would reach for. @returns null where they cannot be joined */
-const join = (rig: Rig, a: End, b: End): SimpleCommand | null => {
-  const [portA, portB] = [
-    entry(rig.devices, a.deviceId)?.model.ports[a.portId],
-    entry(rig.devices, b.deviceId)?.model.ports[b.portId],
-  ];
-  const cable = portA && portB && suggestedCable(portA, portB);
-  return cable
-    ? {
-        type: 'connect',
-        linkId: freeId(`${a.deviceId}-${a.portId}-to-${b.deviceId}`, rig.links),
-        from: a,
-        to: b,
-        cable,
-      }
-    : null;
-};
 
 /** Whether two analogue ports are made for the same level, so that joining them is not a finding of its own. */
 const isSameLevel = (a: Port | undefined, b: Port | undefined): boolean =>

@@ -1,6 +1,7 @@
+import { sourceOf } from '../graph';
 import { measure, type Measured } from '../measure';
 import { apply, type Command, levelTarget, Refusal, type Rig, type SimpleCommand } from '../rig';
-import { conversions, nearestGain, sourceOf, steppedGain } from '../rules/places';
+import { conversions, nearestGain, steppedGain } from '../rules/places';
 import type { Fix } from '../rules/rule';
 import { attempts } from './attempts';
 import { coverage } from './coverage';

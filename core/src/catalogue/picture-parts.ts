@@ -1,5 +1,6 @@
 import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/devices/encoding';
 import type { Control, PicturePort } from '../rig/devices/model';
+import { parseFormat } from '../units';
 import { choice } from './parts';
 
 const FORMAT_LABELS = {
@@ -54,7 +55,10 @@ export const UHD_60: readonly FormatText[] = [...UHD_30, '3840x2160p50', '3840x2
 
 /** Formats a rig may be wanted in, as they are read. */
 export const WANTED_FORMATS: readonly { readonly value: string; readonly label: string }[] =
-  UHD_60.filter((text) => !text.includes('i') && !text.startsWith('1280')).map((value) => ({
+  UHD_60.filter((text) => {
+    const { scan, height } = parseFormat(text);
+    return scan === 'p' && height >= 1080;
+  }).map((value) => ({
     value,
     label: FORMAT_LABELS[value],
   }));

@@ -1,19 +1,19 @@
-import { CATALOGUE } from '../catalogue';
 import { costOf } from '../brief/money';
+import { CATALOGUE } from '../catalogue';
+import { splice } from '../edits/splice';
 import { figure } from '../explain/sum';
-import { stagesOf, type Stage } from '../graph';
+import { sourceOf, type Stage, stagesOf } from '../graph';
 import { measure, type Measured } from '../measure';
 import {
   apply,
+  type Command,
   entry,
+  type Model,
   numberSetting,
   Refusal,
-  type Command,
-  type Model,
   type SimpleCommand,
 } from '../rig';
 import { bleedDb, FARTHER_M, fartherFrom, microphonesInRoom } from '../room';
-import { sourceOf, splice } from '../rules/places';
 import { voices } from './ladder';
 import { CLOSE_DB, setForVoice } from './set';
 

@@ -1,8 +1,8 @@
-import { stagesOf, type Stage } from '../graph';
+import { sourceOf, type Stage, stagesOf } from '../graph';
 import type { Measured } from '../measure';
-import type { Device } from '../rig';
 import { perAnalysis } from '../per-analysis';
-import { conversions, isConversion, sourceOf } from '../rules/places';
+import type { Device } from '../rig';
+import { conversions, isConversion } from '../rules/places';
 import { gainOf, headroomDb, padOf, peakDb, snrDb, type SoundFigures } from '../sound';
 
 /** One rung of a ladder: a place on a thread, with the voice, the noise and the ceiling there. Levels RMS. */

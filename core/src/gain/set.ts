@@ -1,9 +1,8 @@
-import { stagesOf, type PortNode, type Stage } from '../graph';
+import { type PortNode, sourceOf, type Stage, stagesOf } from '../graph';
 import { measure, type Measured } from '../measure';
-import { apply, levelTarget, type Device, type HouseRules, type SimpleCommand } from '../rig';
-import { sourceOf } from '../rules/places';
-import { headroomDb, snrDb, soundStep, type SoundFigures } from '../sound';
-import { knobsOf, voices, type Knob } from './ladder';
+import { apply, type Device, type HouseRules, levelTarget, type SimpleCommand } from '../rig';
+import { headroomDb, snrDb, type SoundFigures, soundStep } from '../sound';
+import { type Knob, knobsOf, voices } from './ladder';
 
 /** How near the average must come to the house level; half a usual step of a gain. @unit dB */
 export const CLOSE_DB = 0.5;
@@ -213,7 +212,7 @@ export const setForVoice = (
   const name = source.at.device.device.name;
   const unknown = measured.sound[stage.index]?.unknown;
   if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null)
-    return { can: false, why: `Cannot tell for ${name}: needs ${unknown ?? 'its level'}.` };
+    return { can: false, why: `Cannot tell for ${name}: needs ${unknown?.says ?? 'its level'}.` };
   const all = knobsOf(stage).filter(({ deviceId, control }) => !held.has(`${deviceId}.${control}`));
   if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
   // Where there are too many combinations, the knobs nearest the microphone decide, since gain is best early.

@@ -1,4 +1,4 @@
-import { isOpen, type Graph, type LinkEdge, type PortNode, type RouteOfModel } from './compile';
+import { type Graph, isOpen, type LinkEdge, type PortNode, type RouteOfModel } from './compile';
 
 export type Signal = 'picture' | 'sound';
 
@@ -62,6 +62,13 @@ export const stagesOf = (last: Stage): Stage[] => {
   const stages: Stage[] = [];
   for (let at: Stage | null = last; at; at = at.parent) stages.push(at);
   return stages.reverse();
+};
+
+/** The first stage of the way to a stage: where its signal begins. */
+export const sourceOf = (stage: Stage): Stage => {
+  let at = stage;
+  while (at.parent) at = at.parent;
+  return at;
 };
 
 export const endName = (node: PortNode): string => `${node.device.id}.${node.id}`;

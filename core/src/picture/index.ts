@@ -1,20 +1,21 @@
 import type { PortNode, Stage, Traced } from '../graph';
+import { sourceOf } from '../graph';
 import {
   AS_RECEIVED,
   BEST_THAT_FITS,
   choiceSetting,
+  type Coding,
   CODINGS,
+  type Device,
   ENCODING_BITS_PER_PIXEL,
   FIRST_CONNECTED,
-  switchSetting,
-  type Coding,
-  type Device,
   type PictureRoute,
   type Rig,
+  switchSetting,
 } from '../rig';
-import { formatName, isSameFormat, parseFormat, streamMBps, type Format } from '../units';
+import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../units';
 import { negotiate, type Negotiation } from './negotiate';
-import { payloadAt, stopOnLink, type PictureStop } from './on-link';
+import { payloadAt, type PictureStop, stopOnLink } from './on-link';
 
 export type { Candidate, Negotiation, Obstacle } from './negotiate';
 export type { PictureStop } from './on-link';
@@ -203,9 +204,7 @@ class PicturePass {
     if (does?.does !== 'house format') return null;
     const first = this.firstConnected(stage, does);
     if (!first) return formatSetting(stage.at.device.device, does.formatControl);
-    let root = first;
-    while (root.parent) root = root.parent;
-    return root === source ? 'own' : (this.ask(first)?.format ?? null);
+    return sourceOf(first) === source ? 'own' : (this.ask(first)?.format ?? null);
   }
 
   /** The stage that decides the house format of a device that follows its first input; null where it does not. */

@@ -1,10 +1,9 @@
 import { voices } from '../gain/ladder';
-import { stagesOf, type Stage } from '../graph';
+import { sourceOf, type Stage, stagesOf } from '../graph';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
-import { entry, numberSetting, switchSetting, type Device, type SoundRoute } from '../rig';
+import { type Device, entry, numberSetting, type SoundRoute, switchSetting } from '../rig';
 import { microphonesInRoom } from '../room';
-import { sourceOf } from '../rules/places';
 import {
   addNoise,
   compressedDb,

@@ -67,7 +67,7 @@ export const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
             snrDb: snrDb(sound),
             snrAWeightedDb: snrAWeightedDb(sound),
             noiseWeighting: sound.noise?.weighting ?? null,
-            unknown: sound.unknown,
+            unknown: sound.unknown?.says ?? null,
           },
         }
       : {}),

@@ -1,6 +1,6 @@
+import isDeepEqual from 'fast-deep-equal';
 import { enablePatches, type Patch, produceWithPatches } from 'immer';
 import { type Change, type Command, commandOf, type SimpleCommand } from './commands';
-import { isDeepEqual } from './deepEqual';
 import { refusals } from './refusal';
 import { revertChanges } from './revert';
 import type { Rig } from './rig';

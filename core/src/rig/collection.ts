@@ -101,7 +101,7 @@ export const collection = <Key extends string, Shape extends z.ZodRawShape>(
         if (Object.keys(items).length >= MAX_ITEMS) throw refusals.tooMany(of.many, MAX_ITEMS);
         const fields = fieldsIn(given);
         of.check?.(rig, fields);
-        items[id] = { ...structuredClone(fields), order: nextOrder(items) };
+        items[id] = { ...fields, order: nextOrder(items) };
       },
       says: (rig, given) => says.add(fieldsIn(given), rig),
       arbitrary: (chance, rig) => {
@@ -115,7 +115,7 @@ export const collection = <Key extends string, Shape extends z.ZodRawShape>(
         const item = itemIn(rig, idIn(given));
         const fields = fieldsIn(given);
         of.check?.(rig, fields);
-        Object.assign(item, structuredClone(fields));
+        Object.assign(item, fields);
       },
       says: (rig, given) => says.change(nameOf(rig, idIn(given)), fieldsIn(given), rig),
       arbitrary: (chance, rig) => {

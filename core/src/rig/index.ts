@@ -3,7 +3,7 @@ export * from './apply';
 export * from './brief/schema';
 export { type Chance, seeded } from './chance';
 export * from './commands';
-export { isDeepEqual } from './deepEqual';
+
 export * from './devices/device-figures';
 export * from './devices/encoding';
 export { figureAt } from './devices/figures';
@@ -18,7 +18,7 @@ export { readCommand } from './files/read-command';
 export { MAX_DEPTH } from './files/scan';
 export { upgrade } from './files/upgrade';
 export { upgradeCommand } from './files/upgrade-command';
-export { upgradeLog, type OldEntry, type UpgradedEntry } from './files/upgrade-log';
+export { type OldEntry, type UpgradedEntry, upgradeLog } from './files/upgrade-log';
 export * from './history';
 export * from './house/questions';
 export * from './house/questions-sound';

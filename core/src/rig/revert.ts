@@ -1,5 +1,5 @@
+import isDeepEqual from 'fast-deep-equal';
 import type { Change } from './commands';
-import { isDeepEqual } from './deepEqual';
 import { checkRig } from './files/check';
 import { refusals } from './refusal';
 import type { Rig } from './rig';

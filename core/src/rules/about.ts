@@ -1,4 +1,4 @@
-import { endName, type Signal, type Stage } from '../graph';
+import { endName, type Signal, sourceOf, type Stage } from '../graph';
 
 /** What may be said of any place besides what it is. */
 interface Details {
@@ -53,9 +53,7 @@ export const at = ({ deviceId, portId, linkId }: Place): About => {
 
 /** The source of a stage, and which of its ways it came. */
 const sourceName = (stage: Stage): string => {
-  let root = stage;
-  while (root.parent) root = root.parent;
-  return `${endName(root.at)}${stage.way > 1 ? `#${stage.way}` : ''}`;
+  return `${endName(sourceOf(stage).at)}${stage.way > 1 ? `#${stage.way}` : ''}`;
 };
 
 /** A place that several signals pass, and which of them is meant. */

@@ -1,3 +1,4 @@
+import { cableName, otherCables } from '../edits/splice';
 import { explainReach } from '../explain/picture';
 import type { LinkEdge } from '../graph';
 import type { Measured } from '../measure';
@@ -6,7 +7,7 @@ import type { PortFamily } from '../rig';
 import { reachM } from '../rig/links/cables';
 import { at } from './about';
 import type { Area } from './areas';
-import { cable, cableName, nameOf, otherCables } from './places';
+import { cable, nameOf } from './places';
 import type { Finding, Fix, Rule } from './rule';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */

@@ -121,7 +121,7 @@ describe('chains computed twice', () => {
         stage.at.id,
         analysis.sound[stage.index]?.levelDb,
         analysis.sound[stage.index]?.unknown,
-      ]).toEqual([stage.at.id, null, `who speaks into ${mic.name}`]);
+      ]).toEqual([stage.at.id, null, { what: 'talker', says: `who speaks into ${mic.name}` }]);
   });
 
   it('lists a thread from the mouth to the file in order', () => {

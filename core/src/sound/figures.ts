@@ -13,6 +13,15 @@ export interface Noise {
   readonly weighting: 'unweighted' | 'A' | 'mixed';
 }
 
+/** What a level needs and does not have. */
+export interface Missing {
+  readonly what: 'figure' | 'talker' | 'phantom power';
+  /** In words, to go after "needs": `the sensitivity of Host mic` */
+  readonly says: string;
+}
+
+export const missingFigure = (says: string): Missing => ({ what: 'figure', says });
+
 /** What a sound thread carries at a stage. Levels are RMS. */
 export interface SoundFigures {
   readonly unit: 'dBu' | 'dBFS';
@@ -26,8 +35,8 @@ export interface SoundFigures {
    * here or it is not known
    */
   readonly ceilingDb: number | null;
-  /** The figure that is missing, in words */
-  readonly unknown: string | null;
+  /** What is missing where the level cannot be told */
+  readonly unknown: Missing | null;
 }
 
 /** How far the peak of a sine lies over its RMS. @unit dB */

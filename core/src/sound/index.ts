@@ -1,16 +1,16 @@
 import type { Graph, PortNode, Stage, Traced } from '../graph';
 import type { Rig } from '../rig';
 import { loadingDb } from '../units';
-import { shiftNoise, unweightedNoise, type SoundFigures } from './figures';
+import { missingFigure, shiftNoise, type SoundFigures, unweightedNoise } from './figures';
 import { microphoneFigures } from './microphone';
 import { unpowered } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
 
+export { compressedDb, type StaticCurve } from './dynamics';
 export * from './figures';
 export { patternOf, splAt, voiceOf } from './microphone';
-export { compressedDb, type StaticCurve } from './dynamics';
-export { curveOf, gainOf, inputCeilingDbu, ownNoise, padOf, type GainSetting } from './route';
 export { phantomAt } from './phantom';
+export { curveOf, gainOf, type GainSetting, inputCeilingDbu, ownNoise, padOf } from './route';
 
 const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
   const source = node.port.emits?.sound;
@@ -24,7 +24,10 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
         crestDb: source.crestDb,
         noise: source.noiseDbu === null ? null : unweightedNoise(source.noiseDbu),
         ceilingDb: node.port.family === 'analogue' ? (node.port.maxOutDbu ?? null) : null,
-        unknown: source.levelDbu === null ? `the output level of ${node.device.device.name}` : null,
+        unknown:
+          source.levelDbu === null
+            ? missingFigure(`the output level of ${node.device.device.name}`)
+            : null,
       };
     case 'digital':
       return {
@@ -33,7 +36,10 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
         crestDb: source.crestDb,
         noise: source.noiseDbfs === null ? null : unweightedNoise(source.noiseDbfs),
         ceilingDb: 0,
-        unknown: source.levelDbfs === null ? `the level of ${node.device.device.name}` : null,
+        unknown:
+          source.levelDbfs === null
+            ? missingFigure(`the level of ${node.device.device.name}`)
+            : null,
       };
     case undefined:
       return undefined;
@@ -72,7 +78,8 @@ const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
       levelDb: null,
       noise: null,
       unknown:
-        before.unknown ?? `the resistance of ${missing.device.device.name}, ${missing.port.name}`,
+        before.unknown ??
+        missingFigure(`the resistance of ${missing.device.device.name}, ${missing.port.name}`),
     };
   }
   return {
@@ -87,7 +94,7 @@ const dead = (figures: SoundFigures, node: PortNode): SoundFigures => ({
   ...figures,
   levelDb: null,
   noise: null,
-  unknown: `phantom power for ${node.device.device.name}`,
+  unknown: { what: 'phantom power', says: `phantom power for ${node.device.device.name}` },
 });
 
 /**

@@ -3,8 +3,8 @@ import {
   choiceSetting,
   entry,
   numberSetting,
-  PATTERNS,
   type Pattern,
+  PATTERNS,
   type Person,
   type Rig,
   type SoundSource,
@@ -12,7 +12,13 @@ import {
 import { ownAngle } from '../room/geometry';
 import { patternDb } from '../room/pattern';
 import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../units';
-import { aWeightedNoise, unweightedNoise, type SoundFigures } from './figures';
+import {
+  aWeightedNoise,
+  type Missing,
+  missingFigure,
+  type SoundFigures,
+  unweightedNoise,
+} from './figures';
 
 /** Closer than this the level no longer rises by the distance law. @unit m @source handbook 2-sound */
 const NEAREST_M = 0.03;
@@ -80,7 +86,7 @@ export const microphoneFigures = (
   const { name } = node.device.device;
   const { person, distanceM } = voiceOf(rig, node, source);
   const crestDb = person?.crestDb ?? 14;
-  const silent = (unknown: string): SoundFigures => ({
+  const silent = (unknown: Missing): SoundFigures => ({
     unit: 'dBu',
     levelDb: null,
     crestDb,
@@ -88,7 +94,8 @@ export const microphoneFigures = (
     ceilingDb: null,
     unknown,
   });
-  if (source.sensitivityMvPerPa === null) return silent(`the sensitivity of ${name}`);
+  if (source.sensitivityMvPerPa === null)
+    return silent(missingFigure(`the sensitivity of ${name}`));
   const ohms = sourceOhms(node);
   const noise =
     source.selfNoiseDbaSpl !== null
@@ -99,7 +106,11 @@ export const microphoneFigures = (
   const ceilingDb =
     source.maxSpl === null ? null : microphoneDbu(source.sensitivityMvPerPa, source.maxSpl);
   if (!person || distanceM === undefined)
-    return { ...silent(`who speaks into ${name}`), noise, ceilingDb };
+    return {
+      ...silent({ what: 'talker', says: `who speaks into ${name}` }),
+      noise,
+      ceilingDb,
+    };
   return {
     unit: 'dBu',
     levelDb: microphoneDbu(

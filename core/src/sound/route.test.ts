@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { analyse } from '../analyse';
-import type { ControlValue, Rig } from '../rig';
 import { RigDraft } from '../catalogue/draft';
+import type { ControlValue, Rig } from '../rig';
 import { voice, voiceThrough } from '../rules/rigs-for-cases';
 import { compressedDb } from './dynamics';
-import { einAt } from './route';
 import { headroomDb, type SoundFigures } from './index';
+import { einAt } from './route';
 
 const at = (rig: Rig, deviceId: string, portId: string): SoundFigures => {
   const analysis = analyse(rig);
@@ -65,14 +65,17 @@ describe('preamp and converter', () => {
     expect(at(rig, 'interface', 'usb')).toMatchObject({
       unit: 'dBFS',
       levelDb: null,
-      unknown: 'the maximum level of Interface, Input 1',
+      unknown: { what: 'figure', says: 'the maximum level of Interface, Input 1' },
     });
   });
   it('an unknown resistance leaves the level unknown and says whose it is', () => {
     const rig = voice()
       .do({ type: 'setFigure', deviceId: 'mic', path: 'ports.out.sourceOhms', value: null })
       .build();
-    expect(at(rig, 'interface', 'mic-1').unknown).toBe('the resistance of Mic, Output');
+    expect(at(rig, 'interface', 'mic-1').unknown).toEqual({
+      what: 'figure',
+      says: 'the resistance of Mic, Output',
+    });
   });
 });
 
@@ -155,7 +158,11 @@ describe('phantom', () => {
       'mic',
       'out',
     );
-    expect(figures).toMatchObject({ levelDb: null, noise: null, unknown: 'phantom power for Mic' });
+    expect(figures).toMatchObject({
+      levelDb: null,
+      noise: null,
+      unknown: { what: 'phantom power', says: 'phantom power for Mic' },
+    });
   });
   it('passes through a pad and not through a booster', () => {
     const through = (classId: string) =>

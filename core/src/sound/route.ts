@@ -1,14 +1,15 @@
 import type { PortNode } from '../graph';
-import { numberSetting, switchSetting, type Device, type SoundRoute } from '../rig';
+import { type Device, numberSetting, type SoundRoute, switchSetting } from '../rig';
 import { preampOwnNoiseDbu } from '../units';
 import { compressedDb, type StaticCurve } from './dynamics';
 import {
   addNoise,
   aWeightedNoise,
-  shiftNoise,
-  unweightedNoise,
+  missingFigure,
   type Noise,
+  shiftNoise,
   type SoundFigures,
+  unweightedNoise,
 } from './figures';
 
 /** The gain a route stands at and the range it could. A fixed gain has a range of one. */
@@ -155,7 +156,8 @@ export const throughRoute = (
         levelDb: null,
         noise: null,
         ceilingDb: 0,
-        unknown: before.unknown ?? `the maximum level of ${device.name}, ${from.port.name}`,
+        unknown:
+          before.unknown ?? missingFigure(`the maximum level of ${device.name}, ${from.port.name}`),
       };
     const digital = amplify(before, device, sound, gain.gainDb - gain.minDb - maxInDbu);
     const { dynamicRangeDba } = sound.toDigital;
@@ -177,7 +179,7 @@ export const throughRoute = (
         levelDb: null,
         noise: null,
         ceilingDb: null,
-        unknown: before.unknown ?? `the output level of ${device.name}`,
+        unknown: before.unknown ?? missingFigure(`the output level of ${device.name}`),
       };
     const noisy =
       before.noise &&

@@ -1,8 +1,10 @@
 'use client';
 
+import { SumList } from '@/features/findings/SumList';
 import { Box, Text } from '@chakra-ui/react';
 import {
   adjustableGains,
+  type Analysis,
   explain,
   figure,
   formatName,
@@ -10,11 +12,9 @@ import {
   isConversion,
   peakDb,
   snrDb,
-  voiceFigures,
-  type Analysis,
   type Stage,
+  voiceFigures,
 } from '@echo-loom/core';
-import { SumList } from '@/features/findings/SumList';
 import { FigureLine } from './Section';
 
 const unitText = (value: number | null, unit: string, digits = 1): string =>
@@ -97,7 +97,7 @@ const SoundLines = ({
       />
       {figures.unknown && (
         <Text fontSize="sm" mt="1">
-          Cannot tell more: needs {figures.unknown}.
+          Cannot tell more: needs {figures.unknown.says}.
         </Text>
       )}
       <SumList sums={sums} open={false} />

@@ -1,4 +1,4 @@
-import { isConversion, type Analysis, type Stage } from '@echo-loom/core';
+import { type Analysis, isConversion, sourceOf, type Stage } from '@echo-loom/core';
 
 /**
  * The stages that tell most of a device: where signals become digital, else where they leave it,
@@ -10,9 +10,7 @@ export const carriedBy = (analysis: Analysis, deviceId: string): Stage[] => {
   const score = (stage: Stage): number =>
     isConversion(stage) ? 3 : stage.via.by === 'link' ? 1 : stage.at.links.length > 0 ? 2 : 0;
   for (const stage of own) {
-    let root = stage;
-    while (root.parent) root = root.parent;
-    const key = `${root.at.index} ${stage.signal}`;
+    const key = `${sourceOf(stage).at.index} ${stage.signal}`;
     const known = bySource.get(key);
     if (!known || score(stage) > score(known)) bySource.set(key, stage);
   }

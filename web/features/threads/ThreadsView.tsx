@@ -1,20 +1,20 @@
 'use client';
 
+import { useRig } from '@/features/rig/RigProvider';
+import { DataTable, tableColumns } from '@/ui/DataTable';
 import { Box, Text } from '@chakra-ui/react';
 import {
+  type Analysis,
+  CABLES,
   figure,
   formatName,
   headroomDb,
   patchOrder,
-  CABLES,
   portAt,
   stagesOf,
-  type Analysis,
   type Thread,
 } from '@echo-loom/core';
 import { useMemo } from 'react';
-import { useRig } from '@/features/rig/RigProvider';
-import { DataTable, tableColumns } from '@/ui/DataTable';
 
 type ThreadRow = {
   readonly id: string;
@@ -44,7 +44,7 @@ const rowOf = (analysis: Analysis, thread: Thread): ThreadRow => {
     way: way.join(' → '),
     arrives: sound
       ? sound.levelDb === null
-        ? `needs ${sound.unknown ?? 'a figure'}`
+        ? `needs ${sound.unknown?.says ?? 'a figure'}`
         : `${figure(sound.levelDb)} ${sound.unit}`
       : picture?.format
         ? formatName(picture.format)

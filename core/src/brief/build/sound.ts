@@ -1,3 +1,4 @@
+import { classById } from '../../catalogue';
 import { CannotBuild, type Plan } from './plan';
 
 interface Desk {
@@ -115,7 +116,7 @@ export const addSound = (plan: Plan): void => {
     if (NEEDS_PHANTOM.has(microphoneClass(voice))) settings[desk.phantom(index + 1)] = true;
   });
   draft.device('desk', desk.classId, {
-    name: desk.classId.startsWith('mixer') ? 'Mixer' : 'Interface',
+    name: classById(desk.classId).kind === 'mixer' ? 'Mixer' : 'Interface',
     settings,
   });
   voices.forEach((voice, index) =>

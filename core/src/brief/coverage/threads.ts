@@ -22,7 +22,7 @@ export const names = (nodes: readonly DeviceNode[]): string =>
 const isAlive = (measured: Measured, thread: Thread): boolean =>
   thread.signal === 'picture'
     ? measured.picture[thread.last.index]?.format !== null
-    : !(measured.sound[thread.last.index]?.unknown ?? '').startsWith('phantom power');
+    : measured.sound[thread.last.index]?.unknown?.what !== 'phantom power';
 
 export interface Index {
   readonly measured: Measured;

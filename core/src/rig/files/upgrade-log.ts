@@ -1,5 +1,5 @@
+import isDeepEqual from 'fast-deep-equal';
 import type { Change } from '../commands';
-import { isDeepEqual } from '../deepEqual';
 import { inverse } from '../history';
 import { Refusal } from '../refusal';
 import { putChanges } from '../revert';

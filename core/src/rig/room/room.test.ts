@@ -59,10 +59,14 @@ describe('the room and what makes noise in it', () => {
     fc.assert(
       fc.property(
         fc.array(
-          fc.record({
-            xM: fc.double({ min: -1000, max: 1000, noNaN: true }),
-            yM: fc.double({ min: -1000, max: 1000, noNaN: true }),
-          }),
+          // As JSON gives them: objects with the usual prototype.
+          fc.record(
+            {
+              xM: fc.double({ min: -1000, max: 1000, noNaN: true }),
+              yM: fc.double({ min: -1000, max: 1000, noNaN: true }),
+            },
+            { noNullPrototype: true },
+          ),
           { minLength: 1, maxLength: 8 },
         ),
         (points) => {

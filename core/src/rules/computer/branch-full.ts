@@ -1,4 +1,5 @@
 import { usableMBps, type UsbLinkBranch } from '../../computer';
+import { replug } from '../../edits/splice';
 import { explainBranch, explainStream } from '../../explain/picture';
 import { figure } from '../../explain/sum';
 import type { PortNode, Stage } from '../../graph';
@@ -13,7 +14,7 @@ import {
 import { CABLES } from '../../rig/links/cables';
 import { parseFormat, streamMBps } from '../../units';
 import { at } from '../about';
-import { nameOf, replug } from '../places';
+import { nameOf } from '../places';
 import type { Finding, Fix, Rule } from '../rule';
 
 const CODE = 'computer.branch-full';

@@ -1,5 +1,6 @@
+import { replug } from '../../edits/splice';
 import { at } from '../about';
-import { nameOf, replug } from '../places';
+import { nameOf } from '../places';
 import type { Rule } from '../rule';
 
 const CODE = 'computer.capture-on-hub';

@@ -1,9 +1,9 @@
 import { classById } from '../../catalogue';
+import { disconnect } from '../../edits/splice';
 import type { DeviceNode, PortNode } from '../../graph';
 import type { Measured } from '../../measure';
 import { freeId, mate, type SimpleCommand } from '../../rig';
 import { at } from '../about';
-import { disconnect } from '../places';
 import { batchFix, computerRule } from '../rule-of';
 
 const hosts = (measured: Measured): PortNode[] =>

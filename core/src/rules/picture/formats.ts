@@ -1,4 +1,5 @@
 import type { Stage } from '../../graph';
+import { sourceOf } from '../../graph';
 import type { Measured } from '../../measure';
 import { measure } from '../../measure';
 import { perAnalysis } from '../../per-analysis';
@@ -6,7 +7,6 @@ import type { PictureStop } from '../../picture';
 import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
 import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
 import { type About, atStage } from '../about';
-import { sourceOf } from '../places';
 import type { Finding, Fix } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */

@@ -1,21 +1,22 @@
 import { CATALOGUE, classById } from '../../catalogue';
+import { join } from '../../edits/join';
+import { disconnect } from '../../edits/splice';
 import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
+import { sourceOf } from '../../graph';
 import { measure, type Measured } from '../../measure';
+import type { Model } from '../../rig';
 import {
   apply,
   type Command,
   type End,
-  entry,
   freeId,
   type Kind,
   mate,
   Refusal,
   type Rig,
   type SimpleCommand,
-  suggestedCable,
 } from '../../rig';
 import { at } from '../about';
-import { disconnect } from '../places';
 import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
@@ -64,21 +65,11 @@ const crowded = (measured: Measured): Crowded[] => {
 
 const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
 
-/** A connection with the cable a person would reach for, long enough for where the other one lay. */
+/** A connection as long as the one that lay there. */
 const connect = (rig: Rig, from: End, to: End, lengthM?: number): SimpleCommand[] => {
-  const [a, b] = [from, to].map((end) => entry(rig.devices, end.deviceId)?.model.ports[end.portId]);
-  const cable = a && b && suggestedCable(a, b);
-  return cable
-    ? [
-        {
-          type: 'connect',
-          linkId: freeId(`${from.deviceId}-to-${to.deviceId}-${to.portId}`, rig.links),
-          from,
-          to,
-          cable: lengthM === undefined ? cable : { ...cable, lengthM },
-        },
-      ]
-    : [];
+  const stem = `${from.deviceId}-to-${to.deviceId}-${to.portId}`;
+  const joined = join(rig, from, to, { stem, lengthM });
+  return joined ? [joined] : [];
 };
 
 /** Keeps a remedy only if the source then reaches a destination with a picture. */
@@ -153,21 +144,19 @@ const selector = (measured: Measured, found: Crowded): Fix[] => {
   );
 };
 
+const pictureInputs = ({ ports }: Model): string[] =>
+  Object.keys(ports).filter(
+    (id) => ports[id]?.family === 'picture' && ports[id].direction === 'in',
+  );
+
 /** The next larger switcher of the same sockets. */
 const larger = (measured: Measured, found: Crowded): Fix[] => {
   for (const model of CATALOGUE) {
-    if (
-      model.kind !== 'switcher' ||
-      Object.keys(model.ports).filter((id) => id.startsWith('in-')).length <= found.inputs.length
-    )
-      continue;
+    if (model.kind !== 'switcher' || pictureInputs(model).length <= found.inputs.length) continue;
     const { id: deviceId } = found.switcher;
     const replaced: SimpleCommand = { type: 'replaceModel', deviceId, model };
-    const free = Object.keys(model.ports).find(
-      (portId) =>
-        model.ports[portId]?.family === 'picture' &&
-        portId.startsWith('in-') &&
-        !found.inputs.some((input) => input.id === portId),
+    const free = pictureInputs(model).find(
+      (portId) => !found.inputs.some((input) => input.id === portId),
     );
     if (free === undefined) continue;
     try {
@@ -193,8 +182,7 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
     const arriving = measured.traced.stages.find(
       (stage) => stage.signal === 'picture' && stage.at === input,
     );
-    let root = arriving;
-    while (root?.parent) root = root.parent;
+    const root = arriving && sourceOf(arriving);
     if (!root || root.at.device.device.model.kind !== 'player') continue;
     const without = measure(apply(measured.rig, disconnect(edge)));
     const source = root.at.device.id;
@@ -203,7 +191,7 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
         stage.signal === 'picture' &&
         isComputer(stage.at.device) &&
         without.picture[stage.index]?.format &&
-        rootOf(stage).at.device.id === source,
+        sourceOf(stage).at.device.id === source,
     );
     if (!still) continue;
     return thatWorks(
@@ -218,12 +206,6 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
     );
   }
   return [];
-};
-
-const rootOf = (stage: Measured['traced']['stages'][number]) => {
-  let at = stage;
-  while (at.parent) at = at.parent;
-  return at;
 };
 
 export const inputsShort = pictureRule(

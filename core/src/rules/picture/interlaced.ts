@@ -1,10 +1,14 @@
-import { formatName } from '../../units';
-import { sourceOf } from '../places';
+import { sourceOf } from '../../graph';
+import { type Format, formatName, isFormatText, parseFormat } from '../../units';
 import type { Rule } from '../rule';
 import { conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';
 
 const CODE = 'picture.interlaced';
+
+/** Whether a format is progressive and of the size of another. */
+const isSamePictureInFull = (format: Format, { width, height }: Format): boolean =>
+  format.scan === 'p' && format.width === width && format.height === height;
 
 export const interlaced: Rule = {
   code: CODE,
@@ -31,8 +35,11 @@ export const interlaced: Rule = {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
     const source = conversion && sourceOf(conversion.stage);
     const choice = source && formatChoice(source);
-    const option = choice?.options.find(({ value }) =>
-      value.startsWith(`${conversion?.from.width}x${conversion?.from.height}p`),
+    const option = choice?.options.find(
+      ({ value }) =>
+        conversion &&
+        isFormatText(value) &&
+        isSamePictureInFull(parseFormat(value), conversion.from),
     );
     return source && choice && option
       ? [

@@ -1,7 +1,8 @@
+import { sourceOf } from '../../graph';
 import { nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
-import { nameOf, sourceOf } from '../places';
+import { nameOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
-import { conversions, type Conversion } from './conversions';
+import { type Conversion, conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';
 
 /** Whether one rate is a whole part or multiple of the other: then frames repeat or drop evenly. */

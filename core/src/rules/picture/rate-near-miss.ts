@@ -1,5 +1,6 @@
-import { formatName, nearMissRate, rateName, rateToHz, sameRate, parseFormat } from '../../units';
-import { nameOf, sourceOf } from '../places';
+import { sourceOf } from '../../graph';
+import { formatName, nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
+import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';

@@ -1,3 +1,4 @@
+import { otherCables } from '../../edits/splice';
 import type { Stage } from '../../graph';
 import type { Measured } from '../../measure';
 import { measure } from '../../measure';
@@ -5,7 +6,7 @@ import type { Candidate, Negotiation, Obstacle } from '../../picture';
 import { apply } from '../../rig';
 import { formatName } from '../../units';
 import { atStage } from '../about';
-import { cable, otherCables } from '../places';
+import { cable } from '../places';
 import type { Finding, Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 

@@ -1,5 +1,5 @@
+import { sourceOf } from '../../graph';
 import { formatName, parseFormat, sameRate } from '../../units';
-import { sourceOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 import { conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';

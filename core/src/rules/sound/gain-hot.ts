@@ -1,7 +1,8 @@
 import { explainGainNeeded, explainHeadroom, explainLevel } from '../../explain/sound';
 import { figure } from '../../explain/sum';
+import { sourceOf } from '../../graph';
 import { atStage } from '../about';
-import { sourceOf, stageOf } from '../places';
+import { stageOf } from '../places';
 import type { Rule } from '../rule';
 import { turnUp } from './gain-low';
 import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB } from './level';

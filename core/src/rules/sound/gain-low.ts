@@ -1,9 +1,10 @@
 import { explainGainNeeded, explainLevel } from '../../explain/sound';
 import { figure } from '../../explain/sum';
+import { sourceOf } from '../../graph';
 import type { Measured } from '../../measure';
 import type { SimpleCommand } from '../../rig';
 import { atStage } from '../about';
-import { nameOf, sourceOf, stageOf, steppedGain } from '../places';
+import { nameOf, stageOf, steppedGain } from '../places';
 import type { Rule } from '../rule';
 import {
   type ConverterLevel,

@@ -1,3 +1,4 @@
+import { firstCable, replug, splice } from '../../edits/splice';
 import { explainGainNeeded, explainLevel, explainSnr } from '../../explain/sound';
 import { figure } from '../../explain/sum';
 import { stagesOf } from '../../graph';
@@ -5,7 +6,7 @@ import type { Measured } from '../../measure';
 import { numberSetting } from '../../rig';
 import { gainOf } from '../../sound';
 import { atStage } from '../about';
-import { firstCable, nameOf, replug, splice, stageOf } from '../places';
+import { nameOf, stageOf } from '../places';
 import type { Fix, Rule } from '../rule';
 import { type ConverterLevel, converterLevelAt, converterLevels, withGain } from './level';
 

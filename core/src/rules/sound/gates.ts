@@ -1,7 +1,7 @@
+import { sourceOf } from '../../graph';
 import type { Measured } from '../../measure';
 import { type Gate, processors } from '../../processing';
 import { type About, atStage } from '../about';
-import { sourceOf } from '../places';
 
 /** Gates that are switched in, one for each voice that passes them. */
 export const gates = (measured: Measured): Gate[] =>

@@ -1,5 +1,6 @@
 import { figure } from '../../explain/sum';
-import { nameOf, sourceOf } from '../places';
+import { sourceOf } from '../../graph';
+import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
 

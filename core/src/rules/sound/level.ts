@@ -1,14 +1,9 @@
 import type { Stage } from '../../graph';
+import { sourceOf } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import { perAnalysis } from '../../per-analysis';
 import { apply, levelTarget, type SimpleCommand } from '../../rig';
-import {
-  adjustableGains,
-  conversions,
-  sourceOf,
-  steppedGain,
-  type AdjustableGain,
-} from '../places';
+import { type AdjustableGain, adjustableGains, conversions, steppedGain } from '../places';
 import type { Fix } from '../rule';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */

@@ -1,9 +1,10 @@
+import { classById } from '../../catalogue';
+import { firstCable, replug, splice } from '../../edits/splice';
 import { explainHeadroom, explainLevel } from '../../explain/sound';
 import { switchSetting } from '../../rig';
-import { classById } from '../../catalogue';
-import { firstCable, nameOf, replug, splice } from '../places';
+import { nameOf } from '../places';
 import type { Fix, Rule } from '../rule';
-import { aboutJoint, analogueJoints, freeInput, type AnalogueJoint } from './joints';
+import { aboutJoint, type AnalogueJoint, analogueJoints, freeInput } from './joints';
 import { switchOn } from './phantom';
 
 const isLine = ({ out }: AnalogueJoint): boolean =>

@@ -1,9 +1,10 @@
 import { classById } from '../../catalogue';
+import { firstCable, replug } from '../../edits/splice';
+import { freeId } from '../../rig';
 import { dbvToDbu } from '../../units';
-import { cable, firstCable, nameOf, replug } from '../places';
+import { cable, nameOf } from '../places';
 import type { Fix, Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput } from './joints';
-import { freeId } from '../../rig';
 
 /** Professional line is +4 dBu, consumer line −10 dBV. @unit dBu @source IEC 60268-15 */
 const NOMINAL_DBU = { line: 4, 'consumer line': dbvToDbu(-10) } as const;

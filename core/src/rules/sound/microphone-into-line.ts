@@ -1,5 +1,6 @@
+import { firstCable, replug } from '../../edits/splice';
 import { explainLevel } from '../../explain/sound';
-import { firstCable, nameOf, replug } from '../places';
+import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput } from './joints';
 

@@ -1,8 +1,9 @@
 import { boosterVerdict, explainSnr } from '../../explain/sound';
 import { figure } from '../../explain/sum';
+import { sourceOf } from '../../graph';
 import { snrDb } from '../../sound';
 import { atStage } from '../about';
-import { conversions, sourceOf, stageOf } from '../places';
+import { conversions, stageOf } from '../places';
 import type { Rule } from '../rule';
 
 export const noise: Rule = {

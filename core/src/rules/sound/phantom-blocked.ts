@@ -1,9 +1,11 @@
+import { disconnect, firstCable } from '../../edits/splice';
 import type { LinkEdge, PortNode } from '../../graph';
+import { sourceOf } from '../../graph';
 import { measure, type Measured } from '../../measure';
 import { apply, type SimpleCommand } from '../../rig';
 import { phantomAt } from '../../sound';
 import { at } from '../about';
-import { disconnect, firstCable, isConversion, sourceOf } from '../places';
+import { isConversion } from '../places';
 import type { Fix, Rule } from '../rule';
 import { withGain } from './level';
 import { phantomOutputs, switchOn } from './phantom';

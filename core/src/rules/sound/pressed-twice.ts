@@ -1,10 +1,9 @@
 import { voices } from '../../gain/ladder';
-import { type Stage, stagesOf } from '../../graph';
+import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Measured } from '../../measure';
 import { ratioTogether } from '../../processing';
 import { numberSetting, switchSetting } from '../../rig';
 import { atStage } from '../about';
-import { sourceOf } from '../places';
 import { setFix, soundRule } from '../rule-of';
 
 interface Pressed {

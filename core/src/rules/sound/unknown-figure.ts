@@ -1,5 +1,5 @@
+import { sourceOf } from '../../graph';
 import { at } from '../about';
-import { sourceOf } from '../places';
 import type { Finding, Rule } from '../rule';
 
 export const unknownFigure: Rule = {
@@ -15,18 +15,18 @@ export const unknownFigure: Rule = {
     for (const stage of measured.traced.stages) {
       const unknown = measured.sound[stage.index]?.unknown;
       // Dead for want of phantom power is a finding of its own.
-      if (!unknown || unknown.startsWith('phantom power') || asked.has(unknown)) continue;
+      if (!unknown || unknown.what === 'phantom power' || asked.has(unknown.says)) continue;
       const { id } = sourceOf(stage).at.device;
-      asked.set(unknown, {
+      asked.set(unknown.says, {
         code: 'sound.unknown-figure',
         area: 'sound',
         level: 'note',
         about: at({
-          deviceId: unknown.startsWith('who speaks') ? id : stage.at.device.id,
+          deviceId: unknown.what === 'talker' ? id : stage.at.device.id,
           portId: stage.at.id,
         }),
         title: 'Cannot tell the level',
-        says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown}.`,
+        says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown.says}.`,
       });
     }
     return [...asked.values()];
