@@ -2,8 +2,36 @@
  * The arrow goes one way: app → features → session, ui, and app → server; all may call core by its
  * door; core calls nobody.
  */
+/** Folders of core, each above what stands before it: an arrow goes back only. */
+const ORDER = [
+  'units',
+  'rig',
+  'catalogue',
+  'graph',
+  'passes',
+  'explain',
+  'edits',
+  'rules',
+  'analyse\\.ts',
+  'predict',
+  'solve',
+  'build',
+  'report',
+];
+
+/** Tests, and what only tests use, look at everything. */
+const TESTS = '(\\.test|-for-cases)\\.ts$';
+
+const neverUp = ORDER.slice(0, -1).map((folder, place) => ({
+  name: `core-${folder.replace('\\.ts', '')}-is-below`,
+  severity: 'error',
+  from: { path: `^core/src/${folder}`, pathNot: TESTS },
+  to: { path: `^core/src/(${ORDER.slice(place + 1).join('|')}|index\\.ts$)` },
+}));
+
 export default {
   forbidden: [
+    ...neverUp,
     {
       name: 'core-calls-nobody',
       severity: 'error',

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { analyse, fixesOf, predict } from './analyse';
+import { analyse, fixesOf } from './analyse';
 import { CATALOGUE, searchWords } from './catalogue';
+import { predict } from './predict/predict';
 import { modelSchema } from './rig';
 import { RULES } from './rules';
 import { demoRig as demo } from './rules/demo-for-cases';

@@ -10,22 +10,10 @@ export {
   build,
   onSite,
   remote,
-} from './brief/build';
-export { type Difference, difference, differenceOf } from './brief/compare';
-export { coverage } from './brief/coverage';
-export { type CoverageLine, NEEDS, type Need } from './brief/coverage/line';
-export { type Money, costOf, moneyOf, priceOf } from './brief/money';
+} from './build';
 export * from './catalogue';
 export { RigDraft } from './catalogue/draft';
-export type { UsbLinkBranch } from './computer';
-export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './computer/lines';
-export { type Workload, workloads } from './computer/work';
 export * from './explain';
-export { figure } from './explain/sum';
-export { FRAME_TOLERANCE, type Framing, framings } from './framing';
-export { type Remedy, remediesFor } from './gain/buy';
-export { type Knob, type Rung, knobsOf, ladderOf, voices } from './gain/ladder';
-export { type GainAnswer, type GainProposal, setForAll, setForVoice } from './gain/set';
 export {
   type DeviceNode,
   type Graph,
@@ -38,10 +26,17 @@ export {
   sourceOf,
   stagesOf,
 } from './graph';
-export { type Ears, type HeardSound, ears, wayToEars } from './hearing';
-export { type Measured, measure } from './measure';
-export type { PictureFigures } from './picture';
-export { SIZES, type Size } from './picture/size';
+export type { UsbLinkBranch } from './passes/computer';
+export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './passes/computer/lines';
+export { type Workload, workloads } from './passes/computer/work';
+export { coverage } from './passes/coverage';
+export { type CoverageLine, NEEDS, type Need } from './passes/coverage/line';
+export { FRAME_TOLERANCE, type Framing, framings } from './passes/framing';
+export { type Ears, type HeardSound, ears, wayToEars } from './passes/hearing';
+export { type Measured, measure } from './passes/measure';
+export { type Money, costOf, moneyOf, priceOf } from './passes/money';
+export type { PictureFigures } from './passes/picture';
+export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,
   type Gate,
@@ -52,13 +47,9 @@ export {
   processors,
   ratioTogether,
   shapings,
-} from './processing';
-export { type ProgrammeLoudness, TRUE_PEAK_DBTP, loudnesses } from './processing/loudness';
-export { type SceneMade, scenesMade } from './programme/scenes';
-export * from './report';
-export * from './report/form';
-export * from './report/parts';
-export * from './rig';
+} from './passes/processing';
+export { type ProgrammeLoudness, TRUE_PEAK_DBTP, loudnesses } from './passes/processing/loudness';
+export { type SceneMade, scenesMade } from './passes/programme/scenes';
 export {
   FARTHER_M,
   type MicrophoneInRoom,
@@ -71,8 +62,20 @@ export {
   loopDb,
   microphonesInRoom,
   patternDb,
-} from './room';
-export { type MicrophoneChoice, microphoneChoices } from './room/choice';
+} from './passes/room';
+export { type MicrophoneChoice, microphoneChoices } from './passes/room/choice';
+export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './passes/sound';
+export { type ChannelLoad, channelLoads } from './passes/sound/channels';
+export { adjustableGains, isConversion } from './passes/sound/gains';
+export { type Knob, type Rung, knobsOf, ladderOf, voices } from './passes/sound/ladder';
+export * from './passes/sound/voice-figures';
+export { figure } from './passes/sum';
+export { type Difference, difference, differenceOf } from './predict/compare';
+export * from './predict/predict';
+export * from './report';
+export * from './report/form';
+export * from './report/parts';
+export * from './rig';
 export {
   AREAS,
   AREA_IDS,
@@ -85,9 +88,8 @@ export {
   type Rule,
   findingKey,
 } from './rules';
-export { adjustableGains, isConversion } from './rules/places';
 export { reachOfLink } from './rules/reach';
-export { type SizeStudy, studySize } from './size-study';
-export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './sound';
-export { type ChannelLoad, channelLoads } from './sound/channels';
+export { type Remedy, remediesFor } from './solve/gain/buy';
+export { type GainAnswer, type GainProposal, setForAll, setForVoice } from './solve/gain/set';
+export { type SizeStudy, studySize } from './solve/size-study';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import isDeepEqual from 'fast-deep-equal';
-import { analyse, voiceFigures } from './analyse';
+import { analyse } from './analyse';
 import { CATALOGUE } from './catalogue';
+import { isConversion } from './passes/sound/gains';
+import { voiceFigures } from './passes/sound/voice-figures';
 import { report } from './report';
 import {
   anyCommand,
@@ -21,7 +23,6 @@ import {
   sentence,
   undoState,
 } from './rig';
-import { isConversion } from './rules/places';
 import { voice } from './rules/rigs-for-cases';
 
 /** Seeds of commands: each seed makes one command, from the rig as it stands then. */

@@ -1,4 +1,4 @@
-import { build, STARTING_POINTS } from './brief/build';
+import { build, STARTING_POINTS } from './build';
 import { CATALOGUE } from './catalogue';
 import { anyCommand, apply, type Chance, Refusal, type Rig, seeded } from './rig';
 import { demoRig } from './rules/demo-for-cases';

@@ -1,11 +1,12 @@
-import { analyse, type Analysis, fixesOf, sumsOf, voiceFigures } from './analyse';
+import { analyse, type Analysis, fixesOf, sumsOf } from './analyse';
 import { explain } from './explain';
 import { type Stage, stagesOf } from './graph';
+import { peakDb, snrDb, splAt } from './passes/sound';
+import { compressedDb } from './passes/sound/dynamics';
+import { isConversion } from './passes/sound/gains';
+import { voiceFigures } from './passes/sound/voice-figures';
 import { apply, type Rig } from './rig';
-import { isConversion } from './rules/places';
 import { voice, voiceThrough } from './rules/rigs-for-cases';
-import { peakDb, snrDb, splAt } from './sound';
-import { compressedDb } from './sound/dynamics';
 import {
   dbvToDbu,
   formatName,

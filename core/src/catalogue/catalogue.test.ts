@@ -1,5 +1,5 @@
 import { analyse } from '../analyse';
-import { apply, blankRig, figureAt, KINDS, mate, STEPS, type Model } from '../rig';
+import { apply, blankRig, figureAt, KINDS, mate, type Model, STEPS } from '../rig';
 import { CABLES, CATALOGUE, classById, reachM, STOCK_LENGTHS_M } from './index';
 
 const named = CATALOGUE.map((model) => [model.classId ?? model.name, model] as const);

@@ -1,18 +1,18 @@
 import {
   analyse,
+  type Analysis,
   explain,
   fixesOf,
   predict,
+  type Sum,
   sumsOf,
   sumText,
   verdictText,
-  type Analysis,
-  type Sum,
 } from '../index';
-import { figure } from './sum';
-import { noiseShares } from './sound';
+import { headroomDb, snrDb } from '../passes/sound';
+import { noiseShares } from '../passes/sound/sums';
+import { figure } from '../passes/sum';
 import { camera, twoOnAHub, voice, voiceThrough } from '../rules/rigs-for-cases';
-import { snrDb, headroomDb } from '../sound';
 
 const rigs = {
   'a voice': voice().build(),

@@ -1,11 +1,12 @@
-import { stagesOf, type Stage } from '../graph';
-import type { Measured } from '../measure';
-import { explainPayload, explainReach, explainStream, explainBranch } from './picture';
-import { explainGainNeeded, explainHeadroom, explainLevel, explainSnr } from './sound';
-import type { Sum } from './sum';
+import { type Stage, stagesOf } from '../graph';
+import { explainBranch } from '../passes/computer/sums';
+import type { Measured } from '../passes/measure';
+import { explainPayload, explainReach, explainStream } from '../passes/picture/sums';
+import { explainGainNeeded, explainHeadroom, explainLevel, explainSnr } from '../passes/sound/sums';
+import type { Sum } from '../passes/sum';
 
-export * from './sum';
-export { boosterVerdict, noiseShares, type NoiseShare } from './sound';
+export { boosterVerdict, type NoiseShare, noiseShares } from '../passes/sound/sums';
+export * from '../passes/sum';
 
 /** Which figure is to be explained: one at a stage of a thread, or one of a link. */
 export type FigureRef =

@@ -1,7 +1,7 @@
 import { RigDraft } from '../catalogue/draft';
 import { apply, type Rig } from '../rig';
 import { voice } from '../rules/rigs-for-cases';
-import { compile, stagesOf, trace, WAYS_PER_PORT, type Thread } from './index';
+import { compile, stagesOf, type Thread, trace, WAYS_PER_PORT } from './index';
 
 const threads = (rig: Rig): readonly Thread[] => trace(compile(rig)).threads;
 const ways = (rig: Rig): string[] => threads(rig).map(({ id }) => id);

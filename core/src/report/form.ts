@@ -1,8 +1,10 @@
-import type { Prediction, Verdict, VoiceFigures } from '../analyse';
-import type { Money } from '../brief/money';
-import type { Workload } from '../computer/work';
-import type { Sum } from '../explain/sum';
-import type { Framing } from '../framing';
+import type { Verdict } from '../analyse';
+import type { Workload } from '../passes/computer/work';
+import type { Framing } from '../passes/framing';
+import type { Money } from '../passes/money';
+import type { VoiceFigures } from '../passes/sound/voice-figures';
+import type { Sum } from '../passes/sum';
+import type { Prediction } from '../predict/predict';
 import type { Command } from '../rig';
 
 /** An analysis as plain JSON, for programs. */

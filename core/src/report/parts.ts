@@ -1,7 +1,7 @@
 import type { Analysis } from '../analyse';
-import type { Framing } from '../framing';
 import type { Stage } from '../graph';
-import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../sound';
+import type { Framing } from '../passes/framing';
+import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../passes/sound';
 import { formatName } from '../units';
 import type { ShotReport, StageReport } from './form';
 

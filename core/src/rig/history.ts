@@ -1,4 +1,4 @@
-import { MAX_LABEL, type Change, type Command } from './commands';
+import { type Change, type Command, MAX_LABEL } from './commands';
 import { RIG_VERSION } from './rig';
 import { shorten } from './text';
 

@@ -247,6 +247,7 @@ export const RULES: readonly Rule[] = [
 export const ruleByCode: ReadonlyMap<string, Rule> = new Map(
   RULES.map((rule) => [rule.code, rule]),
 );
+export * from '../edits/fix';
 export type { About } from './about';
 export { type Area, AREA_IDS, AREAS } from './areas';
 export * from './rule';

@@ -1,14 +1,16 @@
+import type { Fix } from '../edits/fix';
 import { cableName, otherCables } from '../edits/splice';
-import { explainReach } from '../explain/picture';
 import type { LinkEdge } from '../graph';
-import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { nameOf } from '../graph/names';
+import type { Measured } from '../passes/measure';
+import { perAnalysis } from '../passes/per-analysis';
+import { explainReach } from '../passes/picture/sums';
+import { cable } from '../passes/sound/gains';
 import type { PortFamily } from '../rig';
 import { reachM } from '../rig/links/cables';
 import { at } from './about';
 import type { Area } from './areas';
-import { cable, nameOf } from './places';
-import type { Finding, Fix, Rule } from './rule';
+import type { Finding, Rule } from './rule';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
 const linkLoads = perAnalysis((measured): ReadonlyMap<LinkEdge, number> => {

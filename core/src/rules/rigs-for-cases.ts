@@ -1,6 +1,6 @@
 import { RigDraft } from '../catalogue/draft';
-import { USUAL_DELIVERABLES, type Brief, type ShotPlan } from '../rig';
 import type { ControlValue } from '../rig';
+import { type Brief, type ShotPlan, USUAL_DELIVERABLES } from '../rig';
 
 /** Small rigs that rule cases share: one voice, or one camera, on its way to a recording. */
 

@@ -1,14 +1,15 @@
-import type { Sum } from '../explain/sum';
-import { type Framing, framings } from '../framing';
+import type { Fix } from '../edits/fix';
 import type { DeviceNode } from '../graph';
-import type { Measured } from '../measure';
+import { type Framing, framings } from '../passes/framing';
+import type { Measured } from '../passes/measure';
+import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
+import type { Sum } from '../passes/sum';
 import { type CameraFigures, entry, type SimpleCommand } from '../rig';
-import { type MicrophoneInRoom, microphonesInRoom } from '../room';
 import type { About } from './about';
 import { at } from './about';
 import type { Area } from './areas';
 import { cameraDevices } from './picture/cameras';
-import { type Finding, findingKey, type Fix, type Level, type Rule } from './rule';
+import { type Finding, findingKey, type Level, type Rule } from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 

@@ -1,11 +1,13 @@
-import type { Sum } from '../explain/sum';
-import type { Measured } from '../measure';
-import type { Command, HouseRules } from '../rig';
+import type { Fix } from '../edits/fix';
+import type { Measured } from '../passes/measure';
+import type { Sum } from '../passes/sum';
+import type { HouseRules } from '../rig';
 import { type About, aboutKey } from './about';
 import type { Area } from './areas';
 
 /** Stop: it will not work or will be lost. Warn: it works badly or is fragile. Note: worth knowing. */
 export type Level = 'stop' | 'warn' | 'note';
+
 /** Something wrong, fragile or worth knowing, in plain words. */
 export interface Finding {
   /** Stable: `sound.gain-short` */
@@ -21,12 +23,6 @@ export interface Finding {
   readonly says: string;
   /** The house rule it was judged by */
   readonly houseRule?: keyof HouseRules;
-}
-
-/** A remedy as edits that can be applied. */
-export interface Fix {
-  readonly label: string;
-  readonly command: Command;
 }
 
 /** One rule of the field: finds a problem, explains it, offers remedies. A file each. */

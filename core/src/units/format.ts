@@ -1,4 +1,4 @@
-import { rate, rateName, rateToHz, sameRate, type Rate } from './rate';
+import { rate, type Rate, rateName, rateToHz, sameRate } from './rate';
 
 /** A picture format. Written in documents as `1920x1080p60` or `1920x1080p60000/1001`. */
 export interface Format {

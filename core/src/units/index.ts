@@ -1,4 +1,4 @@
 export * from './decibel';
+export * from './format';
 export * from './noise';
 export * from './rate';
-export * from './format';

@@ -1,8 +1,8 @@
+import type { Fix } from '../../edits/fix';
 import type { DeviceNode, Stage } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import { parseFormat } from '../../units';
 import { formatChoice } from '../picture/formats';
-import type { Fix } from '../rule';
 import { devices, houseRule, one } from './house-rule';
 
 /** Where each device's picture begins that is plugged in, found in one walk. */

@@ -1,6 +1,6 @@
-import { coverage } from '../../brief/coverage';
-import type { CoverageLine, Need } from '../../brief/coverage/line';
-import { remedies } from '../../brief/remedies';
+import { remedies } from '../../edits/remedies';
+import { coverage } from '../../passes/coverage';
+import type { CoverageLine, Need } from '../../passes/coverage/line';
 import type { HouseRules, Rig } from '../../rig';
 import type { Level, Rule } from '../rule';
 

@@ -1,6 +1,6 @@
-import { build, STARTING_POINTS } from '../../brief/build';
+import { build, STARTING_POINTS } from '../../build';
 import { apply, type Rig } from '../../rig';
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 
 /** The rig of a starting point, less some of its devices. */
 const rigOf = (id: string, ...without: string[]): Rig => {

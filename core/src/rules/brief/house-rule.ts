@@ -1,7 +1,7 @@
-import { voiceSources } from '../../brief/coverage/threads';
 import type { DeviceNode, Thread } from '../../graph';
 import { stagesOf } from '../../graph';
-import type { Measured } from '../../measure';
+import { voiceSources } from '../../passes/coverage/threads';
+import type { Measured } from '../../passes/measure';
 import type { HouseRules, Kind } from '../../rig';
 import { type About, at } from '../about';
 import type { Finding, Level, Rule } from '../rule';

@@ -1,4 +1,4 @@
-import { moneyOf } from '../../brief/money';
+import { moneyOf } from '../../passes/money';
 import type { Rule } from '../rule';
 
 export const overBudget: Rule = {

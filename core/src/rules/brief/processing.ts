@@ -1,5 +1,5 @@
+import type { Fix } from '../../edits/fix';
 import { switchSetting } from '../../rig';
-import type { Fix } from '../rule';
 import { houseRule, one } from './house-rule';
 
 export const processingSchool = houseRule(

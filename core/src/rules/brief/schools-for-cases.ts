@@ -1,6 +1,6 @@
 import { analyse } from '../../analyse';
-import { type Answers, build, STARTING_POINTS } from '../../brief/build';
-import { differenceOf } from '../../brief/compare';
+import { type Answers, build, STARTING_POINTS } from '../../build';
+import { differenceOf } from '../../predict/compare';
 import { apply, type HouseRules, type Rig } from '../../rig';
 import { demoRig } from '../demo-for-cases';
 import type { Finding } from '../rule';

@@ -1,6 +1,7 @@
-import { analyse, type Analysis, fixesOf, predict, sumsOf } from '../../analyse';
-import { onSite } from '../../brief/build';
+import { analyse, type Analysis, fixesOf, sumsOf } from '../../analyse';
+import { onSite } from '../../build';
 import { classById } from '../../catalogue';
+import { predict } from '../../predict/predict';
 import { apply, type HouseRules } from '../../rig';
 import {
   changes,

@@ -1,5 +1,5 @@
-import { recordingMachine } from '../../brief/coverage/recordings';
 import type { Thread } from '../../graph';
+import { recordingMachine } from '../../passes/coverage/recordings';
 import { inOrder } from '../../rig';
 import { houseRule, one, passes, voiceThreads } from './house-rule';
 

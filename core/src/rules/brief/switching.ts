@@ -1,4 +1,4 @@
-import { isSeparateRecording } from '../../brief/coverage/recordings';
+import { isSeparateRecording } from '../../passes/coverage/recordings';
 import { devices, houseRule, one, passes } from './house-rule';
 
 export const switchingSchool = houseRule(

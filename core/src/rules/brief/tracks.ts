@@ -1,4 +1,4 @@
-import { isTrack, keepsTracks } from '../../brief/coverage/recordings';
+import { isTrack, keepsTracks } from '../../passes/coverage/recordings';
 import { inOrder } from '../../rig';
 import { houseRule, one, voiceThreads } from './house-rule';
 

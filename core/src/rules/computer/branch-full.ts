@@ -1,9 +1,12 @@
-import { usableMBps, type UsbLinkBranch } from '../../computer';
+import type { Fix } from '../../edits/fix';
 import { replug } from '../../edits/splice';
-import { explainBranch, explainStream } from '../../explain/picture';
-import { figure } from '../../explain/sum';
 import type { PortNode, Stage } from '../../graph';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import { usableMBps, type UsbLinkBranch } from '../../passes/computer';
+import type { Measured } from '../../passes/measure';
+import { explainStream } from '../../passes/picture/sums';
+import { explainBranch } from '../../passes/computer/sums';
+import { figure } from '../../passes/sum';
 import {
   AS_RECEIVED,
   ENCODING_BITS_PER_PIXEL,
@@ -14,8 +17,7 @@ import {
 import { CABLES } from '../../rig/links/cables';
 import { parseFormat, streamMBps } from '../../units';
 import { at } from '../about';
-import { nameOf } from '../places';
-import type { Finding, Fix, Rule } from '../rule';
+import type { Finding, Rule } from '../rule';
 
 const CODE = 'computer.branch-full';
 

@@ -1,6 +1,6 @@
 import { replug } from '../../edits/splice';
+import { nameOf } from '../../graph/names';
 import { at } from '../about';
-import { nameOf } from '../places';
 import type { Rule } from '../rule';
 
 const CODE = 'computer.capture-on-hub';

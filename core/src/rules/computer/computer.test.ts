@@ -1,6 +1,6 @@
-import { ruleCases } from '../cases';
-import { camera, twoOnAHub } from '../rigs-for-cases';
 import { RigDraft } from '../../catalogue/draft';
+import { ruleCases } from '../judge-for-cases';
+import { camera, twoOnAHub } from '../rigs-for-cases';
 
 ruleCases('computer.branch-full', {
   valid: {

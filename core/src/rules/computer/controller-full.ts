@@ -1,5 +1,5 @@
-import { explainBranch } from '../../explain/picture';
-import { figure } from '../../explain/sum';
+import { explainBranch } from '../../passes/computer/sums';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
 import type { Rule } from '../rule';
 

@@ -1,6 +1,6 @@
-import { type DriveLoad, driveLoads } from '../../computer/lines';
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import { type DriveLoad, driveLoads } from '../../passes/computer/lines';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { computerRule } from '../rule-of';
 import { lighter, loadOf } from './drives';

@@ -1,7 +1,7 @@
-import { driveLoads, type DriveLoad } from '../../computer/lines';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import { type DriveLoad, driveLoads } from '../../passes/computer/lines';
+import type { Measured } from '../../passes/measure';
 import { entry, inOrder, type SimpleCommand } from '../../rig';
-import type { Fix } from '../rule';
 
 /** Loads of drives, and the edits that make them lighter: shared by the rules of drives. */
 

@@ -1,4 +1,4 @@
-import { workloads } from '../../computer/work';
+import { workloads } from '../../passes/computer/work';
 import { at } from '../about';
 import { computerRule } from '../rule-of';
 

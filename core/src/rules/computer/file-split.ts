@@ -1,6 +1,6 @@
-import { driveLoads } from '../../computer/lines';
-import { figure } from '../../explain/sum';
-import { gbPerHour } from '../../storage';
+import { driveLoads } from '../../passes/computer/lines';
+import { gbPerHour } from '../../passes/storage';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { computerRule } from '../rule-of';
 

@@ -1,10 +1,10 @@
 import { analyse } from '../../analyse';
-import { driveLoads } from '../../computer/lines';
-import { workloads } from '../../computer/work';
-import { USUAL_DELIVERABLES } from '../../rig';
 import { RigDraft } from '../../catalogue/draft';
-import { gbPerHour, hoursThatFit, writeMBps } from '../../storage';
-import { ruleCases } from '../cases';
+import { driveLoads } from '../../passes/computer/lines';
+import { workloads } from '../../passes/computer/work';
+import { gbPerHour, hoursThatFit, writeMBps } from '../../passes/storage';
+import { USUAL_DELIVERABLES } from '../../rig';
+import { ruleCases } from '../judge-for-cases';
 import { camera, show } from '../rigs-for-cases';
 
 describe('recordings on drives', () => {

@@ -1,5 +1,5 @@
-import { uplinkOf } from '../../computer/lines';
-import { figure } from '../../explain/sum';
+import { uplinkOf } from '../../passes/computer/lines';
+import { figure } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { computerRule } from '../rule-of';
 

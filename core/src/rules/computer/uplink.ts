@@ -1,9 +1,9 @@
-import { type Uplink, uplinkOf } from '../../computer/lines';
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import { type Uplink, uplinkOf } from '../../passes/computer/lines';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';
 import { THE_RIG } from '../about';
-import type { Fix } from '../rule';
 import { computerRule } from '../rule-of';
 
 const crowdedLine = (

@@ -1,9 +1,9 @@
-import { type Workload, workloads } from '../../computer/work';
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import { type Workload, workloads } from '../../passes/computer/work';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';
 import { at } from '../about';
-import type { Fix } from '../rule';
 import { computerRule } from '../rule-of';
 
 /** Share of the budget from which a computer has no room for surprises. */

@@ -1,5 +1,6 @@
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { type Deliverable, inOrder } from '../../rig';
 import {
   deliveredBitsPerPixel,
@@ -8,7 +9,6 @@ import {
   pixelsPerSecond,
   rateToHz,
 } from '../../units';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
 /** Under this a common 8-bit codec is noted, under the other it is seen. @source handbook 3-picture */

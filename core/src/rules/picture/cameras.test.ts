@@ -1,4 +1,4 @@
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { shotOf } from '../rigs-for-cases';
 
 /** A mirrorless camera in a show of some minutes. */

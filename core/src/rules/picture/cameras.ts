@@ -1,5 +1,5 @@
-import type { Measured } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
+import type { Measured } from '../../passes/measure';
+import { perAnalysis } from '../../passes/per-analysis';
 import { choiceSetting } from '../../rig';
 import type { CameraInShow } from '../rule-of';
 

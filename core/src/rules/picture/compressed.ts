@@ -1,6 +1,6 @@
-import { explainStream } from '../../explain/picture';
+import { explainStream } from '../../passes/picture/sums';
+import { stageOf } from '../../passes/stages';
 import { atStage } from '../about';
-import { stageOf } from '../places';
 import type { Rule } from '../rule';
 
 const CODE = 'picture.compressed';

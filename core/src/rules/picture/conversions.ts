@@ -1,7 +1,7 @@
 import type { Stage } from '../../graph';
-import type { Measured } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
-import { formatName, type Format } from '../../units';
+import type { Measured } from '../../passes/measure';
+import { perAnalysis } from '../../passes/per-analysis';
+import { type Format, formatName } from '../../units';
 
 /** A place where a device takes one format and sends another. */
 export interface Conversion {

@@ -1,6 +1,6 @@
 import { USUAL_DELIVERABLES } from '../../rig';
-import { ruleCases } from '../cases';
-import { show, shotOf } from '../rigs-for-cases';
+import { ruleCases } from '../judge-for-cases';
+import { shotOf, show } from '../rigs-for-cases';
 
 const stream = (format: string, bitrateMbps: number) =>
   show()

@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { shotRule } from '../rule-of';
 
 /**

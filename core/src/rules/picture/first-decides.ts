@@ -1,9 +1,9 @@
 import type { DeviceNode, PortNode } from '../../graph';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import type { Measured } from '../../passes/measure';
 import { choiceSetting, entry, FIRST_CONNECTED } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat } from '../../units';
 import { at } from '../about';
-import { nameOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 
 interface Deciding {

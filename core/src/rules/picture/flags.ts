@@ -1,7 +1,7 @@
 import type { Stage, Thread } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
-import type { PictureFigures } from '../../picture';
+import type { Measured } from '../../passes/measure';
+import type { PictureFigures } from '../../passes/picture';
 
 /** Where a flaw of the picture matters most: to the audience, then to a caller, then on a screen in the room. */
 const weight = ({ end }: Thread): number =>

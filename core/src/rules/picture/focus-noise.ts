@@ -1,6 +1,6 @@
-import { voiceSources } from '../../brief/coverage/threads';
-import type { Framing } from '../../framing';
-import type { Measured } from '../../measure';
+import { voiceSources } from '../../passes/coverage/threads';
+import type { Framing } from '../../passes/framing';
+import type { Measured } from '../../passes/measure';
 import { entry, numberSetting, switchSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 

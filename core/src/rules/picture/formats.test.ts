@@ -1,6 +1,6 @@
-import { BEST_THAT_FITS, FIRST_CONNECTED, type ControlValue } from '../../rig';
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { BEST_THAT_FITS, type ControlValue, FIRST_CONNECTED } from '../../rig';
+import { ruleCases } from '../judge-for-cases';
 import { camera, show } from '../rigs-for-cases';
 
 const best = (

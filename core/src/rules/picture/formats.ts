@@ -1,13 +1,14 @@
+import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
-import { measure } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
-import type { PictureStop } from '../../picture';
+import type { Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import { perAnalysis } from '../../passes/per-analysis';
+import type { PictureStop } from '../../passes/picture';
 import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
 import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
 import { type About, atStage } from '../about';
-import type { Finding, Fix } from '../rule';
+import type { Finding } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */
 export const formatChoice = (

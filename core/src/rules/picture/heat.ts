@@ -1,6 +1,6 @@
 import { entry } from '../../rig';
-import { cameraRule, setFix } from '../rule-of';
 import { isFormatText, parseFormat, sameRate } from '../../units';
+import { cameraRule, setFix } from '../rule-of';
 
 export const heat = cameraRule(
   'picture.heat',

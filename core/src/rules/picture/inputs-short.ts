@@ -1,9 +1,10 @@
 import { CATALOGUE, classById } from '../../catalogue';
+import type { Fix } from '../../edits/fix';
 import { join } from '../../edits/join';
 import { disconnect } from '../../edits/splice';
 import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
 import { sourceOf } from '../../graph';
-import { measure, type Measured } from '../../measure';
+import { measure, type Measured } from '../../passes/measure';
 import type { Model } from '../../rig';
 import {
   apply,
@@ -17,7 +18,6 @@ import {
   type SimpleCommand,
 } from '../../rig';
 import { at } from '../about';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
 const SOURCES: ReadonlySet<Kind> = new Set(['camera', 'player', 'phone']);

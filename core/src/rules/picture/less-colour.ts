@@ -1,4 +1,4 @@
-import { pictureSources } from '../../framing';
+import { pictureSources } from '../../passes/framing';
 import { BEST_THAT_FITS, choiceSetting, CODINGS, entry } from '../../rig';
 import { atStage } from '../about';
 import { pictureRule, setFix } from '../rule-of';

@@ -1,5 +1,5 @@
-import type { Framing } from '../../framing';
-import type { Sum } from '../../explain/sum';
+import type { Framing } from '../../passes/framing';
+import type { Sum } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 
 /** Usual steps of sensitivity. */

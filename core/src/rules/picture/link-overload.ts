@@ -1,4 +1,4 @@
-import { nameOf } from '../places';
+import { nameOf } from '../../graph/names';
 import { stoppedRule } from './stopped-rule';
 
 export const linkOverload = stoppedRule(

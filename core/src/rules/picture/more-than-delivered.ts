@@ -1,8 +1,8 @@
-import { framings, pictureSources } from '../../framing';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import { framings, pictureSources } from '../../passes/framing';
+import type { Measured } from '../../passes/measure';
 import { parseFormat } from '../../units';
 import { atStage } from '../about';
-import { nameOf } from '../places';
 import { pictureRule } from '../rule-of';
 
 /** The largest picture that is delivered, whichever way up. */

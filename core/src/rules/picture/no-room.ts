@@ -1,8 +1,8 @@
-import { cropAt, focalForMm, type Framing } from '../../framing';
-import { figure } from '../../explain/sum';
+import type { Fix } from '../../edits/fix';
+import { cropAt, focalForMm, type Framing } from '../../passes/framing';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { isFormatText, parseFormat, rateToHz } from '../../units';
-import type { Fix } from '../rule';
 import { setFix, shotRule, steppedNear } from '../rule-of';
 
 /** The focal length that gives the shot from as far back as the room allows. @unit mm; null where it cannot be told */

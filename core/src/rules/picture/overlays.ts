@@ -1,5 +1,5 @@
+import { stageOf } from '../../passes/stages';
 import { atStage } from '../about';
-import { stageOf } from '../places';
 import type { Rule } from '../rule';
 import { sourcesOnAir } from './flags';
 import { sourceSwitch } from './formats';

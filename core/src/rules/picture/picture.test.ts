@@ -1,6 +1,6 @@
-import { apply } from '../../rig';
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { apply } from '../../rig';
+import { ruleCases } from '../judge-for-cases';
 import { camera } from '../rigs-for-cases';
 
 /** A camera into a four-input switcher at 1080p60 and on by USB. */

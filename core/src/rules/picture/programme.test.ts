@@ -1,6 +1,6 @@
-import { TWO_INSETS, withScene } from '../../programme/scenes.test';
+import { TWO_INSETS, withScene } from '../../passes/programme/scenes.test';
 import { apply, type Box, type Does, type Guard, type Rig } from '../../rig';
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { show } from '../rigs-for-cases';
 
 export type Layers = readonly (readonly [string, Box])[];

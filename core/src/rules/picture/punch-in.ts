@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { isFormatText, parseFormat, rateToHz } from '../../units';
 import { setFix, shotRule } from '../rule-of';

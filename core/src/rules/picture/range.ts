@@ -1,9 +1,9 @@
 import type { LinkEdge, Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import type { Measured } from '../../passes/measure';
 import { choiceSetting } from '../../rig';
 import { atStage } from '../about';
-import { nameOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 
 interface Misread {

@@ -1,6 +1,6 @@
 import { sourceOf } from '../../graph';
+import { nameOf } from '../../graph/names';
 import { nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
-import { nameOf } from '../places';
 import { pictureRule, setFix } from '../rule-of';
 import { type Conversion, conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';

@@ -1,6 +1,6 @@
 import { sourceOf } from '../../graph';
+import { nameOf } from '../../graph/names';
 import { formatName, nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
-import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { conversions } from './conversions';
 import { aboutStage, formatChoice } from './formats';

@@ -1,8 +1,9 @@
 import { CATALOGUE } from '../../catalogue';
-import { measure, type Measured } from '../../measure';
-import { sceneMade } from '../../programme/scenes';
+import type { Fix } from '../../edits/fix';
+import { measure, type Measured } from '../../passes/measure';
+import { sceneMade } from '../../passes/programme/scenes';
 import { apply, entry, Refusal, type Scene } from '../../rig';
-import type { Finding, Fix } from '../rule';
+import type { Finding } from '../rule';
 import { pictureRule } from '../rule-of';
 import { aboutScene, shortOf } from './scene-short';
 

@@ -1,6 +1,6 @@
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
 import { entry, freeId, inOrder } from '../../rig';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 import { buttons } from './panel-buttons';
 

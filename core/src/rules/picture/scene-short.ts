@@ -1,5 +1,5 @@
-import type { Measured } from '../../measure';
-import { type SceneMade, scenesMade, type Short } from '../../programme/scenes';
+import type { Measured } from '../../passes/measure';
+import { type SceneMade, scenesMade, type Short } from '../../passes/programme/scenes';
 import type { About } from '../about';
 
 /** Scenes that lack one of some resources, the first lack of each. */

@@ -1,6 +1,6 @@
-import { circleOfConfusionMm, depthOfField, type Framing } from '../../framing';
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import { circleOfConfusionMm, depthOfField, type Framing } from '../../passes/framing';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { entry, type Person } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 

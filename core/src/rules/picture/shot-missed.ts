@@ -1,6 +1,6 @@
-import { FRAME_TOLERANCE, type Framing } from '../../framing';
-import { figure } from '../../explain/sum';
-import type { Fix } from '../rule';
+import type { Fix } from '../../edits/fix';
+import { FRAME_TOLERANCE, type Framing } from '../../passes/framing';
+import { figure } from '../../passes/sum';
 import { setFix, shotRule, steppedNear } from '../rule-of';
 
 /** The focal length that gives the shot from where the camera stands. */

@@ -1,6 +1,6 @@
 import { analyse } from '../../analyse';
-import { framings } from '../../framing';
-import { ruleCases } from '../cases';
+import { framings } from '../../passes/framing';
+import { ruleCases } from '../judge-for-cases';
 import { shotOf } from '../rigs-for-cases';
 
 ruleCases('picture.shot-missed', {

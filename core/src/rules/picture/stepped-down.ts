@@ -1,13 +1,14 @@
+import type { Fix } from '../../edits/fix';
 import { otherCables } from '../../edits/splice';
 import type { Stage } from '../../graph';
-import type { Measured } from '../../measure';
-import { measure } from '../../measure';
-import type { Candidate, Negotiation, Obstacle } from '../../picture';
+import type { Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Candidate, Negotiation, Obstacle } from '../../passes/picture';
+import { cable } from '../../passes/sound/gains';
 import { apply } from '../../rig';
 import { formatName } from '../../units';
 import { atStage } from '../about';
-import { cable } from '../places';
-import type { Finding, Fix } from '../rule';
+import type { Finding } from '../rule';
 import { pictureRule } from '../rule-of';
 
 const candidateName = ({ format, coding }: Candidate): string =>

@@ -1,8 +1,8 @@
-import { explainPayload } from '../../explain/picture';
 import { sourceOf, type Stage } from '../../graph';
-import type { Measured } from '../../measure';
-import type { PictureStop } from '../../picture';
-import { stageOf } from '../places';
+import type { Measured } from '../../passes/measure';
+import type { PictureStop } from '../../passes/picture';
+import { explainPayload } from '../../passes/picture/sums';
+import { stageOf } from '../../passes/stages';
 import type { Finding, Rule } from '../rule';
 import { pictureRule, type Texts } from '../rule-of';
 import { aboutStage, stoppedAt, workingFormat } from './formats';

@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 import { exposureSum, ISO_STEPS } from './light';

@@ -1,5 +1,5 @@
-import type { Framing } from '../../framing';
-import { figure } from '../../explain/sum';
+import type { Framing } from '../../passes/framing';
+import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 import { exposureSum, ISO_STEPS } from './light';

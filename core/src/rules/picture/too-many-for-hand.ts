@@ -1,5 +1,5 @@
+import type { Fix } from '../../edits/fix';
 import { THE_RIG } from '../about';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
 /** Switches under a usual foot. */

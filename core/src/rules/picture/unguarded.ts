@@ -1,5 +1,5 @@
+import type { Fix } from '../../edits/fix';
 import { type Does, entry } from '../../rig';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 import { buttons } from './panel-buttons';
 

@@ -1,9 +1,9 @@
-import { figure } from '../../explain/sum';
-import { pictureSources } from '../../framing';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import { pictureSources } from '../../passes/framing';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { type Deliverable, entry, inOrder } from '../../rig';
 import { parseFormat } from '../../units';
-import type { Fix } from '../rule';
 import { pictureRule } from '../rule-of';
 
 /** Upright pictures that are cut out of lying ones with fewer pixels than they need. */

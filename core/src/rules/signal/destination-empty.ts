@@ -1,5 +1,5 @@
 import type { DeviceNode, Signal } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import { at } from '../about';
 import type { Finding, Rule } from '../rule';
 

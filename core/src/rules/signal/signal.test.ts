@@ -1,5 +1,5 @@
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { camera, voice } from '../rigs-for-cases';
 
 ruleCases('signal.destination-empty', {

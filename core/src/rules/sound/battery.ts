@@ -1,5 +1,5 @@
-import { figure } from '../../explain/sum';
 import type { DeviceNode } from '../../graph';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 

@@ -1,11 +1,11 @@
-import { figure } from '../../explain/sum';
 import {
   bleedDb,
   combRippleDb,
-  THREE_TO_ONE_DB,
   type MicrophoneInRoom,
   type PickedUp,
-} from '../../room';
+  THREE_TO_ONE_DB,
+} from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { microphoneRule } from '../rule-of';
 import { closerFix, personName } from './in-room';
 

@@ -1,6 +1,6 @@
-import { type ChannelLoad, channelLoads } from '../../sound/channels';
+import { nameOf } from '../../graph/names';
+import { type ChannelLoad, channelLoads } from '../../passes/sound/channels';
 import { at } from '../about';
-import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
 const namesOf = (sources: ChannelLoad['sources']): string =>

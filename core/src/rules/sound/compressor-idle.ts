@@ -1,5 +1,5 @@
-import { figure } from '../../explain/sum';
-import { type Compressor, processors } from '../../processing';
+import { type Compressor, processors } from '../../passes/processing';
+import { figure } from '../../passes/sum';
 import { atStage } from '../about';
 import { eachSoundRule, setFix, steppedNear } from '../rule-of';
 import { voiceName } from './gates';

@@ -1,6 +1,6 @@
 import type { LinkEdge } from '../../graph';
+import { nameOf } from '../../graph/names';
 import { at } from '../about';
-import { nameOf } from '../places';
 import { eachSoundRule } from '../rule-of';
 
 export const digitalRates = eachSoundRule<LinkEdge>(

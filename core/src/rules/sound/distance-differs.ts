@@ -1,7 +1,7 @@
-import { figure } from '../../explain/sum';
+import type { Measured } from '../../passes/measure';
+import { distanceBetween, type MicrophoneInRoom } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { entry, type Point } from '../../rig';
-import { distanceBetween, type MicrophoneInRoom } from '../../room';
-import type { Measured } from '../../measure';
 import { microphoneRule, setFix, steppedNear } from '../rule-of';
 
 /** Farther apart than this, the two cannot both be right. */

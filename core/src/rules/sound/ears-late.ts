@@ -1,5 +1,5 @@
-import { figure } from '../../explain/sum';
-import { ears } from '../../hearing';
+import { ears } from '../../passes/hearing';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { at } from '../about';
 import { soundRule } from '../rule-of';

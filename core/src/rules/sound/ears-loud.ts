@@ -1,9 +1,9 @@
-import { figure } from '../../explain/sum';
-import { ears, type Ears } from '../../hearing';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import { ears, type Ears } from '../../passes/hearing';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { at } from '../about';
-import type { Fix } from '../rule';
 import { setFix, soundRule } from '../rule-of';
 
 /** Above this nobody should wear them for a moment. @unit dB SPL */

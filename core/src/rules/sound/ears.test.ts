@@ -1,5 +1,5 @@
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 
 /** The host hears themself: directly, through a personal mixer over the network, or by the computer. */

@@ -1,8 +1,8 @@
-import { explainGainNeeded, explainHeadroom, explainLevel } from '../../explain/sound';
-import { figure } from '../../explain/sum';
 import { sourceOf } from '../../graph';
+import { explainGainNeeded, explainHeadroom, explainLevel } from '../../passes/sound/sums';
+import { stageOf } from '../../passes/stages';
+import { figure } from '../../passes/sum';
 import { atStage } from '../about';
-import { stageOf } from '../places';
 import type { Rule } from '../rule';
 import { turnUp } from './gain-low';
 import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB } from './level';

@@ -1,10 +1,12 @@
-import { explainGainNeeded, explainLevel } from '../../explain/sound';
-import { figure } from '../../explain/sum';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import type { Measured } from '../../passes/measure';
+import { steppedGain } from '../../passes/sound/gains';
+import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
+import { stageOf } from '../../passes/stages';
+import { figure } from '../../passes/sum';
 import type { SimpleCommand } from '../../rig';
 import { atStage } from '../about';
-import { nameOf, stageOf, steppedGain } from '../places';
 import type { Rule } from '../rule';
 import {
   type ConverterLevel,

@@ -1,13 +1,15 @@
+import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
-import { explainGainNeeded, explainLevel, explainSnr } from '../../explain/sound';
-import { figure } from '../../explain/sum';
 import { stagesOf } from '../../graph';
-import type { Measured } from '../../measure';
+import { nameOf } from '../../graph/names';
+import type { Measured } from '../../passes/measure';
+import { gainOf } from '../../passes/sound';
+import { explainGainNeeded, explainLevel, explainSnr } from '../../passes/sound/sums';
+import { stageOf } from '../../passes/stages';
+import { figure } from '../../passes/sum';
 import { numberSetting } from '../../rig';
-import { gainOf } from '../../sound';
 import { atStage } from '../about';
-import { nameOf, stageOf } from '../places';
-import type { Fix, Rule } from '../rule';
+import type { Rule } from '../rule';
 import { type ConverterLevel, converterLevelAt, converterLevels, withGain } from './level';
 
 /** A shortfall smaller than this is not worth a remedy. @unit dB */

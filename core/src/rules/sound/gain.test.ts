@@ -1,4 +1,4 @@
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { voice } from '../rigs-for-cases';
 
 const quiet = {

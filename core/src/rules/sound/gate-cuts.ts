@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { eachSoundRule, setFix, steppedNear } from '../rule-of';
 import { aboutGate, gates, voiceName } from './gates';
 

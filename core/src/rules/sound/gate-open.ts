@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { eachSoundRule, setFix } from '../rule-of';
 import { aboutGate, gates, voiceName } from './gates';
 

@@ -1,6 +1,6 @@
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
-import { type Gate, processors } from '../../processing';
+import type { Measured } from '../../passes/measure';
+import { type Gate, processors } from '../../passes/processing';
 import { type About, atStage } from '../about';
 
 /** Gates that are switched in, one for each voice that passes them. */

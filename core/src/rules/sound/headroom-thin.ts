@@ -1,6 +1,6 @@
-import { figure } from '../../explain/sum';
 import { sourceOf } from '../../graph';
-import { nameOf } from '../places';
+import { nameOf } from '../../graph/names';
+import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
 import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
 

@@ -1,11 +1,13 @@
-import { explainHeadroom, explainLevel } from '../../explain/sound';
+import type { Fix } from '../../edits/fix';
 import type { PortNode, Stage } from '../../graph';
-import type { Measured } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
-import { headroomDb } from '../../sound';
+import type { Measured } from '../../passes/measure';
+import { perAnalysis } from '../../passes/per-analysis';
+import { headroomDb } from '../../passes/sound';
+import { adjustableGains, steppedGain } from '../../passes/sound/gains';
+import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
+import { stageOf } from '../../passes/stages';
 import { type About, atStage } from '../about';
-import { adjustableGains, stageOf, steppedGain } from '../places';
-import type { Finding, Fix } from '../rule';
+import type { Finding } from '../rule';
 
 export interface Tight {
   readonly stage: Stage;

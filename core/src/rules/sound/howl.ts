@@ -1,8 +1,8 @@
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { loopDb, type MicrophoneInRoom } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { entry, numberSetting, type SimpleCommand } from '../../rig';
-import { loopDb, type MicrophoneInRoom } from '../../room';
-import type { Fix } from '../rule';
 import { batchFix, microphoneRule } from '../rule-of';
 
 /**

@@ -1,8 +1,8 @@
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { ifItWere, type MicrophoneInRoom } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
-import { ifItWere, type MicrophoneInRoom } from '../../room';
-import type { Fix } from '../rule';
 import { setFix, steppedNear } from '../rule-of';
 
 /** Words and remedies that the rules of the room share. */

@@ -1,5 +1,5 @@
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 
 const strip = (into: string, settings = {}) =>

@@ -1,5 +1,5 @@
 import type { LinkEdge } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import type { AnaloguePort } from '../../rig';
 import { type About, at } from '../about';
 

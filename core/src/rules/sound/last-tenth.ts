@@ -1,10 +1,10 @@
-import { figure } from '../../explain/sum';
-import { voices } from '../../gain/ladder';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
+import { type AdjustableGain, adjustableGains, steppedGain } from '../../passes/sound/gains';
+import { voices } from '../../passes/sound/ladder';
+import { figure } from '../../passes/sum';
 import { atStage } from '../about';
-import { type AdjustableGain, adjustableGains, steppedGain } from '../places';
 import { batchFix, soundRule } from '../rule-of';
 
 const TENTH = 0.1;

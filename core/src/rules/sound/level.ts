@@ -1,10 +1,15 @@
+import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import { measure, type Measured } from '../../measure';
-import { perAnalysis } from '../../per-analysis';
+import { measure, type Measured } from '../../passes/measure';
+import { perAnalysis } from '../../passes/per-analysis';
+import {
+  type AdjustableGain,
+  adjustableGains,
+  conversions,
+  steppedGain,
+} from '../../passes/sound/gains';
 import { apply, levelTarget, type SimpleCommand } from '../../rig';
-import { type AdjustableGain, adjustableGains, conversions, steppedGain } from '../places';
-import type { Fix } from '../rule';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */
 export const LEVEL_TOLERANCE_DB = 3;

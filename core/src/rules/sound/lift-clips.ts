@@ -1,8 +1,8 @@
-import { figure } from '../../explain/sum';
 import { type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../measure';
-import { type Shaping, shapings } from '../../processing';
-import { headroomDb } from '../../sound';
+import type { Measured } from '../../passes/measure';
+import { type Shaping, shapings } from '../../passes/processing';
+import { headroomDb } from '../../passes/sound';
+import { figure } from '../../passes/sum';
 import { atStage } from '../about';
 import { eachSoundRule, setFix } from '../rule-of';
 import { voiceName } from './gates';

@@ -1,9 +1,10 @@
 import { classById } from '../../catalogue';
+import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
-import { explainHeadroom, explainLevel } from '../../explain/sound';
+import { nameOf } from '../../graph/names';
+import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { switchSetting } from '../../rig';
-import { nameOf } from '../places';
-import type { Fix, Rule } from '../rule';
+import type { Rule } from '../rule';
 import { aboutJoint, type AnalogueJoint, analogueJoints, freeInput } from './joints';
 import { switchOn } from './phantom';
 

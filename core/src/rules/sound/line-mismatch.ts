@@ -1,9 +1,11 @@
 import { classById } from '../../catalogue';
+import type { Fix } from '../../edits/fix';
 import { firstCable, replug } from '../../edits/splice';
+import { nameOf } from '../../graph/names';
+import { cable } from '../../passes/sound/gains';
 import { freeId } from '../../rig';
 import { dbvToDbu } from '../../units';
-import { cable, nameOf } from '../places';
-import type { Fix, Rule } from '../rule';
+import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput } from './joints';
 
 /** Professional line is +4 dBu, consumer line −10 dBV. @unit dBu @source IEC 60268-15 */

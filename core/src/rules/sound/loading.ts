@@ -1,5 +1,5 @@
+import { nameOf } from '../../graph/names';
 import { loadingDb } from '../../units';
-import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints } from './joints';
 

@@ -1,8 +1,12 @@
-import { figure } from '../../explain/sum';
-import { loudnesses, type ProgrammeLoudness, TRUE_PEAK_DBTP } from '../../processing/loudness';
+import type { Fix } from '../../edits/fix';
+import {
+  loudnesses,
+  type ProgrammeLoudness,
+  TRUE_PEAK_DBTP,
+} from '../../passes/processing/loudness';
+import { adjustableGains, steppedGain } from '../../passes/sound/gains';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
-import { adjustableGains, steppedGain } from '../places';
-import type { Fix } from '../rule';
 import { eachSoundRule, setFix } from '../rule-of';
 
 /** An estimate is no closer than this. @unit LU */

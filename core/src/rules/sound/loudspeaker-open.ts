@@ -1,4 +1,4 @@
-import { isMuted } from '../../room';
+import { isMuted } from '../../passes/room';
 import { at } from '../about';
 import type { Rule } from '../rule';
 import { setFix } from '../rule-of';

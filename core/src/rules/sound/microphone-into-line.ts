@@ -1,6 +1,6 @@
 import { firstCable, replug } from '../../edits/splice';
-import { explainLevel } from '../../explain/sound';
-import { nameOf } from '../places';
+import { nameOf } from '../../graph/names';
+import { explainLevel } from '../../passes/sound/sums';
 import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput } from './joints';
 

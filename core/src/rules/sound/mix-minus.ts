@@ -1,8 +1,9 @@
+import type { Fix } from '../../edits/fix';
 import type { Thread } from '../../graph';
 import { stagesOf } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import { atStage } from '../about';
-import type { Fix, Rule } from '../rule';
+import type { Rule } from '../rule';
 
 /** Sound that goes from a caller's return back to the same caller. */
 const echoes = (measured: Measured): Thread[] =>

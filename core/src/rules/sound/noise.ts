@@ -1,9 +1,10 @@
-import { boosterVerdict, explainSnr } from '../../explain/sound';
-import { figure } from '../../explain/sum';
 import { sourceOf } from '../../graph';
-import { snrDb } from '../../sound';
+import { snrDb } from '../../passes/sound';
+import { conversions } from '../../passes/sound/gains';
+import { boosterVerdict, explainSnr } from '../../passes/sound/sums';
+import { stageOf } from '../../passes/stages';
+import { figure } from '../../passes/sum';
 import { atStage } from '../about';
-import { conversions, stageOf } from '../places';
 import type { Rule } from '../rule';
 
 export const noise: Rule = {

@@ -1,6 +1,6 @@
-import { figure } from '../../explain/sum';
+import { type MicrophoneInRoom, patternDb } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { STRAIGHT } from '../../rig';
-import { patternDb, type MicrophoneInRoom } from '../../room';
 import { microphoneRule } from '../rule-of';
 
 /** A loss that is heard, and takes the brightness first. @unit dB */

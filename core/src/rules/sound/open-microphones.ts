@@ -1,7 +1,7 @@
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
-import { loudnesses, type ProgrammeLoudness } from '../../processing/loudness';
-import { microphonesInRoom } from '../../room';
+import type { Measured } from '../../passes/measure';
+import { loudnesses, type ProgrammeLoudness } from '../../passes/processing/loudness';
+import { microphonesInRoom } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { powerSumDb } from '../../units';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';

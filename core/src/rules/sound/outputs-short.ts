@@ -1,4 +1,4 @@
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import { inOrder } from '../../rig';
 import { THE_RIG } from '../about';
 import { soundRule } from '../rule-of';

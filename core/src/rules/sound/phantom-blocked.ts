@@ -1,12 +1,13 @@
+import type { Fix } from '../../edits/fix';
 import { disconnect, firstCable } from '../../edits/splice';
 import type { LinkEdge, PortNode } from '../../graph';
 import { sourceOf } from '../../graph';
-import { measure, type Measured } from '../../measure';
+import { measure, type Measured } from '../../passes/measure';
+import { phantomAt } from '../../passes/sound';
+import { isConversion } from '../../passes/sound/gains';
 import { apply, type SimpleCommand } from '../../rig';
-import { phantomAt } from '../../sound';
 import { at } from '../about';
-import { isConversion } from '../places';
-import type { Fix, Rule } from '../rule';
+import type { Rule } from '../rule';
 import { withGain } from './level';
 import { phantomOutputs, switchOn } from './phantom';
 

@@ -1,6 +1,6 @@
-import { phantomAt } from '../../sound';
+import { nameOf } from '../../graph/names';
+import { phantomAt } from '../../passes/sound';
 import { at } from '../about';
-import { nameOf } from '../places';
 import type { Rule } from '../rule';
 import { phantomOutputs, switchOn } from './phantom';
 

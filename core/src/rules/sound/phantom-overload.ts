@@ -1,5 +1,5 @@
-import type { Measured } from '../../measure';
-import { phantomAt } from '../../sound';
+import type { Measured } from '../../passes/measure';
+import { phantomAt } from '../../passes/sound';
 import { at } from '../about';
 import type { Rule } from '../rule';
 import { phantomOutputs } from './phantom';

@@ -1,4 +1,4 @@
-import { ruleCases } from '../cases';
+import { ruleCases } from '../judge-for-cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 
 const condenser = (phantom: boolean) =>

@@ -1,5 +1,5 @@
-import type { Measured } from '../../measure';
-import { asksOf } from '../../room';
+import type { Measured } from '../../passes/measure';
+import { asksOf } from '../../passes/room';
 import { microphoneRule } from '../rule-of';
 
 const begun = ({ rig }: Measured): boolean =>

@@ -1,8 +1,14 @@
-import { figure } from '../../explain/sum';
-import type { Measured } from '../../measure';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import {
+  FARTHER_M,
+  fartherFrom,
+  ifItWere,
+  type MicrophoneInRoom,
+  type PickedUp,
+} from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { choiceSetting, entry, PATTERNS } from '../../rig';
-import { FARTHER_M, fartherFrom, ifItWere, type MicrophoneInRoom, type PickedUp } from '../../room';
-import type { Fix } from '../rule';
 import { microphoneRule, setFix } from '../rule-of';
 import { closerFix } from './in-room';
 

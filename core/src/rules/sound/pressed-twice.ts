@@ -1,7 +1,7 @@
-import { voices } from '../../gain/ladder';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../measure';
-import { ratioTogether } from '../../processing';
+import type { Measured } from '../../passes/measure';
+import { ratioTogether } from '../../passes/processing';
+import { voices } from '../../passes/sound/ladder';
 import { numberSetting, switchSetting } from '../../rig';
 import { atStage } from '../about';
 import { setFix, soundRule } from '../rule-of';

@@ -1,8 +1,8 @@
 import { classById } from '../../catalogue';
-import { apply, USUAL_DELIVERABLES, type ControlValue, type Rig } from '../../rig';
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { apply, type ControlValue, type Rig, USUAL_DELIVERABLES } from '../../rig';
 import { demoRig } from '../demo-for-cases';
+import { ruleCases } from '../judge-for-cases';
 import { show, voice, voiceThrough } from '../rigs-for-cases';
 
 const strip = (through: Readonly<Record<string, ControlValue>>): Rig =>

@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { microphoneRule } from '../rule-of';
 import { closerFix } from './in-room';

@@ -1,5 +1,5 @@
-import { figure } from '../../explain/sum';
-import type { MicrophoneInRoom } from '../../room';
+import type { MicrophoneInRoom } from '../../passes/room';
+import { figure } from '../../passes/sum';
 import { microphoneRule } from '../rule-of';
 import { closerFix } from './in-room';
 

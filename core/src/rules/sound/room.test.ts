@@ -1,6 +1,6 @@
-import { apply, type Rig, type SimpleCommand } from '../../rig';
 import { RigDraft } from '../../catalogue/draft';
-import { ruleCases } from '../cases';
+import { apply, type Rig, type SimpleCommand } from '../../rig';
+import { ruleCases } from '../judge-for-cases';
 import { show, voice } from '../rigs-for-cases';
 
 const at = (xM: number, yM: number, facingDeg = 0) => ({ xM, yM, facingDeg });

@@ -1,5 +1,5 @@
 import type { Thread } from '../../graph';
-import type { Measured } from '../../measure';
+import type { Measured } from '../../passes/measure';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 

@@ -1,4 +1,4 @@
-import { figure } from '../../explain/sum';
+import { figure } from '../../passes/sum';
 import { microphoneRule, setFix } from '../rule-of';
 import { NEAREST_TO_MOUTH_M } from './in-room';
 

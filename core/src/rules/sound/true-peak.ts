@@ -1,5 +1,9 @@
-import { figure } from '../../explain/sum';
-import { loudnesses, type ProgrammeLoudness, TRUE_PEAK_DBTP } from '../../processing/loudness';
+import {
+  loudnesses,
+  type ProgrammeLoudness,
+  TRUE_PEAK_DBTP,
+} from '../../passes/processing/loudness';
+import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 

@@ -1,0 +1,313 @@
+import type { PortNode, Stage, Traced } from '../../graph';
+import { sourceOf } from '../../graph';
+import {
+  AS_RECEIVED,
+  BEST_THAT_FITS,
+  choiceSetting,
+  type Coding,
+  CODINGS,
+  type Device,
+  ENCODING_BITS_PER_PIXEL,
+  FIRST_CONNECTED,
+  type PictureRoute,
+  type Rig,
+  switchSetting,
+} from '../../rig';
+import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../../units';
+import { negotiate, type Negotiation } from './negotiate';
+import { payloadAt, type PictureStop, stopOnLink } from './on-link';
+
+export type { Candidate, Negotiation, Obstacle } from './negotiate';
+export type { PictureStop } from './on-link';
+
+/** What a picture thread carries at a stage. */
+export interface PictureFigures {
+  /** null where the picture has been lost */
+  readonly format: Format | null;
+  /**
+   * How its pixels are written while it travels on a picture link; null where nothing else is said
+   * than the link's usual way
+   */
+  readonly coding: Coding | null;
+  /** Load on the link it arrived by. @unit Gb/s; null where the link has none or it cannot be told */
+  readonly payloadGbps: number | null;
+  /** Data rate once it travels as a stream. @unit MB/s */
+  readonly streamMBps: number | null;
+  /** How the stream is coded, once it is one */
+  readonly encoding: string | null;
+  /** No overlays, menus or focus marks on it */
+  readonly clean: boolean;
+  readonly copyProtected: boolean;
+  readonly stop: PictureStop | null;
+}
+
+/** What the picture pass found, by stage index. */
+export interface Pictures {
+  /** undefined for stages of sound */
+  readonly figures: readonly (PictureFigures | undefined)[];
+  /** For each source in use that sends the best that fits, by the index of its first stage */
+  readonly negotiations: ReadonlyMap<number, Negotiation>;
+}
+
+const flag = (device: Device, value: boolean | string): boolean =>
+  typeof value === 'string' ? switchSetting(device, value) : value;
+
+/** @returns null where the control names no format of its own */
+const formatSetting = (device: Device, control: string): Format | null => {
+  const value = choiceSetting(device, control);
+  return value === undefined ||
+    value === AS_RECEIVED ||
+    value === BEST_THAT_FITS ||
+    value === FIRST_CONNECTED
+    ? null
+    : parseFormat(value);
+};
+
+const codingSetting = (device: Device, control: string | undefined): Coding | null =>
+  control === undefined ? null : (CODINGS[choiceSetting(device, control) ?? ''] ?? null);
+
+/** Bits per pixel of a device's encoding control. @returns null where the encoding is not one we know */
+const bitsPerPixel = (
+  device: Device,
+  control: string,
+): { encoding: string; bits: number } | null => {
+  const encoding = choiceSetting(device, control);
+  const bits =
+    encoding === undefined || !Object.hasOwn(ENCODING_BITS_PER_PIXEL, encoding)
+      ? undefined
+      : ENCODING_BITS_PER_PIXEL[encoding];
+  return encoding === undefined || bits === undefined ? null : { encoding, bits };
+};
+
+const stream = (
+  device: Device,
+  control: string,
+  format: Format | null,
+): Pick<PictureFigures, 'encoding' | 'streamMBps'> => {
+  const coded = bitsPerPixel(device, control);
+  return {
+    encoding: coded?.encoding ?? null,
+    streamMBps: coded && format ? streamMBps(format, coded.bits) : null,
+  };
+};
+
+/** Whether a source chooses for itself what it sends. */
+export const sendsBest = ({ port, device }: PortNode): boolean => {
+  const picture = port.emits?.picture;
+  return (
+    picture !== undefined &&
+    [picture.formatControl, picture.codingControl].some(
+      (control) =>
+        control !== undefined && choiceSetting(device.device, control) === BEST_THAT_FITS,
+    )
+  );
+};
+
+/** The same figures where nothing changes: thousands of stages share them. */
+const withoutPayload = (before: PictureFigures): PictureFigures =>
+  before.payloadGbps === null ? before : { ...before, payloadGbps: null };
+
+const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
+  if (before.format === null || stage.at.port.family !== 'picture' || stage.via.by !== 'link')
+    return withoutPayload(before);
+  const payloadGbps = payloadAt(stage.at, before.format, before.coding);
+  return {
+    ...before,
+    payloadGbps,
+    stop: before.stop ?? stopOnLink(stage.via.link, before.format, payloadGbps),
+  };
+};
+
+/** What stands still without its own supply passes nothing on. */
+const unpowered = (device: Device): boolean =>
+  device.model.supplyControl !== undefined && !switchSetting(device, device.model.supplyControl);
+
+/**
+ * One run of the pass. A figure may need that of another source (a switcher at the format of its
+ * first input), so each is found when asked for.
+ */
+class PicturePass {
+  readonly figures: (PictureFigures | undefined)[];
+  readonly negotiations = new Map<number, Negotiation>();
+  private arrivals: Map<PortNode, Stage> | null = null;
+  private readonly asking = new Set<PortNode>();
+
+  constructor(
+    private readonly stages: readonly Stage[],
+    private readonly chosen: Format,
+  ) {
+    this.figures = new Array<PictureFigures | undefined>(stages.length);
+  }
+
+  run(): Pictures {
+    for (const stage of this.stages) if (stage.signal === 'picture') this.at(stage);
+    return { figures: this.figures, negotiations: this.negotiations };
+  }
+
+  /**
+   * Figures at a stage, computed once. Parents stand before their children, so this goes deep only
+   * where one source waits for another.
+   */
+  private at(stage: Stage): PictureFigures | undefined {
+    const known = this.figures[stage.index];
+    if (known) return known;
+    const figures = this.compute(stage);
+    this.figures[stage.index] = figures;
+    return figures;
+  }
+
+  private compute(stage: Stage): PictureFigures | undefined {
+    if (stage.via.by === 'source') return this.atSource(stage);
+    const before = stage.parent ? this.at(stage.parent) : undefined;
+    return (
+      before &&
+      (stage.via.by === 'link' ? overLink(before, stage) : this.throughRoute(before, stage))
+    );
+  }
+
+  private atSource(stage: Stage): PictureFigures | undefined {
+    const { device, port } = stage.at;
+    const source = port.emits?.picture;
+    if (!source) return undefined;
+    const best = sendsBest(stage.at) ? this.negotiated(stage, source.formatControl) : null;
+    const format = best?.format ?? formatSetting(device.device, source.formatControl);
+    return {
+      format,
+      coding: best?.coding ?? codingSetting(device.device, source.codingControl),
+      payloadGbps: null,
+      ...(source.encodingControl
+        ? stream(device.device, source.encodingControl, format)
+        : { encoding: null, streamMBps: null }),
+      clean: flag(device.device, source.clean),
+      copyProtected: flag(device.device, source.copyProtected),
+      stop: null,
+    };
+  }
+
+  /** The best that fits; where only the pixels are to be chosen, of the format that is set. */
+  private negotiated(stage: Stage, formatControl: string): Negotiation | null {
+    const told = formatSetting(stage.at.device.device, formatControl);
+    const negotiation = negotiate(
+      this.stages,
+      stage,
+      (at) => this.houseOf(at, stage),
+      told ?? this.chosen,
+      told,
+    );
+    if (negotiation && stage.at.links.length > 0) this.negotiations.set(stage.index, negotiation);
+    return negotiation;
+  }
+
+  /** The house format behind a stage's route, for a source that is still choosing. */
+  private houseOf(stage: Stage, source: Stage): Format | null | 'own' {
+    const does = stage.via.by === 'route' ? stage.via.route.route.picture : undefined;
+    if (does?.does !== 'house format') return null;
+    const first = this.firstConnected(stage, does);
+    if (!first) return formatSetting(stage.at.device.device, does.formatControl);
+    return sourceOf(first) === source ? 'own' : (this.ask(first)?.format ?? null);
+  }
+
+  /** The stage that decides the house format of a device that follows its first input; null where it does not. */
+  private firstConnected(
+    stage: Stage,
+    does: Extract<PictureRoute, { does: 'house format' }>,
+  ): Stage | null {
+    const { device } = stage.at;
+    if (
+      stage.via.by !== 'route' ||
+      choiceSetting(device.device, does.formatControl) !== FIRST_CONNECTED
+    )
+      return null;
+    for (const portId of stage.via.route.route.from) {
+      const port = device.ports.get(portId);
+      if (port && port.links.length > 0) return this.arrivedAt(port) ?? null;
+    }
+    return null;
+  }
+
+  private arrivedAt(port: PortNode): Stage | undefined {
+    if (!this.arrivals) {
+      this.arrivals = new Map();
+      for (const stage of this.stages)
+        if (stage.signal === 'picture' && stage.via.by === 'link' && !this.arrivals.has(stage.at))
+          this.arrivals.set(stage.at, stage);
+    }
+    return this.arrivals.get(port);
+  }
+
+  /** Figures of another source; undefined where two wait for each other. */
+  private ask(stage: Stage): PictureFigures | undefined {
+    if (this.asking.has(stage.at)) return undefined;
+    this.asking.add(stage.at);
+    const figures = this.at(stage);
+    this.asking.delete(stage.at);
+    return figures;
+  }
+
+  private throughRoute(before: PictureFigures, stage: Stage): PictureFigures {
+    if (stage.via.by !== 'route' || !stage.via.route.route.picture) return before;
+    const does = stage.via.route.route.picture;
+    const { device } = stage.at.device;
+    if (before.stop)
+      return before.format === null && before.payloadGbps === null
+        ? before
+        : { ...before, format: null, payloadGbps: null };
+    if (unpowered(device))
+      return {
+        ...before,
+        format: null,
+        payloadGbps: null,
+        stop: {
+          by: 'no supply',
+          says: `${device.name} has no power: its own supply is not plugged in`,
+        },
+      };
+    if (does.does === 'pass' || before.format === null) return withoutPayload(before);
+    if (does.does === 'capture') {
+      const format = formatSetting(device, does.formatControl) ?? before.format;
+      return {
+        ...before,
+        format,
+        coding: null,
+        payloadGbps: null,
+        ...stream(device, does.encodingControl, format),
+      };
+    }
+    const first = this.firstConnected(stage, does);
+    const house =
+      (first ? this.ask(first)?.format : formatSetting(device, does.formatControl)) ??
+      before.format;
+    if (!does.scaler && !isSameFormat(house, before.format))
+      return {
+        ...before,
+        format: null,
+        payloadGbps: null,
+        stop: {
+          by: 'no scaler',
+          says:
+            `${device.name} runs at ${formatName(house)} and this input has no scaler for ` +
+            `${formatName(before.format)}`,
+        },
+      };
+    if (
+      before.format === house &&
+      before.streamMBps === null &&
+      before.encoding === null &&
+      before.coding === null
+    )
+      return withoutPayload(before);
+    // Inside a program the picture is no longer a stream on a cable, and a switcher writes its own pixels.
+    return {
+      ...before,
+      format: house,
+      coding: null,
+      payloadGbps: null,
+      streamMBps: null,
+      encoding: null,
+    };
+  }
+}
+
+/** The picture pass: what every picture thread carries at every stage, sources that choose for themselves included. */
+export const picturePass = (rig: Rig, { stages }: Traced): Pictures =>
+  new PicturePass(stages, parseFormat(rig.houseRules.chosenFormat)).run();

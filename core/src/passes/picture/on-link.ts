@@ -1,0 +1,88 @@
+import type { LinkEdge, PortNode } from '../../graph';
+import type { Coding } from '../../rig';
+import { cable, reachM } from '../../rig/links/cables';
+import {
+  type Format,
+  formatName,
+  isSameFormat,
+  linkBitsPerPixel,
+  linkPayloadGbps,
+  parseFormat,
+} from '../../units';
+
+/** Why a picture gets no further than a stage. */
+export interface PictureStop {
+  readonly by: 'port' | 'cable' | 'input' | 'no scaler' | 'no supply';
+  readonly says: string;
+}
+
+/** The formats of a port's list. Models are immutable, so each list is read once. */
+const acceptedFormats = new WeakMap<readonly string[], readonly Format[]>();
+const formatsOf = (list: readonly string[]): readonly Format[] => {
+  const known = acceptedFormats.get(list);
+  if (known) return known;
+  const formats = list.map(parseFormat);
+  acceptedFormats.set(list, formats);
+  return formats;
+};
+
+const accepts = ({ port }: PortNode, format: Format): boolean =>
+  port.family !== 'picture' ||
+  port.accepts === undefined ||
+  formatsOf(port.accepts).some((accepted) => accepted === format || isSameFormat(accepted, format));
+
+/**
+ * Load of a picture on the link to a port. @returns Gb/s; null where it cannot be told or the link
+ * is none for pictures
+ */
+export const payloadAt = (
+  { port }: PortNode,
+  format: Format,
+  coding: Coding | null,
+): number | null =>
+  port.family === 'picture'
+    ? linkPayloadGbps(
+        format,
+        port.standard,
+        coding ? linkBitsPerPixel(port.standard, coding.chroma, coding.bits) : undefined,
+      )
+    : null;
+
+/** What stops a format on a link, the narrowest place first. */
+export const stopOnLink = (
+  { from, to, link }: LinkEdge,
+  format: Format,
+  payloadGbps: number | null,
+): PictureStop | null => {
+  if (from.port.family !== 'picture' || to.port.family !== 'picture') return null;
+  const name = formatName(format);
+  if (payloadGbps !== null) {
+    const load = `${name} loads it with ${payloadGbps.toFixed(3)} Gb/s`;
+    for (const node of [from, to] as const)
+      if (node.port.family === 'picture' && payloadGbps > node.port.maxPayloadGbps)
+        return {
+          by: 'port',
+          says: `${node.device.device.name}, ${node.port.name} carries ${node.port.maxPayloadGbps} Gb/s and ${load}`,
+        };
+    const kind = cable(link.cable.kind);
+    if (kind.maxGbps !== undefined && payloadGbps > kind.maxGbps)
+      return { by: 'cable', says: `${kind.name} carries ${kind.maxGbps} Gb/s and ${load}` };
+  }
+  return accepts(to, format)
+    ? null
+    : { by: 'input', says: `${to.device.device.name}, ${to.port.name} does not take ${name}` };
+};
+
+/** Why a cable is too long for a load. @returns null where it is not, or the load is not known */
+export const beyondReach = (
+  { from, to, link }: LinkEdge,
+  payloadGbps: number | null,
+): string | null => {
+  if (payloadGbps === null) return null;
+  const kind = cable(link.cable.kind);
+  const reach = reachM(kind, payloadGbps);
+  return link.cable.lengthM > reach
+    ? `the ${kind.name} from ${from.device.device.name} to ${to.device.device.name} is ` +
+        `${link.cable.lengthM} m and reaches ${reach} m at ${payloadGbps.toFixed(3)} Gb/s`
+    : null;
+};

@@ -1,0 +1,338 @@
+import type { PortNode, Thread } from '../../graph';
+import {
+  entry,
+  inOrder,
+  numberSetting,
+  type Pattern,
+  type Point,
+  type Room,
+  type Spot,
+  switchSetting,
+} from '../../rig';
+import { powerSumDb } from '../../units';
+import type { Measured } from '../measure';
+import { perAnalysis } from '../per-analysis';
+import { patternOf, splAt, voiceOf } from '../sound';
+import {
+  angleOff,
+  distanceBetween,
+  fartherFrom,
+  microphoneSpot,
+  ownAngle,
+} from '../sound/geometry';
+import { directivity, patternDb, randomEnergyDb } from '../sound/pattern';
+
+export { distanceBetween, fartherFrom } from '../sound/geometry';
+export { patternDb, randomEnergyDb } from '../sound/pattern';
+
+/**
+ * What the room does to each microphone: noise, other voices, loudspeakers, echo. @source handbook
+ * 2-sound, room, noise, bleed
+ */
+
+/** Ratio of the 3:1 rule, `20·log10 3`: another voice should be this far under a microphone's own. @unit dB */
+export const THREE_TO_ONE_DB = 20 * Math.log10(3);
+
+/** How far a noise is moved at a time to see what that does: across a room, and still in it. @unit m */
+export const FARTHER_M = 2;
+
+/**
+ * How deep two arrivals of one voice ripple together: `20·log10((1 + r)/(1 − r))`. @param underDb
+ * level of the second under the first, dB, below 0 @returns dB from peak to dip
+ */
+export const combRippleDb = (underDb: number): number => {
+  const r = 10 ** (underDb / 20);
+  return r >= 1 ? Infinity : 20 * Math.log10((1 + r) / (1 - r));
+};
+
+/** Distance at which a room is as loud as the voice: `0.057·√(Q·V/RT60)`. @unit m */
+export const criticalDistanceM = (q: number, volumeM3: number, rt60S: number): number =>
+  0.057 * Math.sqrt((q * volumeM3) / rt60S);
+
+/** The critical distance in a room. @param q directivity @returns null where the room's figures are not known */
+const echoDistanceM = ({ volumeM3, rt60S }: Room, q: number): number | null =>
+  volumeM3 === null || rt60S === null ? null : criticalDistanceM(q, volumeM3, rt60S);
+
+/** Something other than its own voice that a microphone hears from a place. */
+export interface PickedUp {
+  readonly id: string;
+  readonly name: string;
+  readonly distanceM: number;
+  /** Off the microphone's axis, clockwise, −180 to 180 */
+  readonly angleDeg: number;
+  /** Straight from its place, as the pattern hears that side. @unit dB SPL */
+  readonly directSpl: number;
+  /** By way of the walls, the same everywhere in the room. @unit dB SPL; null where the room is not known */
+  readonly echoSpl: number | null;
+  /** Both together. @unit dB SPL */
+  readonly spl: number;
+}
+
+/** A microphone in its room. */
+export interface MicrophoneInRoom {
+  readonly node: PortNode;
+  readonly personId: string | null;
+  readonly pattern: Pattern | null;
+  readonly spot: Spot | null;
+  readonly distanceM: number | null;
+  readonly offAxisDeg: number;
+  /** Its own voice, as the pattern hears it. @unit dB SPL; null where nobody speaks into it */
+  readonly ownSpl: number | null;
+  /** Noise of the room as the pattern hears it. @unit dB(A) SPL */
+  readonly roomSpl: number | null;
+  readonly noises: readonly PickedUp[];
+  /** Voices of others, by person */
+  readonly bleed: readonly PickedUp[];
+  /** What loudspeakers send back of its own voice, by loudspeaker */
+  readonly returned: readonly PickedUp[];
+  /** Room and noises together. @unit dB(A) SPL; null where none is known */
+  readonly noiseSpl: number | null;
+  /** Own voice over all of that. @unit dB; null where either is not known */
+  readonly overRoomDb: number | null;
+  readonly criticalDistanceM: number | null;
+  /** `20·log10(Dc/d)`. @unit dB */
+  readonly directToReverberantDb: number | null;
+}
+
+/** Something that sounds, and where. */
+interface Sounding {
+  readonly id: string;
+  readonly name: string;
+  readonly at: Point | null;
+  /** @unit dB SPL at 1 m */
+  readonly splAt1m: number;
+}
+
+const pickedUp = (
+  room: Room,
+  spot: Spot | null,
+  pattern: Pattern | null,
+  sounding: readonly Sounding[],
+): PickedUp[] =>
+  sounding.flatMap(({ id, name, at, splAt1m }) => {
+    if (!spot || !pattern || !at) return [];
+    const [distanceM, angleDeg] = [distanceBetween(spot, at), angleOff(spot, at)];
+    const directSpl = splAt(splAt1m, distanceM) + patternDb(pattern, angleDeg);
+    const fromWallsM = echoDistanceM(room, 1);
+    const echoSpl =
+      fromWallsM === null ? null : splAt1m - 20 * Math.log10(fromWallsM) + randomEnergyDb(pattern);
+    return [
+      {
+        id,
+        name,
+        distanceM,
+        angleDeg,
+        directSpl,
+        echoSpl,
+        spl: echoSpl === null ? directSpl : powerSumDb(directSpl, echoSpl),
+      },
+    ];
+  });
+
+/** Everything that sounds in the room: voices of the show, and noises that run. */
+const soundings = perAnalysis(
+  ({
+    rig: { people, noises },
+  }): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
+    voices: inOrder(people)
+      .filter(([, { where, isHeard }]) => where === 'on site' && isHeard)
+      .map(([id, { name, at, speechDbSpl }]) => ({ id, name, at, splAt1m: speechDbSpl })),
+    running: inOrder(noises)
+      .filter(([, { runs }]) => runs)
+      .map(([id, { name, at, dbaAt1m }]) => ({ id, name, at, splAt1m: dbaAt1m })),
+  }),
+);
+
+/** What each loudspeaker makes of each source at 1 m. @unit dB SPL */
+interface Loudspeaker {
+  readonly node: PortNode;
+  readonly at: Point;
+  readonly splBySource: ReadonlyMap<PortNode, number>;
+}
+
+/** Whether a loudspeaker is muted while microphones are open. */
+export const isMuted = ({ port, device }: PortNode): boolean =>
+  port.family === 'analogue' &&
+  port.speakerMuteControl !== undefined &&
+  switchSetting(device.device, port.speakerMuteControl);
+
+const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
+  const byEnd = new Map<PortNode, Thread[]>();
+  for (const thread of measured.traced.threads) {
+    if (thread.signal !== 'sound' || thread.end.device.device.model.kind !== 'loudspeaker')
+      continue;
+    const threads = byEnd.get(thread.end);
+    if (threads) threads.push(thread);
+    else byEnd.set(thread.end, [thread]);
+  }
+  return [...byEnd].flatMap(([node, threads]) => {
+    const { port } = node;
+    const { at } = node.device.device;
+    if (
+      port.family !== 'analogue' ||
+      port.splAt0Dbu === undefined ||
+      port.splAt0Dbu === null ||
+      !at ||
+      isMuted(node)
+    )
+      return [];
+    const volumeDb =
+      port.speakerVolumeControl === undefined
+        ? 0
+        : (numberSetting(node.device.device, port.speakerVolumeControl) ?? 0);
+    const splBySource = new Map<PortNode, number>();
+    for (const { source, last } of threads) {
+      const figures = measured.sound[last.index];
+      if (figures?.unit === 'dBu' && figures.levelDb !== null)
+        splBySource.set(
+          source,
+          Math.max(
+            splBySource.get(source) ?? -Infinity,
+            figures.levelDb + port.splAt0Dbu + volumeDb,
+          ),
+        );
+    }
+    return [{ node, at, splBySource }];
+  });
+});
+
+const throughLoudspeakers = (measured: Measured, source: PortNode): Sounding[] =>
+  loudspeakers(measured).flatMap(({ node, at, splBySource }) => {
+    const splAt1m = splBySource.get(source);
+    return splAt1m === undefined
+      ? []
+      : [{ id: node.device.id, name: node.device.device.name, at, splAt1m }];
+  });
+
+/** What is tried without changing the rig: another pattern, another distance to the mouth, a noise farther away. */
+export interface Supposed {
+  readonly pattern?: Pattern;
+  readonly distanceM?: number;
+  readonly farther?: { readonly noiseId: string; readonly byM: number };
+}
+
+/** Most rigs have no places: what is not heard costs nothing. */
+const NOTHING: readonly PickedUp[] = [];
+
+/** What a microphone hears. @param pattern null = not known */
+const heardBy = (
+  measured: Measured,
+  node: PortNode,
+  pattern: Pattern | null,
+  { distanceM, farther }: Supposed = {},
+): MicrophoneInRoom | null => {
+  const source = node.port.emits?.sound;
+  if (source?.type !== 'microphone') return null;
+  const { rig } = measured;
+  const { device } = node.device;
+  const said = voiceOf(rig, node, source);
+  const { person } = said;
+  const fromMouthM = distanceM ?? said.distanceM;
+  const spot = microphoneSpot(device, person, fromMouthM);
+  const offAxisDeg = ownAngle(device, person);
+  const ownSpl =
+    person && fromMouthM !== undefined
+      ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0)
+      : null;
+  const { room } = rig;
+  const roomSpl =
+    pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
+  const { voices, running } = soundings(measured);
+  const noises =
+    running.length === 0
+      ? NOTHING
+      : pickedUp(
+          room,
+          spot,
+          pattern,
+          running.map((noise) =>
+            farther?.noiseId === noise.id && noise.at && spot
+              ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) }
+              : noise,
+          ),
+        );
+  const parts = [...(roomSpl === null ? [] : [roomSpl]), ...noises.map(({ spl }) => spl)];
+  const noiseSpl = parts.length ? powerSumDb(...parts) : null;
+  const critical = pattern && echoDistanceM(room, directivity(pattern));
+  return {
+    node,
+    personId: device.personId,
+    pattern,
+    spot,
+    distanceM: fromMouthM ?? null,
+    offAxisDeg,
+    ownSpl,
+    roomSpl,
+    noises,
+    bleed: spot
+      ? pickedUp(
+          room,
+          spot,
+          pattern,
+          voices.filter(({ id }) => id !== device.personId),
+        )
+      : NOTHING,
+    returned: spot ? pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)) : NOTHING,
+    noiseSpl,
+    overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl,
+    criticalDistanceM: critical,
+    directToReverberantDb:
+      critical === null || fromMouthM === undefined ? null : 20 * Math.log10(critical / fromMouthM),
+  };
+};
+
+/** What nobody has said and the room needs for a microphone, in words. */
+export const asksOf = (
+  measured: Measured,
+  { node, personId, pattern, spot }: MicrophoneInRoom,
+): string[] => {
+  const { voices, running } = soundings(measured);
+  const { name } = node.device.device;
+  const person = personId === null ? undefined : entry(measured.rig.people, personId);
+  const unplaced = [
+    ...running.filter(({ at }) => !at).map((noise) => `where ${noise.name} stands`),
+    ...voices
+      .filter(({ at, id }) => !at && id !== personId)
+      .map((voice) => `where ${voice.name} is`),
+  ];
+  return [
+    ...(pattern ? [] : [`the pattern of ${name}`]),
+    ...(spot ? unplaced : [person ? `where ${person.name} is` : `who speaks into ${name}`]),
+  ];
+};
+
+/** Every microphone that is plugged in, as the room treats it, in the rig's order. */
+export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] => {
+  const found: MicrophoneInRoom[] = [];
+  for (const node of measured.graph.ports) {
+    const microphone =
+      node.links.length > 0 && node.port.emits !== undefined
+        ? heardBy(measured, node, patternOf(node))
+        : null;
+    if (microphone) found.push(microphone);
+  }
+  return found;
+});
+
+/** A microphone as it would be. */
+export const ifItWere = (
+  measured: Measured,
+  { node, pattern }: MicrophoneInRoom,
+  supposed: Supposed,
+): MicrophoneInRoom | null => heardBy(measured, node, supposed.pattern ?? pattern, supposed);
+
+/**
+ * Another voice, straight from its mouth, against a microphone's own: what the 3:1 rule and the
+ * comb are about. @returns dB, below 0 where it is quieter; null where nobody speaks into it
+ */
+export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null =>
+  ownSpl === null ? null : directSpl - ownSpl;
+
+/**
+ * What a loudspeaker sends back of a microphone's own voice, all of them together, against the
+ * voice itself. @unit dB; 0 or above howls
+ */
+export const loopDb = ({ ownSpl, returned }: MicrophoneInRoom): number | null =>
+  ownSpl === null || returned.length === 0
+    ? null
+    : powerSumDb(...returned.map(({ spl }) => spl)) - ownSpl;

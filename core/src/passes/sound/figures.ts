@@ -1,0 +1,105 @@
+import { A_WEIGHTING_ALLOWANCE_DB, powerSumDb } from '../../units';
+
+/**
+ * A noise level kept twice: summed as the data sheets state their figures, and with every figure
+ * brought to A-weighting.
+ */
+export interface Noise {
+  /** Sum of the figures as stated. @unit as the signal's */
+  readonly statedDb: number;
+  /** The same with unweighted figures lowered by the 2 dB allowance for white noise. @unit as the signal's */
+  readonly aWeightedDb: number;
+  /** Which kinds of figure went into `statedDb`; `mixed` must be said wherever it is shown */
+  readonly weighting: 'unweighted' | 'A' | 'mixed';
+}
+
+/** What a level needs and does not have. */
+export interface Missing {
+  readonly what: 'figure' | 'talker' | 'phantom power';
+  /** In words, to go after "needs": `the sensitivity of Host mic` */
+  readonly says: string;
+}
+
+export const missingFigure = (says: string): Missing => ({ what: 'figure', says });
+
+/** What a sound thread carries at a stage. Levels are RMS. */
+export interface SoundFigures {
+  readonly unit: 'dBu' | 'dBFS';
+  /** null = cannot be told; `unknown` says which figure is missing */
+  readonly levelDb: number | null;
+  /** Peak over RMS. @unit dB */
+  readonly crestDb: number;
+  readonly noise: Noise | null;
+  /**
+   * Highest sine this point passes without clipping. @unit as the level; null where nothing limits
+   * here or it is not known
+   */
+  readonly ceilingDb: number | null;
+  /** What is missing where the level cannot be told */
+  readonly unknown: Missing | null;
+}
+
+/** How far the peak of a sine lies over its RMS. @unit dB */
+const SINE_CREST_DB = 10 * Math.log10(2);
+
+/**
+ * Level a peak meter shows: RMS plus crest, less the 3.01 dB by which a sine's own peak exceeds its
+ * RMS, since ceilings and 0 dBFS are
+ * stated for sines. Speech at −18 dBFS with a crest of 14 dB peaks at −7.0. @source AES17
+ */
+export const peakDb = (figures: SoundFigures): number | null =>
+  figures.levelDb === null ? null : figures.levelDb + figures.crestDb - SINE_CREST_DB;
+
+/** Distance from the peaks to the ceiling. @unit dB; below 0 it clips; null where either is unknown */
+export const headroomDb = (figures: SoundFigures): number | null => {
+  const peak = peakDb(figures);
+  return peak === null || figures.ceilingDb === null ? null : figures.ceilingDb - peak;
+};
+
+/** Signal-to-noise ratio with the noise figures as stated. @unit dB */
+export const snrDb = (figures: SoundFigures): number | null =>
+  figures.levelDb === null || figures.noise === null
+    ? null
+    : figures.levelDb - figures.noise.statedDb;
+
+/** Signal-to-noise ratio with every noise figure brought to A-weighting. @unit dB(A) */
+export const snrAWeightedDb = (figures: SoundFigures): number | null =>
+  figures.levelDb === null || figures.noise === null
+    ? null
+    : figures.levelDb - figures.noise.aWeightedDb;
+
+export const unweightedNoise = (db: number): Noise => ({
+  statedDb: db,
+  aWeightedDb: db - A_WEIGHTING_ALLOWANCE_DB,
+  weighting: 'unweighted',
+});
+export const aWeightedNoise = (db: number): Noise => ({
+  statedDb: db,
+  aWeightedDb: db,
+  weighting: 'A',
+});
+
+/**
+ * A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does
+ * not matter. @unit dB
+ */
+const NEGLIGIBLE_DB = 20;
+
+const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {
+  if (a.weighting === b.weighting || a.statedDb - b.statedDb > NEGLIGIBLE_DB) return a.weighting;
+  return b.statedDb - a.statedDb > NEGLIGIBLE_DB ? b.weighting : 'mixed';
+};
+
+export const addNoise = (a: Noise, b: Noise | null): Noise =>
+  b === null
+    ? a
+    : {
+        statedDb: powerSumDb(a.statedDb, b.statedDb),
+        aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb),
+        weighting: jointWeighting(a, b),
+      };
+export const shiftNoise = (noise: Noise, byDb: number): Noise => ({
+  statedDb: noise.statedDb + byDb,
+  aWeightedDb: noise.aWeightedDb + byDb,
+  weighting: noise.weighting,
+});

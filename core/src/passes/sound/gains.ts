@@ -1,0 +1,58 @@
+import { gainOf, type GainSetting } from '.';
+import type { Stage } from '../../graph';
+import { stagesOf } from '../../graph';
+import { cable } from '../../rig/links/cables';
+import { perAnalysis } from '../per-analysis';
+
+/** Every place where an analogue signal becomes digital, once for each source that comes by. */
+export const conversions = perAnalysis(({ traced }): readonly Stage[] => {
+  const found: Stage[] = [];
+  // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
+  const seen = new Map<Stage['via'], number[]>();
+  for (const stage of traced.stages) {
+    // A source's stages stand together, the source first.
+    if (stage.via.by === 'source') seen.clear();
+    if (stage.signal !== 'sound' || !stage.parent || !isConversion(stage)) continue;
+    const entered = seen.get(stage.via);
+    if (entered?.includes(stage.parent.at.index)) continue;
+    found.push(stage);
+    if (entered) entered.push(stage.parent.at.index);
+    else seen.set(stage.via, [stage.parent.at.index]);
+  }
+  return found;
+});
+
+/** Whether a stage is where an analogue signal becomes digital. */
+export const isConversion = (stage: Stage): boolean =>
+  stage.via.by === 'route' &&
+  stage.via.route.route.sound?.toDigital !== undefined &&
+  stage.parent?.at.port.family === 'analogue';
+
+/** A gain a thread passes that someone can turn. */
+export interface AdjustableGain {
+  readonly stage: Stage;
+  readonly gain: GainSetting;
+  readonly control: string;
+}
+
+/** The gains on the way to a stage that can be turned, the nearest to the stage first. */
+export const adjustableGains = (stage: Stage): AdjustableGain[] =>
+  stagesOf(stage)
+    .reverse()
+    .flatMap((at) => {
+      if (at.via.by !== 'route' || !at.via.route.route.sound) return [];
+      const gain = gainOf(at.at.device.device, at.via.route.route.sound);
+      return gain.control === null ? [] : [{ stage: at, gain, control: gain.control }];
+    });
+
+/** The gain nearest to a stage that can be turned. */
+export const nearestGain = (stage: Stage): AdjustableGain | undefined => adjustableGains(stage)[0];
+
+/** A gain on the control's own steps, nearest to what is wanted and inside its range. @unit dB */
+export const steppedGain = (wantedDb: number, gain: GainSetting): number => {
+  const steps = Math.round((wantedDb - gain.minDb) / gain.stepDb);
+  const stepped = gain.minDb + steps * gain.stepDb;
+  return Math.min(gain.maxDb, Math.max(gain.minDb, Number(stepped.toFixed(4))));
+};
+
+export { cable };

@@ -1,0 +1,69 @@
+import type { Graph, PortNode } from '../../graph';
+import { switchSetting } from '../../rig';
+
+/** What phantom power a port that needs it, or must not get it, meets at the far end of its cable. */
+export type Phantom =
+  | {
+      readonly state: 'on';
+      readonly supply: PortNode;
+      readonly control: string;
+      readonly maxMa: number;
+    }
+  | {
+      readonly state: 'off';
+      readonly supply: PortNode;
+      readonly control: string;
+      readonly maxMa: number;
+    }
+  /** A device on the way needs phantom power itself or has a transformer */
+  | { readonly state: 'blocked'; readonly by: PortNode }
+  /** The input has no phantom power to give */
+  | { readonly state: 'none'; readonly at: PortNode }
+  | { readonly state: 'unplugged' };
+
+/** Follows an output's cable to whatever supplies phantom power, through devices that let it pass. */
+export const phantomAt = (output: PortNode): Phantom => {
+  let at: PortNode | undefined = output;
+  for (let step = 0; at && step < 20; step++) {
+    const input: PortNode | undefined = at.links.find((edge) => edge.from === at)?.to;
+    if (!input) return { state: 'unplugged' };
+    if (input.port.family !== 'analogue') return { state: 'none', at: input };
+    const supply = input.port.phantomSupply;
+    if (supply)
+      return {
+        state: switchSetting(input.device.device, supply.control) ? 'on' : 'off',
+        supply: input,
+        control: supply.control,
+        maxMa: supply.maxMa,
+      };
+    const through: string | undefined = input.routes.find(
+      (candidate) => candidate.route.sound?.passesPhantom,
+    )?.route.to[0];
+    const next: PortNode | undefined =
+      through === undefined ? undefined : input.device.ports.get(through);
+    if (!next) {
+      const goesOn = input.routes.some((candidate) =>
+        candidate.route.to.some((to) => (input.device.ports.get(to)?.links.length ?? 0) > 0),
+      );
+      return goesOn && input.device.device.model.step === 'lift'
+        ? { state: 'blocked', by: input }
+        : { state: 'none', at: input };
+    }
+    at = next;
+  }
+  return { state: 'unplugged' };
+};
+
+/** Outputs that need phantom power and do not get it: nothing comes out of them. */
+export const unpowered = (graph: Graph): ReadonlySet<PortNode> => {
+  const dead = new Set<PortNode>();
+  for (const node of graph.ports)
+    if (
+      node.port.family === 'analogue' &&
+      node.port.phantomNeedMa !== undefined &&
+      node.links.length > 0 &&
+      phantomAt(node).state !== 'on'
+    )
+      dead.add(node);
+  return dead;
+};

@@ -1,0 +1,206 @@
+import type { PortNode } from '../../graph';
+import { type Device, numberSetting, type SoundRoute, switchSetting } from '../../rig';
+import { preampOwnNoiseDbu } from '../../units';
+import { compressedDb, type StaticCurve } from './dynamics';
+import {
+  addNoise,
+  aWeightedNoise,
+  missingFigure,
+  type Noise,
+  shiftNoise,
+  type SoundFigures,
+  unweightedNoise,
+} from './figures';
+
+/** The gain a route stands at and the range it could. A fixed gain has a range of one. */
+export interface GainSetting {
+  readonly gainDb: number;
+  readonly minDb: number;
+  readonly maxDb: number;
+  readonly stepDb: number;
+  /** Control to turn; null for a fixed gain */
+  readonly control: string | null;
+}
+
+const UNITY: GainSetting = { gainDb: 0, minDb: 0, maxDb: 0, stepDb: 1, control: null };
+
+export const gainOf = (device: Device, sound: SoundRoute): GainSetting => {
+  if (!sound.gain) return UNITY;
+  if ('db' in sound.gain)
+    return {
+      gainDb: sound.gain.db,
+      minDb: sound.gain.db,
+      maxDb: sound.gain.db,
+      stepDb: 1,
+      control: null,
+    };
+  const control = device.model.controls[sound.gain.control];
+  if (control?.type !== 'gain') return UNITY;
+  const gainDb = numberSetting(device, sound.gain.control) ?? control.initial;
+  return {
+    gainDb,
+    minDb: control.minDb,
+    maxDb: control.maxDb,
+    stepDb: control.stepDb,
+    control: sound.gain.control,
+  };
+};
+
+/** Attenuation switched in. @returns dB, 0 or below */
+export const padOf = (device: Device, sound: SoundRoute): number =>
+  sound.pad && switchSetting(device, sound.pad.control) ? sound.pad.db : 0;
+
+/**
+ * EIN at a gain, interpolated in dB between the gains it is stated at and held beyond them.
+ * @returns dBu; null when none is stated
+ */
+export const einAt = (ein: NonNullable<SoundRoute['ein']>, gainDb: number): number | null => {
+  const rows = [...ein].sort((a, b) => a.gainDb - b.gainDb);
+  const above = rows.find((row) => row.gainDb >= gainDb);
+  const below = rows.findLast((row) => row.gainDb <= gainDb);
+  if (!above || !below) return (above ?? below)?.dbu ?? null;
+  if (above.gainDb === below.gainDb) return above.dbu;
+  return (
+    below.dbu + ((above.dbu - below.dbu) * (gainDb - below.gainDb)) / (above.gainDb - below.gainDb)
+  );
+};
+
+/** Noise a route adds, referred to its input after the pad. @returns null when it is not known or none */
+export const ownNoise = (device: Device, sound: SoundRoute): Noise | null => {
+  if (sound.ownNoiseDbu !== undefined && sound.ownNoiseDbu !== null)
+    return unweightedNoise(sound.ownNoiseDbu);
+  const ein = sound.ein && einAt(sound.ein, gainOf(device, sound).gainDb);
+  return ein === undefined || ein === null ? null : unweightedNoise(preampOwnNoiseDbu(ein));
+};
+
+/** The compressor's curve, if it is switched in. */
+export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null => {
+  const { compressor } = sound;
+  if (!compressor || !switchSetting(device, compressor.inSwitch)) return null;
+  const thresholdDb = numberSetting(device, compressor.thresholdControl);
+  const ratio = numberSetting(device, compressor.ratioControl);
+  const makeUpDb = numberSetting(device, compressor.makeUpControl);
+  return thresholdDb === undefined || ratio === undefined || makeUpDb === undefined
+    ? null
+    : { thresholdDb, ratio, makeUpDb };
+};
+
+/**
+ * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`,
+ * the lowest of the ways on from it. Gain counts from
+ * 0 dB where the range begins below it.
+ * @returns dBu; null when unknown
+ */
+export const inputCeilingDbu = (node: PortNode): number | null => {
+  if (
+    node.port.family !== 'analogue' ||
+    node.port.maxInDbu === undefined ||
+    node.port.maxInDbu === null
+  )
+    return null;
+  const { device } = node.device;
+  let least = Infinity;
+  for (const { route } of node.routes) {
+    if (!route.sound) continue;
+    const gain = gainOf(device, route.sound);
+    // A volume control that only takes away spares the input stage; at a converter the reading is
+    // full scale wherever the knob began.
+    const from = route.sound.toDigital ? gain.minDb : Math.max(gain.minDb, 0);
+    least = Math.min(
+      least,
+      node.port.maxInDbu - padOf(device, route.sound) - Math.max(0, gain.gainDb - from),
+    );
+  }
+  return least === Infinity ? node.port.maxInDbu : least;
+};
+
+/** What an amplifying or attenuating route does to level, crest and noise, the unit staying the same. */
+const amplify = (
+  before: SoundFigures,
+  device: Device,
+  sound: SoundRoute,
+  byDb: number,
+): SoundFigures => {
+  const pad = padOf(device, sound);
+  const noise =
+    before.noise &&
+    shiftNoise(addNoise(shiftNoise(before.noise, pad), ownNoise(device, sound)), byDb);
+  const levelDb = before.levelDb === null ? null : before.levelDb + pad + byDb;
+  const amplified: SoundFigures = { ...before, levelDb, noise, ceilingDb: null };
+  const curve = curveOf(device, sound);
+  if (!curve || levelDb === null) return amplified;
+  const out = compressedDb(levelDb, curve);
+  const reduced = out - levelDb;
+  const crestDb = compressedDb(levelDb + before.crestDb, curve) - out;
+  return { ...amplified, levelDb: out, crestDb, noise: noise && shiftNoise(noise, reduced) };
+};
+
+/**
+ * Figures at the end of an inner route.
+ * @param from the in-port the route begins at @param to the out-port it ends at
+ */
+export const throughRoute = (
+  before: SoundFigures,
+  from: PortNode,
+  to: PortNode,
+  sound: SoundRoute,
+): SoundFigures => {
+  const device = from.device.device;
+  const gain = gainOf(device, sound);
+  if (sound.toDigital && before.unit === 'dBu') {
+    const maxInDbu = from.port.family === 'analogue' ? (from.port.maxInDbu ?? null) : null;
+    if (maxInDbu === null)
+      return {
+        ...before,
+        unit: 'dBFS',
+        levelDb: null,
+        noise: null,
+        ceilingDb: 0,
+        unknown:
+          before.unknown ?? missingFigure(`the maximum level of ${device.name}, ${from.port.name}`),
+      };
+    const digital = amplify(before, device, sound, gain.gainDb - gain.minDb - maxInDbu);
+    const { dynamicRangeDba } = sound.toDigital;
+    return {
+      ...digital,
+      unit: 'dBFS',
+      ceilingDb: 0,
+      noise:
+        digital.noise &&
+        addNoise(digital.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba)),
+    };
+  }
+  if (sound.toAnalogue && before.unit === 'dBFS') {
+    const { fullScaleDbu, dynamicRangeDba } = sound.toAnalogue;
+    if (fullScaleDbu === null)
+      return {
+        ...before,
+        unit: 'dBu',
+        levelDb: null,
+        noise: null,
+        ceilingDb: null,
+        unknown: before.unknown ?? missingFigure(`the output level of ${device.name}`),
+      };
+    const noisy =
+      before.noise &&
+      addNoise(before.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba));
+    const analogue = amplify(
+      { ...before, noise: noisy },
+      device,
+      sound,
+      fullScaleDbu + gain.gainDb,
+    );
+    return { ...analogue, unit: 'dBu', ceilingDb: fullScaleDbu + gain.gainDb };
+  }
+  const after = amplify(before, device, sound, gain.gainDb);
+  if (after.unit === 'dBFS') return { ...after, ceilingDb: 0 };
+  const outputNoise =
+    sound.outputNoiseDbu === undefined || sound.outputNoiseDbu === null
+      ? null
+      : unweightedNoise(sound.outputNoiseDbu);
+  return {
+    ...after,
+    noise: after.noise && addNoise(after.noise, outputNoise),
+    ceilingDb: to.port.family === 'analogue' ? (to.port.maxOutDbu ?? null) : null,
+  };
+};

@@ -1,0 +1,52 @@
+import type { Traced } from '../../graph';
+import { frameMs } from '../../units';
+import type { PictureFigures } from '../picture';
+
+/** Delay from the source to a stage. */
+export interface Delay {
+  /** Sum of what is known. @unit ms */
+  readonly knownMs: number;
+  /** Devices on the way whose delay is not known */
+  readonly unknown: number;
+}
+
+const AT_SOURCE: Delay = { knownMs: 0, unknown: 0 };
+
+/**
+ * The time pass: typical delay of every thread at every stage, and how much of it is unknown. A
+ * delay in frames counts the frames of
+ * the picture that enters the device.
+ * @returns delays by stage index
+ */
+export const timePass = (
+  { stages }: Traced,
+  picture: readonly (PictureFigures | undefined)[],
+): readonly Delay[] => {
+  const delays: Delay[] = new Array(stages.length);
+  for (const stage of stages) {
+    const before = (stage.parent && delays[stage.parent.index]) ?? AT_SOURCE;
+    if (stage.via.by !== 'route') {
+      delays[stage.index] = before;
+      continue;
+    }
+    const { delay } = stage.via.route.route;
+    const format = stage.parent ? picture[stage.parent.index]?.format : null;
+    const ms =
+      delay === null
+        ? null
+        : 'ms' in delay
+          ? delay.ms
+          : delay.frames === 0
+            ? 0
+            : format
+              ? delay.frames * frameMs(format.rate)
+              : null;
+    delays[stage.index] =
+      ms === 0
+        ? before
+        : ms === null
+          ? { ...before, unknown: before.unknown + 1 }
+          : { ...before, knownMs: before.knownMs + ms };
+  }
+  return delays;
+};

@@ -1,0 +1,315 @@
+import { CATALOGUE } from '../../catalogue';
+import { splice } from '../../edits/splice';
+import { sourceOf, type Stage, stagesOf } from '../../graph';
+import { measure, type Measured } from '../../passes/measure';
+import { costOf } from '../../passes/money';
+import { bleedDb, FARTHER_M, fartherFrom, microphonesInRoom } from '../../passes/room';
+import { voices } from '../../passes/sound/ladder';
+import { figure } from '../../passes/sum';
+import {
+  apply,
+  type Command,
+  entry,
+  type Model,
+  numberSetting,
+  Refusal,
+  type SimpleCommand,
+} from '../../rig';
+import { CLOSE_DB, setForVoice } from './set';
+
+/** Closest a mouth is sent to a microphone: nearer, breath and lips win. @unit m */
+const NEAREST_M = 0.04;
+/** A change of noise that nobody hears. @unit dB */
+const HEARD_DB = 1;
+
+/** A remedy for one voice, tried in the engine with its gains set as well as they can be. */
+export interface Remedy {
+  readonly label: string;
+  readonly command: Command;
+  /** In the studio's currency; 0 = free, null = it depends on the room */
+  readonly price: number | null;
+  /** Devices more on the desk */
+  readonly clutter: number;
+  /** Gain that is missing for the house level, before and after. @unit dB */
+  readonly missingBeforeDb: number;
+  readonly missingAfterDb: number;
+  /** @unit dB */
+  readonly snrBeforeDb: number;
+  readonly snrAfterDb: number;
+  /** Voice over the room and its noises, which no gain changes. @unit dB; null where the room is not known */
+  readonly overRoomBeforeDb: number | null;
+  readonly overRoomAfterDb: number | null;
+  /** The loudest other voice against the own. @unit dB, below 0; null where nobody else has a place */
+  readonly bleedAfterDb: number | null;
+  /** Headroom that is missing at the tightest stage afterwards. @unit dB */
+  readonly shortAfterDb: number;
+  /** What it does for the gain and for the noise, in words; says plainly when the money changes nothing */
+  readonly says: string;
+}
+
+interface Attempt {
+  readonly label: string;
+  readonly commands: readonly SimpleCommand[];
+  /** What it costs where that is not the price of devices: null = it depends on the room */
+  readonly price?: null;
+}
+
+const gainWords = (before: number, after: number): string =>
+  before <= 0
+    ? 'No gain was missing'
+    : after <= 0
+      ? `Brings the ${figure(before)} dB of gain that are missing`
+      : after >= before - 0.05
+        ? 'Brings no gain'
+        : `Leaves ${figure(after)} dB of gain missing`;
+const noiseWords = (wins: number): string =>
+  Math.abs(wins) < HEARD_DB
+    ? `changes the noise by only ${figure(Math.abs(wins))} dB`
+    : wins > 0
+      ? `lowers the noise by ${figure(wins)} dB`
+      : `raises the noise by ${figure(-wins)} dB`;
+
+/** What it does for the voice over the room, where that is heard. */
+const roomWords = (before: number | null, after: number | null): string => {
+  const wins = before === null || after === null ? 0 : after - before;
+  return Math.abs(wins) < HEARD_DB
+    ? ''
+    : ` The voice stands ${figure(Math.abs(wins))} dB ${wins > 0 ? 'farther' : 'less'} over the room.`;
+};
+
+/** Phantom power at the input a microphone hangs on, on or off as it needs. */
+const phantomFor = (source: Stage, needs: boolean): SimpleCommand[] => {
+  const { port, device } = source.at.links[0]?.to ?? source.at;
+  return port.family === 'analogue' && port.phantomSupply
+    ? [
+        {
+          type: 'setControl',
+          deviceId: device.id,
+          control: port.phantomSupply.control,
+          value: needs,
+        },
+      ]
+    : [];
+};
+
+/** Another model in a device's place, to be bought. */
+const bought = (deviceId: string, model: Model): SimpleCommand[] => [
+  { type: 'replaceModel', deviceId, model },
+  { type: 'setOwnership', deviceId, ownership: 'to buy', price: null },
+];
+
+const needsPhantom = (model: Model): boolean =>
+  Object.values(model.ports).some(
+    (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
+  );
+
+const closer = (source: Stage, missingDb: number): Attempt[] => {
+  const emits = source.at.port.emits?.sound;
+  const { device, id } = source.at.device;
+  const distanceM =
+    emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
+  if (emits?.type !== 'microphone' || distanceM === undefined || distanceM <= NEAREST_M) return [];
+  const value = Math.max(
+    NEAREST_M,
+    Math.floor(100 * distanceM * 10 ** (-Math.max(missingDb, 3) / 20)) / 100,
+  );
+  return [
+    {
+      label: `Move ${device.name} to ${figure(value * 100, 0)} cm`,
+      commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }],
+    },
+  ];
+};
+
+/** Microphones with the same plug, which the voice could have instead. */
+const otherMicrophones = (source: Stage): Attempt[] => {
+  const { device, id } = source.at.device;
+  return CATALOGUE.filter(
+    ({ kind, classId, ports }) =>
+      kind === 'microphone' &&
+      classId !== device.model.classId &&
+      ports[source.at.id]?.connector === source.at.port.connector &&
+      ports[source.at.id]?.family === 'analogue',
+  ).map((model) => ({
+    label: `${model.name} instead of ${device.name}`,
+    commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
+  }));
+};
+
+/** Something between the microphone and its input. */
+const between = (measured: Measured, source: Stage, classId: string, label: string): Attempt[] => {
+  const [edge] = source.at.links;
+  if (!edge || source.at.port.family !== 'analogue' || source.at.port.phantomNeedMa !== undefined)
+    return [];
+  const { commands } = splice(measured.rig, edge, classId, { in: 'in', out: 'out' });
+  return [
+    {
+      label: `${label} after ${source.at.device.device.name}`,
+      commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])],
+    },
+  ];
+};
+
+/** Interfaces and mixers that could stand in the place of the one that makes it digital. */
+const otherInterfaces = (stage: Stage): Attempt[] => {
+  const { device, id } = stage.at.device;
+  return CATALOGUE.filter(
+    ({ kind, classId }) =>
+      kind === device.model.kind &&
+      classId !== device.model.classId &&
+      ['interface', 'mixer', 'recorder'].includes(kind),
+  ).map((model) => ({
+    label: `${model.name} instead of ${device.name}`,
+    commands: bought(id, model),
+  }));
+};
+
+/** What could be done to the room: half its echo, and the loudest noise taken away or moved off. */
+const quieterRoom = (measured: Measured, source: Stage): Attempt[] => {
+  const { room, noises } = measured.rig;
+  const microphone = microphonesInRoom(measured).find(({ node }) => node === source.at);
+  const [loudest] = [...(microphone?.noises ?? [])].sort((a, b) => b.spl - a.spl);
+  const noise = loudest && entry(noises, loudest.id);
+  return [
+    ...(room.rt60S === null || room.volumeM3 === null
+      ? []
+      : [
+          {
+            label: 'Treat the room until its echo is half as long',
+            commands: [
+              { type: 'setRoom' as const, room: { rt60S: Number((room.rt60S / 2).toFixed(2)) } },
+            ],
+            price: null,
+          },
+        ]),
+    ...(loudest && noise?.at && microphone?.spot
+      ? [
+          {
+            label: `Move ${noise.name} ${FARTHER_M} m farther away`,
+            commands: [
+              {
+                type: 'changeNoise' as const,
+                noiseId: loudest.id,
+                noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) },
+              },
+            ],
+          },
+          {
+            label: `Switch ${noise.name} off during the show`,
+            commands: [
+              { type: 'changeNoise' as const, noiseId: loudest.id, noise: { runs: false } },
+            ],
+          },
+        ]
+      : []),
+  ];
+};
+
+interface Standing {
+  readonly missingDb: number;
+  readonly snrDb: number;
+  readonly shortDb: number;
+  readonly overRoomDb: number | null;
+  readonly bleedDb: number | null;
+  readonly commands: readonly SimpleCommand[];
+}
+
+/** How a voice stands once its gains are set as well as they can be. */
+const standing = (measured: Measured, sourceId: string, converterId: string): Standing | null => {
+  const stage = voices(measured).find(
+    (item) => sourceOf(item).at.device.id === sourceId && item.at.device.id === converterId,
+  );
+  const answer = stage && setForVoice(measured, stage);
+  if (!answer?.can) return null;
+  const { after, commands } = answer.proposal;
+  // Within half a step of the level nothing is missing.
+  const microphone = microphonesInRoom(measured).find(({ node }) => node.device.id === sourceId);
+  const bleeds = microphone?.bleed.flatMap((other) => bleedDb(microphone, other) ?? []) ?? [];
+  return {
+    missingDb: after.missDb > 0 ? after.missDb + CLOSE_DB : 0,
+    snrDb: after.snrDb,
+    shortDb: after.shortDb,
+    overRoomDb: microphone?.overRoomDb ?? null,
+    bleedDb: bleeds.length ? Math.max(...bleeds) : null,
+    commands,
+  };
+};
+
+const compareCosts = (a: number | null, b: number | null): number =>
+  a === b ? 0 : (a ?? Infinity) - (b ?? Infinity);
+
+/**
+ * Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the
+ * one with less on the desk, the quieter.
+ */
+const compareRemedies = (a: Remedy, b: Remedy): number =>
+  Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) ||
+  Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) ||
+  compareCosts(a.price, b.price) ||
+  a.clutter - b.clutter ||
+  b.snrAfterDb - a.snrAfterDb;
+
+/**
+ * What could be done or bought for a voice, each tried in the engine with its gains set, the best first.
+ * @param stage the conversion, as `voices` gives it
+ * @returns none where the voice's own level cannot be told
+ */
+export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
+  const source = sourceOf(stage);
+  const [sourceId, converterId] = [source.at.device.id, stage.at.device.id];
+  const before = standing(measured, sourceId, converterId);
+  if (!before) return [];
+  const isDirect = stagesOf(stage).length === 3;
+  const attempts: Attempt[] = [
+    ...closer(source, before.missingDb),
+    ...between(measured, source, 'booster-inline', 'A booster'),
+    ...between(measured, source, 'preamp-one', 'A preamp of its own'),
+    ...between(measured, source, 'channel-processor', 'A channel processor'),
+    ...quieterRoom(measured, source),
+    ...otherMicrophones(source),
+    ...(isDirect ? otherInterfaces(stage) : []),
+  ];
+  return attempts
+    .flatMap(({ label, commands, price }): Remedy[] => {
+      try {
+        const changed = measure(
+          apply(measured.rig, { type: 'batch', label, commands: [...commands] }),
+        );
+        const after = standing(changed, sourceId, converterId);
+        if (!after) return [];
+        const command: Command = {
+          type: 'batch',
+          label,
+          commands: [...commands, ...after.commands],
+        };
+        const wins = after.snrDb - before.snrDb;
+        const gains = before.missingDb - after.missingDb;
+        const overRoom = roomWords(before.overRoomDb, after.overRoomDb);
+        const isHeard = gains >= HEARD_DB || wins >= HEARD_DB || overRoom !== '';
+        return [
+          {
+            label,
+            command,
+            price: price === undefined ? costOf(measured.rig, command) : price,
+            clutter: changed.graph.devices.size - measured.graph.devices.size,
+            missingBeforeDb: before.missingDb,
+            missingAfterDb: after.missingDb,
+            snrBeforeDb: before.snrDb,
+            snrAfterDb: after.snrDb,
+            overRoomBeforeDb: before.overRoomDb,
+            overRoomAfterDb: after.overRoomDb,
+            bleedAfterDb: after.bleedDb,
+            shortAfterDb: after.shortDb,
+            says:
+              `${gainWords(before.missingDb, after.missingDb)} and ` +
+              `${noiseWords(wins)}.${overRoom}` +
+              (isHeard ? '' : ' Nothing that is heard gets better.'),
+          },
+        ];
+      } catch (error) {
+        if (error instanceof Refusal) return [];
+        throw error;
+      }
+    })
+    .sort(compareRemedies);
+};

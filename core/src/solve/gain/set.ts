@@ -1,0 +1,299 @@
+import { type PortNode, sourceOf, type Stage, stagesOf } from '../../graph';
+import { measure, type Measured } from '../../passes/measure';
+import { headroomDb, snrDb, type SoundFigures, soundStep } from '../../passes/sound';
+import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
+import { apply, type Device, type HouseRules, levelTarget, type SimpleCommand } from '../../rig';
+
+/** How near the average must come to the house level; half a usual step of a gain. @unit dB */
+export const CLOSE_DB = 0.5;
+/** Share at the top of a gain's range that is left alone where another stage can give the gain. */
+const LAST_TENTH = 0.1;
+/** Most settings tried for one voice; more would keep a person waiting. */
+export const MOST_SETTINGS = 400_000;
+
+/** How good a set of settings is, the weightiest first; of two, the one with the first smaller figure is better. */
+export interface Worth {
+  /** Headroom missing at the tightest stage. @unit dB */
+  readonly shortDb: number;
+  /** Distance from the house level beyond `CLOSE_DB`. @unit dB */
+  readonly missDb: number;
+  /** Gains in the last tenth of their range */
+  readonly lastTenths: number;
+  /** @unit dB */
+  readonly snrDb: number;
+  readonly touched: number;
+  /** How far the knobs are turned in all. @unit dB */
+  readonly turnedDb: number;
+}
+
+/** Signal-to-noise ratios nearer than this are the same. @unit dB */
+const SAME_SNR_DB = 0.005;
+
+/**
+ * Order of settings: headroom, level, the last tenth, noise, and then as few knobs and turns as
+ * possible. @returns below 0 where `a` is better
+ */
+export const compareWorth = (a: Worth, b: Worth): number =>
+  a.shortDb - b.shortDb ||
+  a.missDb - b.missDb ||
+  a.lastTenths - b.lastTenths ||
+  (Math.abs(a.snrDb - b.snrDb) > SAME_SNR_DB ? b.snrDb - a.snrDb : 0) ||
+  a.touched - b.touched ||
+  a.turnedDb - b.turnedDb;
+
+/** A settings search for one voice: what to set, what it gives, and how that is known to be the best. */
+export interface GainProposal {
+  readonly stage: Stage;
+  readonly knobs: readonly Knob[];
+  /** Knobs left as they are, since with them there would be too many combinations to try */
+  readonly left: readonly Knob[];
+  /** By knob. @unit dB */
+  readonly settingsDb: readonly number[];
+  readonly commands: readonly SimpleCommand[];
+  readonly before: Worth;
+  readonly after: Worth;
+  /** The stage with the least headroom once set */
+  readonly limiting: Stage;
+  readonly tried: number;
+  /** Of those, how many keep the headroom everywhere, and how many of these also meet the level */
+  readonly keepHeadroom: number;
+  readonly meetLevel: number;
+}
+export type GainAnswer =
+  | { readonly can: true; readonly proposal: GainProposal }
+  | { readonly can: false; readonly why: string };
+
+/** A path whose settings can be changed without touching the rig: the same stages, with devices of its own. */
+class Bench {
+  private readonly devices = new Map<
+    string,
+    Device & { settings: Record<string, number | boolean | string> }
+  >();
+  private readonly nodes = new Map<PortNode, PortNode>();
+  private readonly path: readonly Stage[];
+  constructor(
+    last: Stage,
+    private readonly first: SoundFigures,
+    private readonly rules: HouseRules,
+  ) {
+    let parent: Stage | null = null;
+    const path: Stage[] = [];
+    for (const stage of stagesOf(last)) {
+      const copy: Stage = { ...stage, at: this.nodeOf(stage.at), parent };
+      path.push(copy);
+      parent = copy;
+    }
+    this.path = path;
+  }
+  /** The same port on a device whose settings may be changed. */
+  private nodeOf(node: PortNode): PortNode {
+    const known = this.nodes.get(node);
+    if (known) return known;
+    const { id, device } = node.device;
+    const own = this.devices.get(id) ?? { ...device, settings: { ...device.settings } };
+    this.devices.set(id, own);
+    // Everything of the port but its device: a copy field by field would lose what its class computes.
+    const copy = Object.create(node, {
+      device: { value: { id, device: own, ports: node.device.ports } },
+    }) as PortNode;
+    this.nodes.set(node, copy);
+    return copy;
+  }
+  set(knob: Knob, valueDb: number): void {
+    const device = this.devices.get(knob.deviceId);
+    if (device) device.settings[knob.control] = knob.kind === 'pad' ? valueDb < 0 : valueDb;
+  }
+  /** Level, ratio and the tightest stage at the present settings. */
+  read(): { levelDb: number; snrDb: number; headroomDb: number; tightest: number } {
+    let figures: SoundFigures | undefined = this.first;
+    let least = headroomDb(this.first) ?? Infinity;
+    let tightest = 0;
+    for (let index = 1; index < this.path.length && figures; index++) {
+      const stage: Stage | undefined = this.path[index];
+      figures = stage && soundStep(figures, stage);
+      const headroom = figures ? headroomDb(figures) : null;
+      if (headroom !== null && headroom < least) {
+        least = headroom;
+        tightest = index;
+      }
+    }
+    return {
+      levelDb: figures?.levelDb ?? NaN,
+      snrDb: (figures && snrDb(figures)) ?? NaN,
+      headroomDb: least,
+      tightest,
+    };
+  }
+  worth(
+    knobs: readonly Knob[],
+    settings: readonly number[],
+  ): Worth & { readonly tightest: number } {
+    const { levelDb, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
+    let lastTenths = 0;
+    let touched = 0;
+    let turnedDb = 0;
+    knobs.forEach(({ kind, valueDb, settingsDb }, index) => {
+      const value = settings[index] ?? valueDb;
+      const [least = 0] = settingsDb;
+      const most = settingsDb.at(-1) ?? 0;
+      if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9)
+        lastTenths++;
+      if (value !== valueDb) touched++;
+      turnedDb += Math.abs(value - valueDb);
+    });
+    return {
+      shortDb: tidy(Math.max(0, this.rules.headroomDb - headroom)),
+      missDb: tidy(Math.max(0, Math.abs(levelDb - levelTarget(this.rules).averageDbfs) - CLOSE_DB)),
+      lastTenths,
+      snrDb: ratio,
+      touched,
+      turnedDb,
+      tightest,
+    };
+  }
+}
+
+/** Differences in the tenth digit are arithmetic, not sound. */
+const tidy = (db: number): number => Math.round(db * 1e9) / 1e9;
+
+const settingsCount = (knobs: readonly Knob[]): number =>
+  knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
+
+/** The best settings so far, and what they are worth. */
+interface Found {
+  readonly worth: Worth & { readonly tightest: number };
+  readonly settings: readonly number[];
+}
+
+/** Walks every combination of settings of the knobs, the last knob fastest. */
+const eachSetting = (
+  knobs: readonly Knob[],
+  visit: (settings: readonly number[], turned: number) => void,
+): void => {
+  const at = knobs.map(() => 0);
+  const settings = knobs.map(({ settingsDb }) => settingsDb[0] ?? 0);
+  let turned = 0;
+  for (;;) {
+    visit(settings, turned);
+    let knob = knobs.length - 1;
+    for (; knob >= 0; knob--) {
+      const list = knobs[knob]?.settingsDb ?? [];
+      const next = (at[knob] ?? 0) + 1;
+      at[knob] = next < list.length ? next : 0;
+      settings[knob] = list[at[knob] ?? 0] ?? 0;
+      if (next < list.length) break;
+    }
+    if (knob < 0) return;
+    turned = knob;
+  }
+};
+
+const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCommand => ({
+  type: 'setControl',
+  deviceId,
+  control,
+  value: kind === 'pad' ? valueDb < 0 : valueDb,
+});
+
+/**
+ * The settings of one voice that meet the house level, keep the headroom at every stage and give
+ * the best signal-to-noise ratio, found by trying every
+ * setting of every knob on its way.
+ * @param stage the conversion, as `voices` gives it @param held knobs that may not be turned, by `device.control`
+ * @returns why it cannot be told, where a figure is missing or there is nothing to turn
+ */
+export const setForVoice = (
+  measured: Measured,
+  stage: Stage,
+  held: ReadonlySet<string> = new Set(),
+): GainAnswer => {
+  const source = sourceOf(stage);
+  const first = measured.sound[source.index];
+  const name = source.at.device.device.name;
+  const unknown = measured.sound[stage.index]?.unknown;
+  if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null)
+    return { can: false, why: `Cannot tell for ${name}: needs ${unknown?.says ?? 'its level'}.` };
+  const all = knobsOf(stage).filter(({ deviceId, control }) => !held.has(`${deviceId}.${control}`));
+  if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
+  // Where there are too many combinations, the knobs nearest the microphone decide, since gain is best early.
+  let knobs = all;
+  while (settingsCount(knobs) > MOST_SETTINGS) knobs = knobs.slice(0, -1);
+  const bench = new Bench(stage, first, measured.rig.houseRules);
+  const before = bench.worth(
+    knobs,
+    knobs.map(({ valueDb }) => valueDb),
+  );
+  const best: Found[] = [];
+  let tried = 0;
+  let keepHeadroom = 0;
+  let meetLevel = 0;
+  eachSetting(knobs, (settings, turned) => {
+    for (let index = turned; index < knobs.length; index++) {
+      const knob = knobs[index];
+      if (knob) bench.set(knob, settings[index] ?? knob.valueDb);
+    }
+    const worth = bench.worth(knobs, settings);
+    tried++;
+    if (worth.shortDb === 0) {
+      keepHeadroom++;
+      if (worth.missDb === 0) meetLevel++;
+    }
+    if (!best[0] || compareWorth(worth, best[0].worth) < 0)
+      best[0] = { worth, settings: [...settings] };
+  });
+  const [found] = best;
+  if (!found) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
+  const commands = knobs.flatMap((knob, index) =>
+    found.settings[index] === knob.valueDb
+      ? []
+      : [commandOf(knob, found.settings[index] ?? knob.valueDb)],
+  );
+  return {
+    can: true,
+    proposal: {
+      stage,
+      knobs,
+      left: all.slice(knobs.length),
+      settingsDb: found.settings,
+      commands,
+      before,
+      after: found.worth,
+      limiting: stagesOf(stage)[found.worth.tightest] ?? stage,
+      tried,
+      keepHeadroom,
+      meetLevel,
+    },
+  };
+};
+
+/**
+ * Settings for every voice of the rig, one after the other; a knob that several voices share is set
+ * for the first of them and held for the rest.
+ */
+export const setForAll = (
+  measured: Measured,
+): { readonly commands: readonly SimpleCommand[]; readonly answers: readonly GainAnswer[] } => {
+  const held = new Set<string>();
+  const commands: SimpleCommand[] = [];
+  const answers: GainAnswer[] = [];
+  let now = measured;
+  // Stages keep their places from setting to setting: a gain changes levels, never ways.
+  voices(measured).forEach((_, place) => {
+    const stage = voices(now)[place];
+    if (!stage) return;
+    const answer = setForVoice(now, stage, held);
+    answers.push(answer);
+    if (!answer.can) return;
+    for (const { deviceId, control } of answer.proposal.knobs) held.add(`${deviceId}.${control}`);
+    if (answer.proposal.commands.length === 0) return;
+    commands.push(...answer.proposal.commands);
+    now = measure(
+      apply(now.rig, {
+        type: 'batch',
+        label: 'Set the gains',
+        commands: [...answer.proposal.commands],
+      }),
+    );
+  });
+  return { commands, answers };
+};

@@ -1,0 +1,48 @@
+import { analyse, type Analysis } from '../analyse';
+import { atSize, type Size } from '../passes/picture/size';
+import { apply, type SimpleCommand } from '../rig';
+import { type Finding, findingKey } from '../rules';
+
+/** What carries, takes in, writes or sends pictures, and can break under larger ones. */
+const BREAKS: ReadonlySet<string> = new Set([
+  'picture.link-overload',
+  'picture.format-refused',
+  'picture.reach',
+  'picture.heat',
+  'computer.branch-full',
+  'computer.controller-full',
+  'computer.reach',
+  'computer.work',
+  'computer.encodes',
+  'computer.drive-slow',
+  'computer.drive-full',
+  'computer.uplink',
+  'brief.capture-size',
+]);
+
+/** A whole rig taken to a size: the edits, and what then breaks that did not before. */
+export interface SizeStudy {
+  readonly size: Size;
+  readonly commands: readonly SimpleCommand[];
+  readonly breaks: readonly Finding[];
+  readonly after: Analysis;
+}
+
+/** Tries a size throughout. @returns null where the rig stands at it already */
+export const studySize = (analysis: Analysis, size: Size): SizeStudy | null => {
+  const commands = atSize(analysis.rig, size);
+  if (commands.length === 0) return null;
+  const after = analyse(
+    apply(analysis.rig, { type: 'batch', label: `Everything at ${size}p`, commands }),
+  );
+  const key = (finding: Finding) => `${finding.level} ${findingKey(finding)}`;
+  const before = new Set(analysis.findings.map(key));
+  return {
+    size,
+    commands,
+    after,
+    breaks: after.findings.filter(
+      (finding) => BREAKS.has(finding.code) && !before.has(key(finding)),
+    ),
+  };
+};
