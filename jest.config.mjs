@@ -1,9 +1,10 @@
-/** Core and server are tested in Node; the browser is Playwright's. */
+/** Core and server are tested in Node, fields and lists in jsdom; the browser is Playwright's. */
 export default {
   testEnvironment: 'node',
   testTimeout: 60_000,
   roots: ['<rootDir>/core/src', '<rootDir>/web', '<rootDir>/cli', '<rootDir>/demo'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.{ts,tsx}'],
+  setupFiles: ['<rootDir>/web/ui/setup-for-tests.mjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],
   transform: {
     '^.+\\.[mc]?[jt]sx?$': [
@@ -21,6 +22,7 @@ export default {
   transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
   moduleNameMapper: {
     '^@echo-loom/core$': '<rootDir>/core/src/index.ts',
+    '\\.module\\.css$': 'identity-obj-proxy',
     '^@/(.*)$': '<rootDir>/web/$1',
   },
 };

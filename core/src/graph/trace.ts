@@ -41,7 +41,7 @@ export interface Traced {
  * How many ways one source's signal is followed into the same port. More parallel ways than this
  * are counted, not followed.
  */
-export const WAYS_PER_PORT = 4;
+const WAYS_PER_PORT = 4;
 
 const portCarries = ({ port }: PortNode, signal: Signal): boolean => {
   switch (port.family) {
