@@ -204,3 +204,20 @@ describe('predictions', () => {
     );
   });
 });
+
+describe('a figure that cannot be told', () => {
+  it('says what it needs, by name', () => {
+    const rig = voice().build();
+    const mic = rig.devices['mic'];
+    if (!mic) throw new Error('no mic');
+    const analysis = analyse({
+      ...rig,
+      devices: { ...rig.devices, mic: { ...mic, personId: null } },
+    });
+    const notes = analysis.traced.stages
+      .filter(({ signal }) => signal === 'sound')
+      .flatMap(({ index }) => explain(analysis, { figure: 'level', stage: index }))
+      .flatMap(({ note }) => note ?? []);
+    expect(notes).toContain('Cannot tell: needs who speaks into Mic.');
+  });
+});

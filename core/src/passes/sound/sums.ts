@@ -52,7 +52,7 @@ const microphoneSums = (measured: Measured, stage: Stage): Sum[] => {
       result: figures?.levelDb ?? null,
       unit: 'dBu',
       source: 'IEC 60268-4',
-      ...(figures?.unknown ? { note: `Cannot tell: needs ${figures.unknown}.` } : {}),
+      ...(figures?.unknown ? { note: `Cannot tell: needs ${figures.unknown.says}.` } : {}),
     },
   ];
 };
