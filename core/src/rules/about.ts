@@ -13,8 +13,8 @@ interface Details {
   readonly source?: string;
   /** Which signal, where a port has both */
   readonly signal?: Signal;
-  /** The output it leaves by, where one input goes on by several */
-  readonly onward?: string;
+  /** The format that is made there, where one input leaves in several */
+  readonly made?: string;
   /** Stage where the figures are, in the analysis the finding came from; numbered anew in every one */
   readonly stage?: number;
 }
@@ -76,7 +76,7 @@ export const aboutKey = (about: About): string =>
     about.buttonId,
     about.source,
     about.signal,
-    about.onward,
+    about.made,
   ]
     .map((part) => part ?? '')
     .join('|');

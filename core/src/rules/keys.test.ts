@@ -1,4 +1,6 @@
-import { analyse } from '../analyse';
+import { analyse, fixesOf } from '../analyse';
+import { predict } from '../predict/predict';
+import { demoRig } from './demo-for-cases';
 import { randomRig, rigsToBeginFrom } from '../random-for-cases';
 import type { Rig } from '../rig';
 import { type Finding, findingKey } from './rule';
@@ -27,5 +29,12 @@ describe('findings can be told apart', () => {
       expect(analyse(rig).findings.map(findingKey)).toEqual(
         analyse(structuredClone(rig)).findings.map(findingKey),
       );
+  });
+  it('from edit to edit: a screen for the guests brings no finding that was there before', () => {
+    const before = analyse(demoRig('second-firing'));
+    const finding = before.findings.find(({ code }) => code === 'brief.cannot-see');
+    const [fix] = finding ? fixesOf(before, finding) : [];
+    if (!finding || !fix) throw new Error('no fix');
+    expect(predict(before, finding, fix).brings).toEqual([]);
   });
 });

@@ -1,3 +1,5 @@
+import type { About } from '../about';
+import { aboutStage } from './formats';
 import type { Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { perAnalysis } from '../../passes/per-analysis';
@@ -17,6 +19,12 @@ export interface Conversion {
 export const conversions = perAnalysis((measured): readonly Conversion[] =>
   findConversions(measured),
 );
+
+/** A conversion as a finding names it: the input, whose picture, and what is made of it. */
+export const aboutConversion = ({ stage, to }: Conversion): About => ({
+  ...aboutStage(stage),
+  made: formatName(to),
+});
 
 const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();

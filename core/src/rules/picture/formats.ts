@@ -102,8 +102,7 @@ export const stoppedAt = (measured: Measured, kinds: readonly PictureStop['by'][
 export const aboutStage = (stage: Stage): About => {
   const near = stage.via.by === 'link' ? stage : (stage.parent ?? stage);
   const linkId = near.via.by === 'link' ? near.via.link.id : undefined;
-  const about = atStage(stage, { deviceId: near.at.device.id, portId: near.at.id, linkId });
-  return near === stage ? about : { ...about, onward: stage.at.id };
+  return atStage(stage, { deviceId: near.at.device.id, portId: near.at.id, linkId });
 };
 
 /** A fix that flips a switch of the source, where the source has one. */

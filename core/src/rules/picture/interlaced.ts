@@ -1,8 +1,8 @@
 import { sourceOf } from '../../graph';
 import { type Format, formatName, isFormatText, parseFormat } from '../../units';
 import type { Rule } from '../rule';
-import { conversions } from './conversions';
-import { aboutStage, formatChoice } from './formats';
+import { aboutConversion, conversions } from './conversions';
+import { formatChoice } from './formats';
 
 const CODE = 'picture.interlaced';
 
@@ -24,7 +24,7 @@ export const interlaced: Rule = {
         code: CODE,
         area: 'picture',
         level: 'warn',
-        about: aboutStage(stage),
+        about: aboutConversion({ stage, from, to }),
         title: 'Interlaced into progressive',
         says:
           `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +

@@ -2,8 +2,8 @@ import { sourceOf } from '../../graph';
 import { nameOf } from '../../graph/names';
 import { nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
 import { pictureRule, setFix } from '../rule-of';
-import { type Conversion, conversions } from './conversions';
-import { aboutStage, formatChoice } from './formats';
+import { aboutConversion, type Conversion, conversions } from './conversions';
+import { formatChoice } from './formats';
 
 /** Whether one rate is a whole part or multiple of the other: then frames repeat or drop evenly. */
 const isEven = ({ from, to }: Conversion): boolean => {
@@ -36,7 +36,7 @@ export const rateMismatch = pictureRule(
       .filter(isOff)
       .map(({ stage, from, to }) => ({
         level: 'warn',
-        about: aboutStage(stage),
+        about: aboutConversion({ stage, from, to }),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
         says:
           `${sourceOf(stage).at.device.device.name} arrives at ` +

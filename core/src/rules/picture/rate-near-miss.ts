@@ -2,8 +2,8 @@ import { sourceOf } from '../../graph';
 import { nameOf } from '../../graph/names';
 import { formatName, nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
 import type { Rule } from '../rule';
-import { conversions } from './conversions';
-import { aboutStage, formatChoice } from './formats';
+import { aboutConversion, conversions } from './conversions';
+import { formatChoice } from './formats';
 
 const CODE = 'picture.rate-near-miss';
 
@@ -21,7 +21,7 @@ export const rateNearMiss: Rule = {
         code: CODE,
         area: 'picture',
         level: 'warn',
-        about: aboutStage(stage),
+        about: aboutConversion({ stage, from, to }),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
         says:
           `${sourceOf(stage).at.device.device.name} arrives at ` +

@@ -1,8 +1,8 @@
 import { sourceOf } from '../../graph';
 import { formatName, parseFormat, sameRate } from '../../units';
 import { pictureRule, setFix } from '../rule-of';
-import { conversions } from './conversions';
-import { aboutStage, formatChoice } from './formats';
+import { aboutConversion, conversions } from './conversions';
+import { formatChoice } from './formats';
 
 export const upscaled = pictureRule(
   'picture.upscaled',
@@ -17,7 +17,7 @@ export const upscaled = pictureRule(
       .filter(({ from, to }) => to.height > from.height && to.width > from.width)
       .map(({ stage, from, to }) => ({
         level: 'note',
-        about: aboutStage(stage),
+        about: aboutConversion({ stage, from, to }),
         title: `${from.height} lines made ${to.height}`,
         says:
           `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +
