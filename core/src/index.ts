@@ -58,11 +58,11 @@ export {
   bleedDb,
   combRippleDb,
   ifItWere,
-  isMuted,
   loopDb,
   microphonesInRoom,
   patternDb,
 } from './passes/room';
+export { isMuted } from './passes/room/loudspeakers';
 export { type MicrophoneChoice, microphoneChoices } from './passes/room/choice';
 export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './passes/sound';
 export { type ChannelLoad, channelLoads } from './passes/sound/channels';

@@ -1,4 +1,5 @@
-import type { Connector, Model, PictureSource } from '../rig/devices/model';
+import type { Model } from '../rig/devices/model';
+import type { Connector, PictureSource } from '../rig/devices/ports';
 import { cameraFigures } from './camera-figures';
 import { type ClassDraft, deviceClass, hdmi, sdi, toggle, usbDevice } from './parts';
 import type { FormatText } from './picture-parts';

@@ -1,4 +1,5 @@
-import type { Model, UsbPort } from '../rig/devices/model';
+import type { Model } from '../rig/devices/model';
+import type { UsbPort } from '../rig/devices/ports';
 import { deviceClass, hdmi, route, usbDevice } from './parts';
 import {
   type Encoding,

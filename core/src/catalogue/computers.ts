@@ -1,5 +1,6 @@
 import type { Storage, Work } from '../rig/devices/device-figures';
-import type { Model, Route, UsbPort } from '../rig/devices/model';
+import type { Model, Route } from '../rig/devices/model';
+import type { UsbPort } from '../rig/devices/ports';
 import {
   AT_ONCE,
   choice,

@@ -1,4 +1,5 @@
-import type { Model, Port, Route } from '../rig/devices/model';
+import type { Model, Route } from '../rig/devices/model';
+import type { Port } from '../rig/devices/ports';
 import { AT_ONCE, deviceClass, each, gain, idsOf, lineOut, phonesOut, route } from './parts';
 
 const networkPort = (

@@ -1,4 +1,5 @@
-import type { Model, Port } from '../rig/devices/model';
+import type { Model } from '../rig/devices/model';
+import type { Port } from '../rig/devices/ports';
 import {
   amount,
   AT_ONCE,

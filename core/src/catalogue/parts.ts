@@ -1,13 +1,6 @@
 import type { CameraFigures, Mixes, Storage, Work } from '../rig/devices/device-figures';
-import type {
-  AnaloguePort,
-  Control,
-  Model,
-  PicturePort,
-  Port,
-  Route,
-  UsbPort,
-} from '../rig/devices/model';
+import type { Control, Model, Route } from '../rig/devices/model';
+import type { AnaloguePort, PicturePort, Port, UsbPort } from '../rig/devices/ports';
 import type { SoundRoute } from '../rig/devices/sound-model';
 import { TYPICAL_PRICES } from './prices';
 

@@ -1,5 +1,6 @@
 import { AS_RECEIVED, BEST_THAT_FITS, READ_AS } from '../rig/devices/encoding';
-import type { Control, PicturePort } from '../rig/devices/model';
+import type { Control } from '../rig/devices/model';
+import type { PicturePort } from '../rig/devices/ports';
 import { parseFormat } from '../units';
 import { choice } from './parts';
 

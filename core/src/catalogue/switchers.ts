@@ -1,6 +1,7 @@
 import type { Mixes } from '../rig/devices/device-figures';
 import { FIRST_CONNECTED } from '../rig/devices/encoding';
-import type { Control, Model, PicturePort, Route, UsbPort } from '../rig/devices/model';
+import type { Control, Model, Route } from '../rig/devices/model';
+import type { PicturePort, UsbPort } from '../rig/devices/ports';
 import {
   amount,
   consumerIn,

@@ -10,7 +10,7 @@ import {
   verdictText,
 } from '../index';
 import { headroomDb, snrDb } from '../passes/sound';
-import { noiseShares } from '../passes/sound/sums';
+import { noiseShares } from '../passes/sound/noise-sums';
 import { figure } from '../passes/sum';
 import { camera, twoOnAHub, voice, voiceThrough } from '../rules/rigs-for-cases';
 

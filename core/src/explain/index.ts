@@ -2,10 +2,11 @@ import { type Stage, stagesOf } from '../graph';
 import { explainBranch } from '../passes/computer/sums';
 import type { Measured } from '../passes/measure';
 import { explainPayload, explainReach, explainStream } from '../passes/picture/sums';
-import { explainGainNeeded, explainHeadroom, explainLevel, explainSnr } from '../passes/sound/sums';
+import { explainGainNeeded, explainHeadroom, explainLevel } from '../passes/sound/sums';
+import { explainSnr } from '../passes/sound/noise-sums';
 import type { Sum } from '../passes/sum';
 
-export { boosterVerdict, type NoiseShare, noiseShares } from '../passes/sound/sums';
+export { boosterVerdict, type NoiseShare, noiseShares } from '../passes/sound/noise-sums';
 export * from '../passes/sum';
 
 /** Which figure is to be explained: one at a stage of a thread, or one of a link. */

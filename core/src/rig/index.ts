@@ -8,6 +8,7 @@ export * from './devices/device-figures';
 export * from './devices/encoding';
 export { figureAt } from './devices/figures';
 export * from './devices/model';
+export * from './devices/ports';
 export * from './devices/schema';
 export * from './devices/settings';
 export * from './devices/sound-model';

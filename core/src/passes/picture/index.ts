@@ -1,23 +1,21 @@
 import type { PortNode, Stage, Traced } from '../../graph';
 import { sourceOf } from '../../graph';
 import {
-  AS_RECEIVED,
   BEST_THAT_FITS,
   choiceSetting,
   type Coding,
-  CODINGS,
   type Device,
-  ENCODING_BITS_PER_PIXEL,
   FIRST_CONNECTED,
   type PictureRoute,
   type Rig,
-  switchSetting,
 } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../../units';
 import { negotiate, type Negotiation } from './negotiate';
 import { payloadAt, type PictureStop, stopOnLink } from './on-link';
+import { bitsPerPixel, codingSetting, flag, formatSetting, unpowered } from './settings';
 
 export type { Candidate, Negotiation, Obstacle } from './negotiate';
+
 export type { PictureStop } from './on-link';
 
 /** What a picture thread carries at a stage. */
@@ -48,36 +46,6 @@ export interface Pictures {
   /** For each source in use that sends the best that fits, by the index of its first stage */
   readonly negotiations: ReadonlyMap<number, Negotiation>;
 }
-
-const flag = (device: Device, value: boolean | string): boolean =>
-  typeof value === 'string' ? switchSetting(device, value) : value;
-
-/** @returns null where the control names no format of its own */
-const formatSetting = (device: Device, control: string): Format | null => {
-  const value = choiceSetting(device, control);
-  return value === undefined ||
-    value === AS_RECEIVED ||
-    value === BEST_THAT_FITS ||
-    value === FIRST_CONNECTED
-    ? null
-    : parseFormat(value);
-};
-
-const codingSetting = (device: Device, control: string | undefined): Coding | null =>
-  control === undefined ? null : (CODINGS[choiceSetting(device, control) ?? ''] ?? null);
-
-/** Bits per pixel of a device's encoding control. @returns null where the encoding is not one we know */
-const bitsPerPixel = (
-  device: Device,
-  control: string,
-): { encoding: string; bits: number } | null => {
-  const encoding = choiceSetting(device, control);
-  const bits =
-    encoding === undefined || !Object.hasOwn(ENCODING_BITS_PER_PIXEL, encoding)
-      ? undefined
-      : ENCODING_BITS_PER_PIXEL[encoding];
-  return encoding === undefined || bits === undefined ? null : { encoding, bits };
-};
 
 const stream = (
   device: Device,
@@ -117,10 +85,6 @@ const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
     stop: before.stop ?? stopOnLink(stage.via.link, before.format, payloadGbps),
   };
 };
-
-/** What stands still without its own supply passes nothing on. */
-const unpowered = (device: Device): boolean =>
-  device.model.supplyControl !== undefined && !switchSetting(device, device.model.supplyControl);
 
 /**
  * One run of the pass. A figure may need that of another source (a switcher at the format of its

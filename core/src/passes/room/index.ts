@@ -1,14 +1,5 @@
-import type { PortNode, Thread } from '../../graph';
-import {
-  entry,
-  inOrder,
-  numberSetting,
-  type Pattern,
-  type Point,
-  type Room,
-  type Spot,
-  switchSetting,
-} from '../../rig';
+import type { PortNode } from '../../graph';
+import { entry, inOrder, type Pattern, type Room, type Spot } from '../../rig';
 import { powerSumDb } from '../../units';
 import type { Measured } from '../measure';
 import { perAnalysis } from '../per-analysis';
@@ -21,8 +12,11 @@ import {
   ownAngle,
 } from '../sound/geometry';
 import { directivity, patternDb, randomEnergyDb } from '../sound/pattern';
+import type { Sounding } from './loudspeakers';
+import { throughLoudspeakers } from './loudspeakers';
 
 export { distanceBetween, fartherFrom } from '../sound/geometry';
+
 export { patternDb, randomEnergyDb } from '../sound/pattern';
 
 /**
@@ -94,15 +88,6 @@ export interface MicrophoneInRoom {
   readonly directToReverberantDb: number | null;
 }
 
-/** Something that sounds, and where. */
-interface Sounding {
-  readonly id: string;
-  readonly name: string;
-  readonly at: Point | null;
-  /** @unit dB SPL at 1 m */
-  readonly splAt1m: number;
-}
-
 const pickedUp = (
   room: Room,
   spot: Spot | null,
@@ -142,67 +127,6 @@ const soundings = perAnalysis(
       .map(([id, { name, at, dbaAt1m }]) => ({ id, name, at, splAt1m: dbaAt1m })),
   }),
 );
-
-/** What each loudspeaker makes of each source at 1 m. @unit dB SPL */
-interface Loudspeaker {
-  readonly node: PortNode;
-  readonly at: Point;
-  readonly splBySource: ReadonlyMap<PortNode, number>;
-}
-
-/** Whether a loudspeaker is muted while microphones are open. */
-export const isMuted = ({ port, device }: PortNode): boolean =>
-  port.family === 'analogue' &&
-  port.speakerMuteControl !== undefined &&
-  switchSetting(device.device, port.speakerMuteControl);
-
-const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
-  const byEnd = new Map<PortNode, Thread[]>();
-  for (const thread of measured.traced.threads) {
-    if (thread.signal !== 'sound' || thread.end.device.device.model.kind !== 'loudspeaker')
-      continue;
-    const threads = byEnd.get(thread.end);
-    if (threads) threads.push(thread);
-    else byEnd.set(thread.end, [thread]);
-  }
-  return [...byEnd].flatMap(([node, threads]) => {
-    const { port } = node;
-    const { at } = node.device.device;
-    if (
-      port.family !== 'analogue' ||
-      port.splAt0Dbu === undefined ||
-      port.splAt0Dbu === null ||
-      !at ||
-      isMuted(node)
-    )
-      return [];
-    const volumeDb =
-      port.speakerVolumeControl === undefined
-        ? 0
-        : (numberSetting(node.device.device, port.speakerVolumeControl) ?? 0);
-    const splBySource = new Map<PortNode, number>();
-    for (const { source, last } of threads) {
-      const figures = measured.sound[last.index];
-      if (figures?.unit === 'dBu' && figures.levelDb !== null)
-        splBySource.set(
-          source,
-          Math.max(
-            splBySource.get(source) ?? -Infinity,
-            figures.levelDb + port.splAt0Dbu + volumeDb,
-          ),
-        );
-    }
-    return [{ node, at, splBySource }];
-  });
-});
-
-const throughLoudspeakers = (measured: Measured, source: PortNode): Sounding[] =>
-  loudspeakers(measured).flatMap(({ node, at, splBySource }) => {
-    const splAt1m = splBySource.get(source);
-    return splAt1m === undefined
-      ? []
-      : [{ id: node.device.id, name: node.device.device.name, at, splAt1m }];
-  });
 
 /** What is tried without changing the rig: another pattern, another distance to the mouth, a noise farther away. */
 export interface Supposed {

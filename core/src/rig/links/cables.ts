@@ -1,4 +1,4 @@
-import type { Connector, PortFamily } from '../devices/model';
+import type { Connector, PortFamily } from '../devices/ports';
 
 /**
  * A class of cable: what it joins, how fast and how far. Reach figures are typical and deferred to

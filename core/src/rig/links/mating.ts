@@ -1,4 +1,4 @@
-import type { Port } from '../devices/model';
+import type { Port } from '../devices/ports';
 import { entry } from '../order';
 import type { Rig } from '../rig';
 import { cable, CABLE_IDS, type CableId } from './cables';

@@ -1,4 +1,4 @@
-import { isMuted } from '../../passes/room';
+import { isMuted } from '../../passes/room/loudspeakers';
 import { at } from '../about';
 import type { Rule } from '../rule';
 import { setFix } from '../rule-of';

@@ -1,7 +1,7 @@
 import { sourceOf } from '../../graph';
 import { snrDb } from '../../passes/sound';
 import { conversions } from '../../passes/sound/gains';
-import { boosterVerdict, explainSnr } from '../../passes/sound/sums';
+import { boosterVerdict, explainSnr } from '../../passes/sound/noise-sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';

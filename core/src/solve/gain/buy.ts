@@ -1,24 +1,14 @@
-import { CATALOGUE } from '../../catalogue';
-import { splice } from '../../edits/splice';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
 import { costOf } from '../../passes/money';
-import { bleedDb, FARTHER_M, fartherFrom, microphonesInRoom } from '../../passes/room';
+import { bleedDb, microphonesInRoom } from '../../passes/room';
 import { voices } from '../../passes/sound/ladder';
 import { figure } from '../../passes/sum';
-import {
-  apply,
-  type Command,
-  entry,
-  type Model,
-  numberSetting,
-  Refusal,
-  type SimpleCommand,
-} from '../../rig';
+import { apply, type Command, Refusal, type SimpleCommand } from '../../rig';
+import type { Attempt } from './attempts';
+import { between, closer, otherInterfaces, otherMicrophones, quieterRoom } from './attempts';
 import { CLOSE_DB, setForVoice } from './set';
 
-/** Closest a mouth is sent to a microphone: nearer, breath and lips win. @unit m */
-const NEAREST_M = 0.04;
 /** A change of noise that nobody hears. @unit dB */
 const HEARD_DB = 1;
 
@@ -47,13 +37,6 @@ export interface Remedy {
   readonly says: string;
 }
 
-interface Attempt {
-  readonly label: string;
-  readonly commands: readonly SimpleCommand[];
-  /** What it costs where that is not the price of devices: null = it depends on the room */
-  readonly price?: null;
-}
-
 const gainWords = (before: number, after: number): string =>
   before <= 0
     ? 'No gain was missing'
@@ -62,6 +45,7 @@ const gainWords = (before: number, after: number): string =>
       : after >= before - 0.05
         ? 'Brings no gain'
         : `Leaves ${figure(after)} dB of gain missing`;
+
 const noiseWords = (wins: number): string =>
   Math.abs(wins) < HEARD_DB
     ? `changes the noise by only ${figure(Math.abs(wins))} dB`
@@ -75,134 +59,6 @@ const roomWords = (before: number | null, after: number | null): string => {
   return Math.abs(wins) < HEARD_DB
     ? ''
     : ` The voice stands ${figure(Math.abs(wins))} dB ${wins > 0 ? 'farther' : 'less'} over the room.`;
-};
-
-/** Phantom power at the input a microphone hangs on, on or off as it needs. */
-const phantomFor = (source: Stage, needs: boolean): SimpleCommand[] => {
-  const { port, device } = source.at.links[0]?.to ?? source.at;
-  return port.family === 'analogue' && port.phantomSupply
-    ? [
-        {
-          type: 'setControl',
-          deviceId: device.id,
-          control: port.phantomSupply.control,
-          value: needs,
-        },
-      ]
-    : [];
-};
-
-/** Another model in a device's place, to be bought. */
-const bought = (deviceId: string, model: Model): SimpleCommand[] => [
-  { type: 'replaceModel', deviceId, model },
-  { type: 'setOwnership', deviceId, ownership: 'to buy', price: null },
-];
-
-const needsPhantom = (model: Model): boolean =>
-  Object.values(model.ports).some(
-    (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
-  );
-
-const closer = (source: Stage, missingDb: number): Attempt[] => {
-  const emits = source.at.port.emits?.sound;
-  const { device, id } = source.at.device;
-  const distanceM =
-    emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
-  if (emits?.type !== 'microphone' || distanceM === undefined || distanceM <= NEAREST_M) return [];
-  const value = Math.max(
-    NEAREST_M,
-    Math.floor(100 * distanceM * 10 ** (-Math.max(missingDb, 3) / 20)) / 100,
-  );
-  return [
-    {
-      label: `Move ${device.name} to ${figure(value * 100, 0)} cm`,
-      commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }],
-    },
-  ];
-};
-
-/** Microphones with the same plug, which the voice could have instead. */
-const otherMicrophones = (source: Stage): Attempt[] => {
-  const { device, id } = source.at.device;
-  return CATALOGUE.filter(
-    ({ kind, classId, ports }) =>
-      kind === 'microphone' &&
-      classId !== device.model.classId &&
-      ports[source.at.id]?.connector === source.at.port.connector &&
-      ports[source.at.id]?.family === 'analogue',
-  ).map((model) => ({
-    label: `${model.name} instead of ${device.name}`,
-    commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
-  }));
-};
-
-/** Something between the microphone and its input. */
-const between = (measured: Measured, source: Stage, classId: string, label: string): Attempt[] => {
-  const [edge] = source.at.links;
-  if (!edge || source.at.port.family !== 'analogue' || source.at.port.phantomNeedMa !== undefined)
-    return [];
-  const { commands } = splice(measured.rig, edge, classId, { in: 'in', out: 'out' });
-  return [
-    {
-      label: `${label} after ${source.at.device.device.name}`,
-      commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])],
-    },
-  ];
-};
-
-/** Interfaces and mixers that could stand in the place of the one that makes it digital. */
-const otherInterfaces = (stage: Stage): Attempt[] => {
-  const { device, id } = stage.at.device;
-  return CATALOGUE.filter(
-    ({ kind, classId }) =>
-      kind === device.model.kind &&
-      classId !== device.model.classId &&
-      ['interface', 'mixer', 'recorder'].includes(kind),
-  ).map((model) => ({
-    label: `${model.name} instead of ${device.name}`,
-    commands: bought(id, model),
-  }));
-};
-
-/** What could be done to the room: half its echo, and the loudest noise taken away or moved off. */
-const quieterRoom = (measured: Measured, source: Stage): Attempt[] => {
-  const { room, noises } = measured.rig;
-  const microphone = microphonesInRoom(measured).find(({ node }) => node === source.at);
-  const [loudest] = [...(microphone?.noises ?? [])].sort((a, b) => b.spl - a.spl);
-  const noise = loudest && entry(noises, loudest.id);
-  return [
-    ...(room.rt60S === null || room.volumeM3 === null
-      ? []
-      : [
-          {
-            label: 'Treat the room until its echo is half as long',
-            commands: [
-              { type: 'setRoom' as const, room: { rt60S: Number((room.rt60S / 2).toFixed(2)) } },
-            ],
-            price: null,
-          },
-        ]),
-    ...(loudest && noise?.at && microphone?.spot
-      ? [
-          {
-            label: `Move ${noise.name} ${FARTHER_M} m farther away`,
-            commands: [
-              {
-                type: 'changeNoise' as const,
-                noiseId: loudest.id,
-                noise: { at: fartherFrom(microphone.spot, noise.at, FARTHER_M) },
-              },
-            ],
-          },
-          {
-            label: `Switch ${noise.name} off during the show`,
-            commands: [
-              { type: 'changeNoise' as const, noiseId: loudest.id, noise: { runs: false } },
-            ],
-          },
-        ]
-      : []),
-  ];
 };
 
 interface Standing {
