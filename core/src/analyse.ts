@@ -1,5 +1,6 @@
 import { stagesOf, type Thread } from './graph';
-import { measure, type Measured } from './passes/measure';
+import { measure, type Measured, MeasuredRig } from './passes/measure';
+import type { PassOf } from './passes/pass';
 import { figure, type Sum } from './passes/sum';
 import type { Rig } from './rig';
 import { type Finding, type Fix, type Level, ruleByCode, RULES } from './rules';
@@ -17,26 +18,46 @@ export interface Analysis extends Measured {
   readonly verdict: Verdict;
 }
 
-const SEVERITY: Readonly<Record<Level, number>> = { stop: 0, warn: 1, note: 2 };
+/** Levels in the order in which they are shown. */
+const LEVELS: readonly Level[] = ['stop', 'warn', 'note'];
 
-const judge = (measured: Measured): Analysis => {
-  const findings = RULES.flatMap((rule) => rule.find(measured)).sort(
-    (a, b) => SEVERITY[a.level] - SEVERITY[b.level],
-  );
-  const count = (level: Level) =>
-    findings.reduce((sum, finding) => sum + (finding.level === level ? 1 : 0), 0);
-  return {
-    ...measured,
-    findings,
-    verdict: { stops: count('stop'), warns: count('warn'), notes: count('note') },
-  };
-};
+/** Every rule as a pass: what it finds is kept as long as nothing that it read is changed. */
+const JUDGES: readonly PassOf<readonly Finding[]>[] = RULES.map(({ code, find }) => ({
+  name: code,
+  make: find,
+}));
+
+/** The rig measured and judged, held by what measured it. */
+class AnalysedRig extends MeasuredRig implements Analysis {
+  readonly findings: readonly Finding[];
+  readonly verdict: Verdict;
+
+  constructor(measured: MeasuredRig) {
+    super(measured.rig, measured.devices(), measured.results);
+    const found = JUDGES.map((judge) => this.results.resultOf(judge).value);
+    this.results.settle();
+    const byLevel = LEVELS.map((level) =>
+      found.flatMap((findings) => findings.filter((finding) => finding.level === level)),
+    );
+    const [stops = 0, warns = 0, notes = 0] = byLevel.map(({ length }) => length);
+    this.findings = byLevel.flat();
+    this.verdict = { stops, warns, notes };
+  }
+}
 
 /**
  * Computes the whole rig: every signal path with its figures, every problem. @param rig consistent,
  * as `readRig` or `apply` gives it
  */
-export const analyse = (rig: Rig): Analysis => judge(measure(rig));
+export const analyse = (rig: Rig): Analysis => new AnalysedRig(measure(rig));
+
+/**
+ * The same as `analyse(rig)`, for less: what the change between the two rigs did not meet is taken
+ * over. The earlier analysis stays as it is.
+ * @param before any earlier analysis; the nearer its rig, the less is computed
+ */
+export const reanalyse = (before: Analysis, rig: Rig): Analysis =>
+  new AnalysedRig(measure(rig, before));
 
 /** The sums behind a finding. */
 export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
@@ -79,6 +100,7 @@ export const sumText = (sum: Sum): string => {
 export const threadText = (analysis: Analysis, thread: Thread): string => {
   const names: string[] = [];
   for (const stage of stagesOf(thread.last))
-    if (names.at(-1) !== stage.at.device.device.name) names.push(stage.at.device.device.name);
+    if (names.at(-1) !== analysis.device(stage.at.device).name)
+      names.push(analysis.device(stage.at.device).name);
   return `${names.join(' → ')}${analysis.delay[thread.last.index]?.unknown ? ' (delay not all known)' : ''}`;
 };

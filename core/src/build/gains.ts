@@ -18,7 +18,7 @@ export const setGains = (begin: Rig): Rig => {
   const taken = new Set<string>();
   // Places keep their order from edit to edit: a gain changes levels, never ways.
   const order = conversions(measured)
-    .map((stage, place) => ({ place, knobs: adjustableGains(stage).length }))
+    .map((stage, place) => ({ place, knobs: adjustableGains(measured, stage).length }))
     .sort((a, b) => a.knobs - b.knobs);
   for (const { place } of order) {
     const stage = conversions(measured)[place];
@@ -26,7 +26,7 @@ export const setGains = (begin: Rig): Rig => {
     if (!stage || level === null || level === undefined) continue;
     let missing = averageDbfs - level;
     let { rig } = measured;
-    for (const { stage: at, gain, control } of adjustableGains(stage)) {
+    for (const { stage: at, gain, control } of adjustableGains(measured, stage)) {
       const key = `${at.at.device.id}.${control}`;
       if (taken.has(key)) continue;
       taken.add(key);

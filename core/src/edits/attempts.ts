@@ -52,8 +52,8 @@ const freePorts = (measured: Measured, without: string): PortNode[] =>
     .filter((node) => node.device.id !== without && free(node) && !isCard(node))
     .sort((a, b) => rank(a.device) - rank(b.device));
 
-const rank = ({ device }: DeviceNode): number => {
-  const at = KINDS_FIRST.indexOf(device.model.kind);
+const rank = ({ model }: DeviceNode): number => {
+  const at = KINDS_FIRST.indexOf(model.kind);
   return at < 0 ? KINDS_FIRST.length : at;
 };
 
@@ -83,7 +83,7 @@ const plugs = (
         if (!command) return [];
         return [
           {
-            label: `${verb} ${deviceName} to ${far.device.device.name}, ${far.port.name}`,
+            label: `${verb} ${deviceName} to ${measured.device(far.device).name}, ${far.port.name}`,
             kind: `${before.length} ${verb} ${deviceId}`,
             commands: [...before, command],
           },
@@ -175,10 +175,12 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
   const { id, name } = line.subject;
   const own = (kinds: readonly Kind[]) =>
     [...measured.graph.devices.values()].filter(
-      ({ device }) => device.personId === id && kinds.includes(device.model.kind),
+      (node) => measured.device(node).personId === id && kinds.includes(node.model.kind),
     );
   const replug = (nodes: readonly DeviceNode[]) =>
-    nodes.flatMap((node) => plugs(measured, rig, node.id, node.device.name, [], 'Connect'));
+    nodes.flatMap((node) =>
+      plugs(measured, rig, node.id, measured.device(node).name, [], 'Connect'),
+    );
   const person = entry(rig.people, id);
   switch (line.need) {
     case 'seen':
@@ -217,7 +219,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       return [
         ...replug(
           [...measured.graph.devices.values()].filter(
-            ({ device }) => device.model.kind === 'display' || device.model.kind === 'prompter',
+            ({ model }) => model.kind === 'display' || model.kind === 'prompter',
           ),
         ),
         ...additions(
@@ -229,7 +231,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       ];
     case 'shown': {
       const there = [...measured.graph.devices.values()].filter(
-        ({ device }) => device.sightId === id,
+        (node) => measured.device(node).sightId === id,
       );
       const what = entry(rig.brief?.sights ?? {}, id)?.what;
       return [
@@ -253,7 +255,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       } as const;
       const what = entry(rig.brief?.deliverables ?? {}, id)?.what ?? 'stream';
       const there = [...measured.graph.devices.values()].filter(
-        ({ device }) => device.model.classId === classes[what],
+        ({ model }) => model.classId === classes[what],
       );
       return [
         ...replug(there),
@@ -265,12 +267,12 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
 
 /** Switches a computer's call from the programme to a mix without the caller. */
 const callerHearsOthers = (measured: Measured): Attempt[] =>
-  [...measured.graph.devices.values()].flatMap(({ id, device }) =>
-    Object.entries(device.model.controls).flatMap(([control, { type }]): Attempt[] =>
+  [...measured.graph.devices.values()].flatMap(({ id, model }) =>
+    Object.entries(model.controls).flatMap(([control, { type }]): Attempt[] =>
       type === 'choice' && control === 'call-hears'
         ? [
             {
-              label: `Let callers of ${device.name} hear everything but themself`,
+              label: `Let callers of ${measured.device({ id }).name} hear everything but themself`,
               kind: `call mix of ${id}`,
               commands: [
                 { type: 'setControl', deviceId: id, control, value: 'everything but themself' },

@@ -25,7 +25,7 @@ const withGains = (
   const set: SimpleCommand[] = [];
   for (const stage of conversions(after)) {
     const level = after.sound[stage.index]?.levelDb;
-    const gain = nearestGain(stage);
+    const gain = nearestGain(after, stage);
     if (
       level === null ||
       level === undefined ||

@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { LinkEdge, PortNode } from '../graph';
-import { freeId, mate, type Rig, type SimpleCommand } from '../rig';
+import { entry, freeId, mate, type Rig, type SimpleCommand } from '../rig';
 import { type CableId, CABLES } from '../rig/links/cables';
 
 export const disconnect = (edge: LinkEdge): SimpleCommand => ({
@@ -30,7 +30,7 @@ export const splice = (
   const deviceId = freeId(`${edge.from.device.id}-${model.kind}`, rig.devices);
   const intoId = freeId(`${deviceId}-in`, rig.links);
   const outId = freeId(`${deviceId}-out`, rig.links);
-  const device = edge.from.device.device;
+  const from = entry(rig.devices, edge.from.device.id);
   const cableId = edge.link.cable;
   return {
     deviceId,
@@ -39,11 +39,11 @@ export const splice = (
       {
         type: 'addDevice',
         deviceId,
-        name: `${device.name} ${model.kind}`.slice(0, 80),
+        name: `${from?.name ?? edge.from.device.id} ${model.kind}`.slice(0, 80),
         model,
         settings: {},
-        personId: device.personId,
-        placeId: device.placeId,
+        personId: from?.personId ?? null,
+        placeId: from?.placeId ?? null,
       },
       {
         type: 'connect',

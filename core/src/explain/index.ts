@@ -27,7 +27,7 @@ const explainDelay = (measured: Measured, stage: Stage): Sum[] => {
     const known = after.unknown === before.unknown;
     return [
       {
-        name: at.at.device.device.name,
+        name: measured.device(at.at.device).name,
         value: known ? after.knownMs - before.knownMs : 'unknown',
         unit: 'ms',
       },
@@ -68,7 +68,10 @@ export const explain = (measured: Measured, ref: FigureRef): Sum[] => {
     }
     const branch = measured.usb.links.get(ref.linkId);
     return branch
-      ? explainBranch(`Through ${edge.to.device.device.name}, ${edge.to.port.name}`, branch)
+      ? explainBranch(
+          `Through ${measured.device(edge.to.device).name}, ${edge.to.port.name}`,
+          branch,
+        )
       : [];
   }
   const stage = measured.traced.stages[ref.stage];

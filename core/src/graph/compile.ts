@@ -13,9 +13,15 @@ export interface PortNode {
   readonly routes: readonly RouteOfModel[];
 }
 
+/**
+ * A device as far as its model and its plugs go. What it is called, whose it is and how it is set
+ * stands in the rig: an edit of those leaves the graph alone, and one graph serves many analyses.
+ */
 export interface DeviceNode {
+  /** Position in the order of the rig's devices */
+  readonly index: number;
   readonly id: string;
-  readonly device: Device;
+  readonly model: Model;
   readonly ports: DevicePorts;
 }
 
@@ -43,7 +49,7 @@ export interface RouteOfModel {
   readonly via: { readonly by: 'route'; readonly route: RouteOfModel };
 }
 
-/** The rig with every reference resolved: ports, links and inner routes. */
+/** The rig with every reference resolved: ports, links and inner routes, apart from all settings. */
 export interface Graph {
   /** In the order they were added to the rig */
   readonly devices: ReadonlyMap<string, DeviceNode>;
@@ -177,14 +183,14 @@ interface Places {
 const knownPlaces = new WeakMap<Rig['links'], Places>();
 const isStill = (
   { ids, models }: Places,
-  devices: readonly (readonly [string, Device])[],
+  devices: readonly (readonly [string, Model])[],
 ): boolean =>
   ids.length === devices.length &&
-  devices.every(([id, device], index) => ids[index] === id && models[index] === device.model);
+  devices.every(([id, model], index) => ids[index] === id && models[index] === model);
 
 const placesOf = (
   links: Rig['links'],
-  devices: readonly (readonly [string, Device])[],
+  devices: readonly (readonly [string, Model])[],
 ): Int32Array => {
   const known = knownPlaces.get(links);
   if (known && isStill(known, devices)) return known.at;
@@ -193,7 +199,7 @@ const placesOf = (
   const at = new Int32Array(sorted.length * 4);
   const put = (end: End, place: number): void => {
     const device = position.get(end.deviceId) ?? -1;
-    const model = devices[device]?.[1].model;
+    const model = devices[device]?.[1];
     at[place] = device;
     at[place + 1] = model ? (portsOf(model).at.get(end.portId) ?? -1) : -1;
   };
@@ -203,22 +209,33 @@ const placesOf = (
   });
   knownPlaces.set(links, {
     ids: devices.map(([id]) => id),
-    models: devices.map(([, device]) => device.model),
+    models: devices.map(([, model]) => model),
     at,
   });
   return at;
 };
 
-/** @param rig consistent: every link's ends exist */
-export const compile = (rig: Rig): Graph => {
+/**
+ * Only models and links are read.
+ * @param rig consistent: every link's ends exist @param inRig its devices, in their order
+ */
+export const compile = (
+  rig: Pick<Rig, 'devices' | 'links'>,
+  inRig: ReadonlyMap<string, Pick<Device, 'model'>> = new Map(inOrder(rig.devices)),
+): Graph => {
   const devices = new Map<string, Omit<DeviceNode, 'ports'> & { readonly ports: CompiledPorts }>();
   const ports: PortNode[] = [];
-  const ordered = inOrder(rig.devices);
+  const ordered = [...inRig].map(([id, { model }]) => [id, model] as const);
   const portLists: CompiledPort[][] = [];
-  for (const [id, device] of ordered) {
-    const index = portsOf(device.model);
-    const routes = routesByPort(device.model);
-    const node = { id, device, ports: new CompiledPorts(index.at) };
+  for (const [id, model] of ordered) {
+    const index = portsOf(model);
+    const routes = routesByPort(model);
+    const node = {
+      index: devices.size,
+      id,
+      model,
+      ports: new CompiledPorts(index.at),
+    };
     for (const [portId, port] of index.entries) {
       const portNode = new CompiledPort(
         ports.length,

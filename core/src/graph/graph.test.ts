@@ -1,9 +1,13 @@
 import { RigDraft } from '../catalogue/draft';
-import { apply, type Rig } from '../rig';
+import { apply, entry, type Rig } from '../rig';
+import { mustHave } from '../rig/order';
 import { voice } from '../rules/rigs-for-cases';
-import { compile, stagesOf, type Thread, trace } from './index';
+import { compile, stagesOf, type Thread, trace, type Traced } from './index';
 
-const threads = (rig: Rig): readonly Thread[] => trace(compile(rig)).threads;
+const traceOf = (rig: Rig): Traced =>
+  trace(compile(rig), ({ id }) => mustHave(entry(rig.devices, id), new Error(id)));
+
+const threads = (rig: Rig): readonly Thread[] => traceOf(rig).threads;
 const ways = (rig: Rig): string[] => threads(rig).map(({ id }) => id);
 const names = (thread: Thread | undefined): string[] =>
   thread ? [...new Set(stagesOf(thread.last).map((stage) => stage.at.device.id))] : [];
@@ -49,7 +53,7 @@ describe('tracing', () => {
     ]);
   });
   it('numbers stages so that a parent always stands before its children', () => {
-    const { stages } = trace(compile(voice().build()));
+    const { stages } = traceOf(voice().build());
     stages.forEach((stage, position) => {
       expect(stage.index).toBe(position);
       if (stage.parent) expect(stage.parent.index).toBeLessThan(stage.index);
@@ -131,8 +135,8 @@ describe('tracing', () => {
     draft.link('camera.sdi', 'first.in').link('first.out-4', 'second.in');
     for (let n = 1; n <= 3; n++)
       draft.link(`first.out-${n}`, `mix.in-${n}`).link(`second.out-${n}`, `mix.in-${n + 3}`);
-    const traced = trace(
-      compile(draft.link('mix.programme', 'rec.in').link('rec.out', 'screen.in').build()),
+    const traced = traceOf(
+      draft.link('mix.programme', 'rec.in').link('rec.out', 'screen.in').build(),
     );
     expect(traced.threads.filter(({ end }) => end.device.id === 'screen')).toHaveLength(4);
     expect([...traced.cut].map(({ device }) => device.id)).toContain('mix');
@@ -144,13 +148,11 @@ describe('tracing', () => {
       .link('camera.hdmi', 'capture.in')
       .build();
     expect(
-      trace(compile(rig)).lost.map(
-        ({ source, signal }) => `${signal} ${source.device.id}.${source.id}`,
-      ),
+      traceOf(rig).lost.map(({ source, signal }) => `${signal} ${source.device.id}.${source.id}`),
     ).toContain('picture camera.hdmi');
   });
   it('does not follow outputs with nothing in them while the signal has another way out', () => {
-    const { stages } = trace(compile(voice().build()));
+    const { stages } = traceOf(voice().build());
     expect(
       stages.some(({ at }) => at.device.id === 'interface' && at.id.startsWith('phones')),
     ).toBe(false);
@@ -162,7 +164,7 @@ describe('tracing', () => {
       .device('interface', 'interface-2')
       .link('mic.out', 'interface.mic-1')
       .build();
-    expect(trace(compile(rig)).stages.map(({ at }) => `${at.device.id}.${at.id}`)).toEqual([
+    expect(traceOf(rig).stages.map(({ at }) => `${at.device.id}.${at.id}`)).toEqual([
       'mic.out',
       'interface.mic-1',
       'interface.phones-1',

@@ -1,4 +1,12 @@
-import { type Graph, isOpen, type LinkEdge, type PortNode, type RouteOfModel } from './compile';
+import type { Device } from '../rig';
+import {
+  type DeviceNode,
+  type Graph,
+  isOpen,
+  type LinkEdge,
+  type PortNode,
+  type RouteOfModel,
+} from './compile';
 
 export type Signal = 'picture' | 'sound';
 
@@ -28,8 +36,21 @@ export interface Thread {
   readonly last: Stage;
 }
 
+/** Every stage of one source's signal: they stand together, the source first. */
+export interface Walk {
+  /** Position in `Traced.walks` */
+  readonly index: number;
+  readonly signal: Signal;
+  /** Position of its first stage in `Traced.stages` */
+  readonly from: number;
+  /** Position behind its last */
+  readonly to: number;
+}
+
 export interface Traced {
   readonly stages: readonly Stage[];
+  /** In the order of their sources; picture before sound where a port is both */
+  readonly walks: readonly Walk[];
   readonly threads: readonly Thread[];
   /** Sources whose signal reaches no destination */
   readonly lost: readonly { readonly signal: Signal; readonly source: PortNode }[];
@@ -103,10 +124,14 @@ interface Exit {
  * counts only where the signal has no other way out,
  * and then one for each route: there a producer asks what it would carry.
  */
-const exitsOf = ({ routes, device }: PortNode, signal: Signal): readonly Exit[] => {
+const exitsOf = (
+  { routes, device }: PortNode,
+  signal: Signal,
+  deviceOf: (node: DeviceNode) => Device,
+): readonly Exit[] => {
   const exits: Exit[] = [];
   for (const { route, via } of routes) {
-    if (!route[signal] || !isOpen(device.device, route)) continue;
+    if (!route[signal] || (route.when && !isOpen(deviceOf(device), route))) continue;
     for (const to of route.to) {
       const out = device.ports.get(to);
       if (out) exits.push({ out, via });
@@ -120,9 +145,13 @@ const exitsOf = ({ routes, device }: PortNode, signal: Signal): readonly Exit[] 
 
 const BY_SOURCE = { by: 'source' } as const;
 
-/** Walks every signal from every source through links and open routes to where it ends. */
-export const trace = (graph: Graph): Traced => {
+/**
+ * Walks every signal from every source through links and open routes to where it ends.
+ * @param deviceOf the device of a node, for the settings that open and close its routes
+ */
+export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Traced => {
   const stages: Stage[] = [];
+  const walks: Walk[] = [];
   const threads: Thread[] = [];
   const lost: { signal: Signal; source: PortNode }[] = [];
   const cut = new Set<PortNode>();
@@ -163,7 +192,7 @@ export const trace = (graph: Graph): Traced => {
   };
   const arrive = (stage: Stage): void => {
     const { index } = stage.at;
-    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal)))
+    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal, deviceOf)))
       if (isOnWay[out.index] === 0) step(out, stage, via);
   };
   const leave = (stage: Stage): void => {
@@ -182,7 +211,9 @@ export const trace = (graph: Graph): Traced => {
     source = from;
     signal = what;
     const before = threads.length;
+    const first = stages.length;
     step(from, null, BY_SOURCE);
+    walks.push({ index: root, signal, from: first, to: stages.length });
     if (threads.length === before) lost.push({ signal, source });
     root++;
   };
@@ -191,5 +222,5 @@ export const trace = (graph: Graph): Traced => {
     if (node.port.emits?.picture) follow(node, 'picture');
     if (node.port.emits?.sound) follow(node, 'sound');
   }
-  return { stages, threads, lost, cut };
+  return { stages, walks, threads, lost, cut };
 };

@@ -1,12 +1,27 @@
 import { compile, type Graph, trace, type Traced } from '../graph';
-import type { Rig } from '../rig';
+import { type Device, inOrder, type Rig } from '../rig';
 import { usbPass, type UsbTree } from './computer';
-import { type Negotiation, type PictureFigures, picturePass } from './picture';
+import { type PassOf, Results } from './pass';
+import { type Negotiation, type PictureFigures, picturePass, type Pictures } from './picture';
+import {
+  changesBetween,
+  nowReading,
+  readWhichDevices,
+  type Result,
+  watchedDevices,
+  watchedRig,
+} from './reads';
 import { type SoundFigures, soundPass } from './sound';
 import { type Delay, timePass } from './time';
 
+/** Devices as they are called and set. */
+export interface Devices {
+  /** The device of a node. @throws where there is none of that id */
+  device(of: { readonly id: string }): Device;
+}
+
 /** The rig with every figure computed, before anything is judged. Arrays are by stage index. */
-export interface Measured {
+export interface Measured extends Devices {
   readonly rig: Rig;
   readonly graph: Graph;
   readonly traced: Traced;
@@ -16,21 +31,108 @@ export interface Measured {
   readonly sound: readonly (SoundFigures | undefined)[];
   readonly delay: readonly Delay[];
   readonly usb: UsbTree;
+  /** Every device, in their order */
+  devices(): ReadonlyMap<string, Device>;
+  /** Where passes ask for one another's results */
+  readonly results: Results;
 }
 
-/** Runs the passes in their order: graph, picture, sound, time, computer. @param rig consistent */
-export const measure = (rig: Rig): Measured => {
-  const graph = compile(rig);
-  const traced = trace(graph);
-  const { figures: picture, negotiations } = picturePass(rig, traced);
-  return {
-    rig,
-    graph,
-    traced,
-    picture,
-    negotiations,
-    sound: soundPass(rig, graph, traced),
-    delay: timePass(traced, picture),
-    usb: usbPass(traced, picture),
-  };
+const graph: PassOf<Graph> = {
+  name: 'graph',
+  make: (measured) => compile(measured.rig, measured.devices()),
+};
+
+const isSameTrace = (before: Traced, after: Traced): boolean =>
+  before.stages.length === after.stages.length &&
+  before.cut.size === after.cut.size &&
+  before.stages.every((stage, index) => {
+    const now = after.stages[index];
+    return (
+      now !== undefined &&
+      stage.at === now.at &&
+      stage.via === now.via &&
+      stage.signal === now.signal &&
+      stage.parent?.index === now.parent?.index
+    );
+  });
+
+const traced: PassOf<Traced> = {
+  name: 'traced',
+  make: (measured) => trace(measured.graph, (node) => measured.device(node)),
+  same: isSameTrace,
+};
+
+const PASSES = {
+  graph,
+  traced,
+  pictures: { name: 'picture', make: picturePass } satisfies PassOf<Pictures>,
+  sound: { name: 'sound', make: soundPass } satisfies PassOf<Measured['sound']>,
+  delay: { name: 'time', make: timePass } satisfies PassOf<Measured['delay']>,
+  usb: { name: 'usb', make: usbPass } satisfies PassOf<UsbTree>,
+};
+type Passes = typeof PASSES;
+type ResultOf<Name extends keyof Passes> = Result<ReturnType<Passes[Name]['make']>>;
+
+/** A rig with the results of its passes, each worked out when it is first asked for. */
+export class MeasuredRig implements Measured {
+  private readonly known: { [Name in keyof Passes]?: ResultOf<Name> } = {};
+
+  constructor(
+    readonly rig: Rig,
+    private readonly all: ReadonlyMap<string, Device>,
+    readonly results: Results,
+  ) {}
+
+  device({ id }: { readonly id: string }): Device {
+    const device = this.all.get(id);
+    if (!device) throw new Error(`The rig has no device “${id}”`);
+    return device;
+  }
+
+  devices(): ReadonlyMap<string, Device> {
+    readWhichDevices();
+    return this.all;
+  }
+
+  get graph(): Graph {
+    return this.read((this.known.graph ??= this.results.resultOf(PASSES.graph)));
+  }
+  get traced(): Traced {
+    return this.read((this.known.traced ??= this.results.resultOf(PASSES.traced)));
+  }
+  get picture(): Pictures['figures'] {
+    return this.pictures.figures;
+  }
+  get negotiations(): Pictures['negotiations'] {
+    return this.pictures.negotiations;
+  }
+  get sound(): Measured['sound'] {
+    return this.read((this.known.sound ??= this.results.resultOf(PASSES.sound)));
+  }
+  get delay(): Measured['delay'] {
+    return this.read((this.known.delay ??= this.results.resultOf(PASSES.delay)));
+  }
+  get usb(): UsbTree {
+    return this.read((this.known.usb ??= this.results.resultOf(PASSES.usb)));
+  }
+  private get pictures(): Pictures {
+    return this.read((this.known.pictures ??= this.results.resultOf(PASSES.pictures)));
+  }
+
+  private read<T>(result: Result<T>): T {
+    nowReading()?.ask(result);
+    return result.value;
+  }
+}
+
+/**
+ * What is measured of a rig; nothing is worked out before it is asked for.
+ * @param rig consistent @param before an earlier measurement, of which what still holds is taken over
+ */
+export const measure = (rig: Rig, before?: Measured): MeasuredRig => {
+  const results = new Results(
+    (own) => new MeasuredRig(watchedRig(rig), watchedDevices(rig), own),
+    before && { results: before.results, changes: changesBetween(before.rig, rig) },
+  );
+  return new MeasuredRig(rig, new Map(inOrder(rig.devices)), results);
 };

@@ -1,9 +1,9 @@
 import type { Fix } from '../edits/fix';
 import { cableName, otherCables } from '../edits/splice';
 import type { LinkEdge } from '../graph';
-import { nameOf } from '../graph/names';
+import { nameOf } from '../passes/names';
 import type { Measured } from '../passes/measure';
-import { perAnalysis } from '../passes/per-analysis';
+import { pass } from '../passes/pass';
 import { explainReach } from '../passes/picture/sums';
 import { cable } from '../passes/sound/gains';
 import type { PortFamily } from '../rig';
@@ -13,7 +13,7 @@ import type { Area } from './areas';
 import type { Finding, Rule } from './rule';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
-const linkLoads = perAnalysis((measured): ReadonlyMap<LinkEdge, number> => {
+const linkLoads = pass('link loads', (measured): ReadonlyMap<LinkEdge, number> => {
   const loads = new Map<LinkEdge, number>();
   for (const stage of measured.traced.stages) {
     const gbps = measured.picture[stage.index]?.payloadGbps;
@@ -75,7 +75,7 @@ export const reachRule = (
         about: at({ deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }),
         title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
         says:
-          `The ${cableName(edge)} from ${nameOf(edge.from)} to ${nameOf(edge.to)} is ${lengthM} ` +
+          `The ${cableName(edge)} from ${nameOf(measured, edge.from)} to ${nameOf(measured, edge.to)} is ${lengthM} ` +
           `m and its reach here is ${reach} m. ` +
           (beyond
             ? 'It will fail or drop out. Use a cable that goes farther, or a converter.'

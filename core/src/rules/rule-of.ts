@@ -4,7 +4,7 @@ import { type Framing, framings } from '../passes/framing';
 import type { Measured } from '../passes/measure';
 import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
 import type { Sum } from '../passes/sum';
-import { type CameraFigures, entry, type SimpleCommand } from '../rig';
+import { type CameraFigures, type Device, entry, type SimpleCommand } from '../rig';
 import type { About } from './about';
 import { at } from './about';
 import type { Area } from './areas';
@@ -219,11 +219,7 @@ export const batchFix = (label: string, commands: readonly SimpleCommand[], says
 });
 
 /** A control's value on its own steps, nearest to what is wanted. @returns null where that is outside its range */
-export const steppedNear = (
-  device: DeviceNode['device'],
-  controlId: string,
-  wanted: number,
-): number | null => {
+export const steppedNear = (device: Device, controlId: string, wanted: number): number | null => {
   const control = entry(device.model.controls, controlId);
   if (
     control?.type !== 'amount' ||

@@ -1,8 +1,14 @@
 import { Box, Table, Text } from '@chakra-ui/react';
+import type { Analysis } from '@echo-loom/core';
 import { sheetLines, type VoiceRow } from './rows';
 
+interface Props {
+  readonly analysis: Analysis;
+  readonly rows: readonly VoiceRow[];
+}
+
 /** Every gain as it is to be set by hand: printed for whoever stands at the knobs. */
-export const GainSheet = ({ rows }: { readonly rows: readonly VoiceRow[] }) => (
+export const GainSheet = ({ analysis, rows }: Props) => (
   <Box mt="5">
     <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
       At the knobs
@@ -18,7 +24,7 @@ export const GainSheet = ({ rows }: { readonly rows: readonly VoiceRow[] }) => (
         </Table.Row>
       </Table.Header>
       <Table.Body>
-        {sheetLines(rows).map(({ place, voice, setting }) => (
+        {sheetLines(analysis, rows).map(({ place, voice, setting }) => (
           <Table.Row key={place} bg="transparent" data-sheet={place}>
             <Table.Cell px="1.5" py="1" fontWeight="600">
               {place}

@@ -95,7 +95,7 @@ export const GainView = () => {
             </Flex>
           </Flex>
           <VoicesLater analysis={later} rows={rowsLater} chosen={row.id} onChoose={choose} />
-          <SheetLater rows={rowsLater} />
+          <SheetLater analysis={later} rows={rowsLater} />
         </Box>
         <Box flex="1" minW="0" width="100%" role="region" aria-label={`Gain of ${row.name}`}>
           <Flex justify="space-between" align="baseline" mb="1">
@@ -113,14 +113,25 @@ export const GainView = () => {
               Set it for me
             </Button>
           </Flex>
-          {found && <Proposal answer={found} name={row.name} onDone={() => setAnswer(null)} />}
+          {found && (
+            <Proposal
+              analysis={analysis}
+              answer={found}
+              name={row.name}
+              onDone={() => setAnswer(null)}
+            />
+          )}
           <Ladder
             analysis={triedRow && tried ? tried : analysis}
             stage={triedRow?.stage ?? row.stage}
             before={triedRow ? ladderOf(analysis, row.stage) : null}
           >
             <Box className="screen-only">
-              <Knobs stage={row.stage} onTry={(command) => setTrying(command && [command])} />
+              <Knobs
+                analysis={analysis}
+                stage={row.stage}
+                onTry={(command) => setTrying(command && [command])}
+              />
             </Box>
           </Ladder>
           <SumList sums={sumsOfVoice(analysis, row)} open={false} />

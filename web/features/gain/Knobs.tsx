@@ -1,12 +1,20 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { figure, knobsOf, type Knob, type SimpleCommand, type Stage } from '@echo-loom/core';
+import {
+  type Analysis,
+  figure,
+  type Knob,
+  knobsOf,
+  type SimpleCommand,
+  type Stage,
+} from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
 import { Switched } from '@/ui/Switched';
 
 interface Props {
+  readonly analysis: Analysis;
   readonly stage: Stage;
   /** A gain while it is being dragged; null when it is let go */
   readonly onTry: (command: SimpleCommand | null) => void;
@@ -71,9 +79,9 @@ const KnobRow = ({ knob, onTry }: { readonly knob: Knob } & Pick<Props, 'onTry'>
  * Everything that can be turned on the way of a voice, in the order the signal meets it; the ladder
  * follows while a slider moves.
  */
-export const Knobs = ({ stage, onTry }: Props) => {
+export const Knobs = ({ analysis, stage, onTry }: Props) => {
   const { run } = useRigSession();
-  const knobs = knobsOf(stage);
+  const knobs = knobsOf(analysis, stage);
   return (
     <Box role="group" aria-label="Gains on the way">
       {knobs.length === 0 && (

@@ -33,10 +33,11 @@ const KEY: readonly (readonly [mark: string, says: string])[] = [
 export const Ladder = ({ analysis, stage, before, children }: Props) => {
   const rungs = ladderOf(analysis, stage);
   const [source] = stagesOf(stage);
-  const personId = source?.at.device.device.personId ?? null;
+  const device = source && analysis.device(source.at.device);
+  const personId = device?.personId ?? null;
   const spreadDb =
     (personId === null ? undefined : entry(analysis.rig.people, personId)?.spreadDb) ?? 0;
-  const name = source?.at.device.device.name ?? '';
+  const name = device?.name ?? '';
   return (
     <Box>
       <LadderChart

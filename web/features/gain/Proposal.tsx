@@ -1,7 +1,13 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { figure, type GainAnswer, type GainProposal, type Knob } from '@echo-loom/core';
+import {
+  type Analysis,
+  figure,
+  type GainAnswer,
+  type GainProposal,
+  type Knob,
+} from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 
 const settingText = ({ kind, label }: Knob, valueDb: number): string =>
@@ -19,10 +25,13 @@ const headroomKept = (keepHeadroom: number, meetLevel: number): string => {
 };
 
 /** How it is known that nothing better exists. */
-const proof = ({ tried, keepHeadroom, meetLevel, limiting, after, left }: GainProposal): string =>
+const proof = (
+  analysis: Analysis,
+  { tried, keepHeadroom, meetLevel, limiting, after, left }: GainProposal,
+): string =>
   `All ${tried.toLocaleString('en')} settings were tried. ` +
   `${headroomKept(keepHeadroom, meetLevel)} ` +
-  `${limiting.at.device.device.name}, ${limiting.at.port.name} limits it.` +
+  `${analysis.device(limiting.at.device).name}, ${limiting.at.port.name} limits it.` +
   (after.lastTenths > 0
     ? ' A gain stands in the last tenth of its range, since no other stage can give it.'
     : '') +
@@ -32,6 +41,7 @@ const proof = ({ tried, keepHeadroom, meetLevel, limiting, after, left }: GainPr
     : '');
 
 interface Props {
+  readonly analysis: Analysis;
   readonly answer: GainAnswer;
   /** Whose gains they are */
   readonly name: string;
@@ -42,7 +52,7 @@ interface Props {
  * What "set it for me" found for one voice: the settings, what they give, and why nothing is
  * better. Nothing is set until it is wanted.
  */
-export const Proposal = ({ answer, name, onDone }: Props) => {
+export const Proposal = ({ analysis, answer, name, onDone }: Props) => {
   const { run } = useRigSession();
   if (!answer.can)
     return (
@@ -73,7 +83,7 @@ export const Proposal = ({ answer, name, onDone }: Props) => {
         {after.missDb > 0 ? `${figure(after.missDb + 0.5)} dB off` : 'met'}.
       </Text>
       <Text fontSize="xs" mt="1">
-        {proof(proposal)}
+        {proof(analysis, proposal)}
       </Text>
       <Flex gap="2" mt="2">
         {commands.length > 0 ? (

@@ -54,7 +54,9 @@ describe('voices at their converters', () => {
 
 describe('the sheet for whoever stands at the knobs', () => {
   const lines = (rig: Rig) =>
-    sheetLines(rows(rig)).map(({ place, voice, setting }) => `${place}: ${voice}: ${setting}`);
+    sheetLines(analyse(rig), rows(rig)).map(
+      ({ place, voice, setting }) => `${place}: ${voice}: ${setting}`,
+    );
   it('has one line an input, with gain, pad and phantom power', () =>
     expect(lines(secondFiring())).toEqual([
       'Interface, Input 1: Host mic: 60 dB, pad out, phantom power off',

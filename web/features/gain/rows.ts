@@ -53,10 +53,10 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
   );
   return voices(analysis).map((stage): VoiceRow => {
     const [source] = stagesOf(stage);
-    const device = source?.at.device.device;
+    const device = source && analysis.device(source.at.device);
     const rungs = ladderOf(analysis, stage);
     const last = rungs.at(-1);
-    const gains = knobsOf(stage).filter(({ kind }) => kind === 'gain');
+    const gains = knobsOf(analysis, stage).filter(({ kind }) => kind === 'gain');
     const tight = tightestRung(rungs);
     return {
       id: `${source?.at.device.id ?? ''}>${stage.at.device.id}.${stage.parent?.at.id ?? ''}`,
@@ -65,7 +65,7 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
       person:
         (device?.personId ? entry(analysis.rig.people, device.personId)?.name : undefined) ??
         'nobody',
-      converter: `${stage.at.device.device.name}, ${stage.parent?.at.port.name ?? ''}`,
+      converter: `${analysis.device(stage.at.device).name}, ${stage.parent?.at.port.name ?? ''}`,
       levelDbfs: last?.levelDb ?? null,
       neededDb:
         last?.levelDb === null || last?.levelDb === undefined ? null : averageDbfs - last.levelDb,
@@ -106,15 +106,15 @@ export interface SheetLine {
 }
 
 /** Every gain on the way of every voice, as it is to be set by hand, one line an input. */
-export const sheetLines = (rows: readonly VoiceRow[]): SheetLine[] => {
+export const sheetLines = (analysis: Analysis, rows: readonly VoiceRow[]): SheetLine[] => {
   const lines = new Map<string, SheetLine>();
   for (const { stage, name } of rows)
-    for (const knob of knobsOf(stage)) {
+    for (const knob of knobsOf(analysis, stage)) {
       if (knob.kind !== 'gain') continue;
       const into = knob.stage.parent?.at;
       if (!into) continue;
-      const { device } = into.device;
-      const pad = knobsOf(stage).find(
+      const device = analysis.device(into.device);
+      const pad = knobsOf(analysis, stage).find(
         (other) => other.kind === 'pad' && other.stage === knob.stage,
       );
       const phantom = into.port.family === 'analogue' ? into.port.phantomSupply : undefined;

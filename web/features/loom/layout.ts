@@ -112,7 +112,7 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
   };
 
   const ordered = [...analysis.graph.devices.values()].sort(
-    (a, b) => column(a.id) - column(b.id) || a.device.order - b.device.order,
+    (a, b) => column(a.id) - column(b.id) || analysis.device(a).order - analysis.device(b).order,
   );
   for (const node of ordered.filter(({ id }) => rowY.has(id))) {
     const middle = rowY.get(node.id) ?? 0;
@@ -192,7 +192,7 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
         node,
         key: node.id,
         column: at,
-        shape: manyOut ? 'bar' : node.device.model.step === 'deliver' ? 'outlet' : 'peg',
+        shape: manyOut ? 'bar' : node.model.step === 'deliver' ? 'outlet' : 'peg',
         lane: 0,
         top: middle - half,
         bottom: middle + half,
@@ -223,7 +223,7 @@ const build = (analysis: Analysis, grouping: Grouping, folded: ReadonlySet<strin
     }
   }
 
-  return measureUp({
+  return measureUp(analysis, {
     grouping,
     groups,
     placed: [...placed.values()],

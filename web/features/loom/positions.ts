@@ -1,4 +1,4 @@
-import { STEPS, type Step } from '@echo-loom/core';
+import { type Analysis, STEPS, type Step } from '@echo-loom/core';
 import type { Draft, LoomColumn, LoomLayout, LoomNode, LoomStrand, PlacedDevice } from './parts';
 import { STEP_SPAN } from './rank';
 import { BAR_WIDTH, GUTTER, LANE_GAP, MARGIN, PEG_WIDTH, READING_WIDTH } from './sizes';
@@ -39,15 +39,10 @@ const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; h
 };
 
 /** Gives every column its width and turns rows and lanes into positions. */
-export const measureUp = ({
-  grouping,
-  groups,
-  placed,
-  strands,
-  ranks,
-  lastColumn,
-  rowsEnd,
-}: Draft): LoomLayout => {
+export const measureUp = (
+  analysis: Analysis,
+  { grouping, groups, placed, strands, ranks, lastColumn, rowsEnd }: Draft,
+): LoomLayout => {
   const laneWidths: number[][] = [];
   for (const device of placed) {
     const widths = (laneWidths[device.column] ??= []);
@@ -82,7 +77,7 @@ export const measureUp = ({
   const nodes = placed.map((device): LoomNode => ({
     key: device.key,
     deviceId: device.node.id,
-    name: device.node.device.name,
+    name: analysis.device(device.node).name,
     shape: device.shape,
     column: device.column,
     x: laneX[device.column]?.[device.lane] ?? 0,

@@ -2,7 +2,7 @@ import { STEPS, type Analysis, type DeviceNode, type LinkEdge } from '@echo-loom
 
 /** Steps leave room for devices of the same step one after another. */
 export const STEP_SPAN = 100;
-const stepRank = (node: DeviceNode): number => STEPS.indexOf(node.device.model.step) * STEP_SPAN;
+const stepRank = (node: DeviceNode): number => STEPS.indexOf(node.model.step) * STEP_SPAN;
 
 export interface Ranked {
   readonly rank: ReadonlyMap<string, number>;
@@ -17,7 +17,7 @@ export const rankDevices = (analysis: Analysis): Ranked => {
   const open = new Set<string>();
   const incoming = new Map<string, LinkEdge[]>();
   for (const edge of analysis.graph.links.values()) {
-    if (edge.to.device.device.model.step === 'source') {
+    if (edge.to.device.model.step === 'source') {
       back.add(edge.id);
       continue;
     }

@@ -32,10 +32,10 @@ export const rowsOf = (
     if (!back.has(edge.id)) fed.add(edge.to.device.id);
   }
   const sources = [...analysis.graph.devices.values()].filter(
-    (node) => !fed.has(node.id) && (wired.has(node.id) || node.device.model.step === 'source'),
+    (node) => !fed.has(node.id) && (wired.has(node.id) || node.model.step === 'source'),
   );
   const loose = [...analysis.graph.devices.values()].filter(
-    (node) => !wired.has(node.id) && node.device.model.step !== 'source',
+    (node) => !wired.has(node.id) && node.model.step !== 'source',
   );
   const { people, places } = analysis.rig;
   const groups: { id: string; name: string; holds: (node: DeviceNode) => boolean }[] =
@@ -48,19 +48,19 @@ export const rowsOf = (
           ...inOrder(people).map(([id, person]) => ({
             id: `person:${id}`,
             name: person.name,
-            holds: (node: DeviceNode) => node.device.personId === id,
+            holds: (node: DeviceNode) => analysis.device(node).personId === id,
           })),
           ...inOrder(places).map(([id, place]) => ({
             id: `place:${id}`,
             name: place.name,
             holds: (node: DeviceNode) =>
-              node.device.personId === null && node.device.placeId === id,
+              analysis.device(node).personId === null && analysis.device(node).placeId === id,
           })),
           {
             id: 'shared',
             name: 'Shared',
             holds: (node: DeviceNode) =>
-              node.device.personId === null && node.device.placeId === null,
+              analysis.device(node).personId === null && analysis.device(node).placeId === null,
           },
         ];
   const rows = groups

@@ -71,7 +71,7 @@ export const Connect = ({ analysis, deviceId, portId, onClose }: Props) => {
     pick: (key: string) => void;
   } = own
     ? {
-        title: `Connect ${own.device.device.name}, ${own.port.name}`,
+        title: `Connect ${analysis.device(own.device).name}, ${own.port.name}`,
         groups: partnersOf(analysis, own),
         placeholder: 'To which port?',
         empty: 'No other port matches.',

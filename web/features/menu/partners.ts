@@ -17,17 +17,17 @@ export const ownPorts = (analysis: Analysis, deviceId: string): PickItem[] =>
     label: node.port.name,
     about:
       node.links.length > 0 && node.port.family !== 'software'
-        ? `Holds a cable to ${farName(node)}`
+        ? `Holds a cable to ${farName(analysis, node)}`
         : undefined,
     disabled: node.links.length > 0 && node.port.family !== 'software',
   }));
 
 /** Steps apart along the chain; a port of the next device is likelier than one far away. */
 /** The device at the other end of a port's cable. */
-const farName = (node: PortNode): string => {
+const farName = (analysis: Analysis, node: PortNode): string => {
   const link = node.links[0];
   const far = link?.from === node ? link.to : link?.from;
-  return far?.device.device.name ?? 'another device';
+  return far ? analysis.device(far.device).name : 'another device';
 };
 
 const KIND_ORDER = [
@@ -41,9 +41,7 @@ const KIND_ORDER = [
   'hear and see',
 ];
 const distance = (a: PortNode, b: PortNode): number =>
-  Math.abs(
-    KIND_ORDER.indexOf(a.device.device.model.step) - KIND_ORDER.indexOf(b.device.device.model.step),
-  );
+  Math.abs(KIND_ORDER.indexOf(a.device.model.step) - KIND_ORDER.indexOf(b.device.model.step));
 
 const HELD = 'Cannot: it holds a cable already';
 

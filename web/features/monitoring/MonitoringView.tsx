@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Table, Text } from '@chakra-ui/react';
-import { entry, figure, settingOf, wayToEars, type Ears } from '@echo-loom/core';
+import { type Analysis, entry, figure, settingOf, wayToEars, type Ears } from '@echo-loom/core';
 import Link from 'next/link';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
@@ -10,23 +10,24 @@ import { Beside } from './Beside';
 import { findingsOfEars, listenerRows, timeText } from './rows';
 
 /** The volume where a pair of headphones is plugged in, editable where it stands. */
-const Volume = ({ pair }: { readonly pair: Ears }) => {
+const Volume = ({ analysis, pair }: { readonly analysis: Analysis; readonly pair: Ears }) => {
   const { run } = useRigSession();
-  const { port, device } = pair.node;
+  const { port } = pair.node;
+  const node = pair.node.device;
+  const device = analysis.device(node);
   const controlId = port.family === 'analogue' ? port.earVolumeControl : undefined;
-  const control =
-    controlId === undefined ? undefined : entry(device.device.model.controls, controlId);
+  const control = controlId === undefined ? undefined : entry(device.model.controls, controlId);
   if (controlId === undefined || control?.type !== 'gain')
     return (
       <Text fontSize="xs" color="ink.soft">
         not described
       </Text>
     );
-  const value = settingOf(device.device, controlId);
+  const value = settingOf(device, controlId);
   return (
     <NumberField
       inCell
-      label={`Volume of ${device.device.name}`}
+      label={`Volume of ${device.name}`}
       unit="dB"
       min={control.minDb}
       max={control.maxDb}
@@ -34,7 +35,7 @@ const Volume = ({ pair }: { readonly pair: Ears }) => {
       value={typeof value === 'number' ? value : null}
       onCommit={(next) =>
         next !== null &&
-        run({ type: 'setControl', deviceId: device.id, control: controlId, value: next })
+        run({ type: 'setControl', deviceId: node.id, control: controlId, value: next })
       }
     />
   );
@@ -111,8 +112,11 @@ export const MonitoringView = () => {
                           fontSize="xs"
                           color="ink.soft"
                         >
-                          {pair?.node.device.device.name ??
-                            (row.isRemote ? 'remote, by a call' : 'no headphones')}
+                          {pair
+                            ? analysis.device(pair.node.device).name
+                            : row.isRemote
+                              ? 'remote, by a call'
+                              : 'no headphones'}
                         </Text>
                       </Table.ColumnHeader>
                       <Table.Cell px="1.5" fontSize="sm">
@@ -124,11 +128,13 @@ export const MonitoringView = () => {
                         )}
                         {pair?.heard[0] && (
                           <Text as="span" display="block" fontSize="xs" color="ink.soft">
-                            {wayToEars(pair.heard[0])}
+                            {wayToEars(analysis, pair.heard[0])}
                           </Text>
                         )}
                       </Table.Cell>
-                      <Table.Cell px="1.5">{pair && <Volume pair={pair} />}</Table.Cell>
+                      <Table.Cell px="1.5">
+                        {pair && <Volume analysis={analysis} pair={pair} />}
+                      </Table.Cell>
                       <Table.Cell {...figures} data-ear={row.personId}>
                         {pair ? (pair.spl === null ? 'not known' : `${figure(pair.spl)} dB`) : ''}
                       </Table.Cell>

@@ -23,7 +23,7 @@ export interface ListenerRow {
 
 /** Whose voice a sound is, or which device makes it. */
 const voiceName = (analysis: Analysis, { device }: Ears['heard'][number]['source']): string => {
-  const { personId, name } = device.device;
+  const { personId, name } = analysis.device(device);
   return (personId === null ? undefined : entry(analysis.rig.people, personId)?.name) ?? name;
 };
 
@@ -47,8 +47,8 @@ export const listenerRows = (analysis: Analysis): ListenerRow[] =>
             .filter(
               ({ signal, end }) =>
                 signal === 'sound' &&
-                end.device.device.model.kind === 'call' &&
-                end.device.device.personId === personId,
+                end.device.model.kind === 'call' &&
+                analysis.device(end.device).personId === personId,
             )
             .map(({ source }) => voiceName(analysis, source))
         : [];
@@ -110,9 +110,11 @@ export interface TalkbackRow {
 }
 
 /** Talkback and intercom: every voice that is not part of the show, and who hears it. */
-export const talkbackRows = ({ graph, rig, traced }: Analysis): TalkbackRow[] =>
-  [...graph.devices.values()].flatMap((node): TalkbackRow[] => {
-    const { personId, name, model } = node.device;
+export const talkbackRows = (analysis: Analysis): TalkbackRow[] =>
+  [...analysis.graph.devices.values()].flatMap((node): TalkbackRow[] => {
+    const { rig, traced } = analysis;
+    const { model } = node;
+    const { personId, name } = analysis.device(node);
     const person = personId === null ? undefined : entry(rig.people, personId);
     const speaks =
       Object.values(model.ports).some(({ emits }) => emits?.sound) &&
@@ -123,14 +125,14 @@ export const talkbackRows = ({ graph, rig, traced }: Analysis): TalkbackRow[] =>
         signal === 'sound' &&
         source.device === node &&
         end.device !== node &&
-        end.device.device.model.kind === 'headphones',
+        end.device.model.kind === 'headphones',
     );
-    const names = reached.map(
-      ({ end }) =>
-        (end.device.device.personId === null
-          ? undefined
-          : entry(rig.people, end.device.device.personId)?.name) ?? end.device.device.name,
-    );
+    const names = reached.map(({ end }) => {
+      const ears = analysis.device(end.device);
+      return (
+        (ears.personId === null ? undefined : entry(rig.people, ears.personId)?.name) ?? ears.name
+      );
+    });
     return [{ deviceId: node.id, name, person: person.name, reaches: [...new Set(names)] }];
   });
 
@@ -148,11 +150,7 @@ export interface LoudspeakerRow {
 export const loudspeakerRows = (analysis: Analysis): LoudspeakerRow[] =>
   analysis.graph.ports.flatMap((node): LoudspeakerRow[] => {
     const { port, device, links } = node;
-    if (
-      device.device.model.kind !== 'loudspeaker' ||
-      links.length === 0 ||
-      port.family !== 'analogue'
-    )
+    if (device.model.kind !== 'loudspeaker' || links.length === 0 || port.family !== 'analogue')
       return [];
     const plays = analysis.traced.threads
       .filter(({ signal, end }) => signal === 'sound' && end === node)
@@ -160,10 +158,10 @@ export const loudspeakerRows = (analysis: Analysis): LoudspeakerRow[] =>
     return [
       {
         deviceId: device.id,
-        name: device.device.name,
+        name: analysis.device(device).name,
         plays: [...new Set(plays)],
         muteControl: port.speakerMuteControl ?? null,
-        isMuted: isMuted(node),
+        isMuted: isMuted(analysis, node),
       },
     ];
   });

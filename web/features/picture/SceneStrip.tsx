@@ -8,7 +8,7 @@ import { LevelMark } from '@/ui/LevelMark';
 import { drawnBySource, SceneDrawing } from './SceneDrawing';
 
 /** Where a scene is made, or what it is short of, in a few words. */
-const verdict = ({ short, madeAt, scene }: SceneMade): string => {
+const verdict = (analysis: Analysis, { short, madeAt, scene }: SceneMade): string => {
   const [first] = short;
   if (first)
     return first.resource === 'way'
@@ -21,7 +21,7 @@ const verdict = ({ short, madeAt, scene }: SceneMade): string => {
   if (scene.layers.length === 0) return 'empty';
   return madeAt.length === 0
     ? 'one picture'
-    : `made at ${madeAt.map(({ device }) => device.name).join(', ')}`;
+    : `made at ${madeAt.map((node) => analysis.device(node).name).join(', ')}`;
 };
 
 interface Props {
@@ -104,7 +104,7 @@ export const SceneStrip = ({ analysis, chosen, onChoose }: Props) => {
                   {made.scene.name}
                 </Text>
                 <Text as="span" display="block" fontSize="xs" color="ink.soft" lineHeight="1.3">
-                  {verdict(made)}
+                  {verdict(analysis, made)}
                 </Text>
               </Box>
             </button>

@@ -19,11 +19,10 @@ export interface Load {
 
 /** Every USB branch, computer, drive and line of the rig with its load, the fullest first. */
 export const loadsOf = (analysis: Analysis): Load[] => {
-  const { graph } = analysis;
   const links = [...analysis.usb.links.values()]
     .filter(({ loadMBps }) => loadMBps > 1)
     .map(({ link, loadMBps, limitMBps }): Load => ({
-      label: `${link.from.device.device.name}, ${link.to.port.name}`,
+      label: `${analysis.device(link.from.device).name}, ${link.to.port.name}`,
       load: loadMBps,
       limit: limitMBps,
       unit: 'MB/s',
@@ -31,7 +30,7 @@ export const loadsOf = (analysis: Analysis): Load[] => {
   const controllers = analysis.usb.controllers
     .filter(({ streams }) => streams.length > 1)
     .map(({ deviceId, controller, loadMBps, limitMBps }): Load => ({
-      label: `USB controller ${controller.toUpperCase()}, ${graph.devices.get(deviceId)?.device.name ?? deviceId}`,
+      label: `USB controller ${controller.toUpperCase()}, ${analysis.device({ id: deviceId }).name}`,
       load: loadMBps,
       limit: limitMBps,
       unit: 'MB/s',
@@ -39,14 +38,21 @@ export const loadsOf = (analysis: Analysis): Load[] => {
   const work = workloads(analysis).flatMap(({ node, units, budget }): Load[] =>
     budget === null
       ? []
-      : [{ label: `Work of ${node.device.name}`, load: units, limit: budget, unit: '× 1080p30' }],
+      : [
+          {
+            label: `Work of ${analysis.device(node).name}`,
+            load: units,
+            limit: budget,
+            unit: '× 1080p30',
+          },
+        ],
   );
   const drives = driveLoads(analysis).flatMap(({ node, storage, writeMBps }): Load[] =>
     storage.writeMBps === null || writeMBps === 0
       ? []
       : [
           {
-            label: `Drive of ${node.device.name}`,
+            label: `Drive of ${analysis.device(node).name}`,
             load: writeMBps,
             limit: storage.writeMBps,
             unit: 'MB/s',

@@ -38,7 +38,7 @@ export const CableSheet = ({ analysis, linkId }: Props) => {
         {isCable ? CABLES[cable.kind].name : 'Inside the computer'}
       </Text>
       <Text as="h2" fontSize="lg" fontWeight="600" lineHeight="1.3">
-        {edge.from.device.device.name} → {edge.to.device.device.name}
+        {analysis.device(edge.from.device).name} → {analysis.device(edge.to.device).name}
       </Text>
       <Text fontSize="sm" color="ink.soft">
         {edge.from.port.name} to {edge.to.port.name}

@@ -12,6 +12,7 @@ import {
   isConversion,
   peakDb,
   snrDb,
+  sourceOf,
   type Stage,
   voiceFigures,
 } from '@echo-loom/core';
@@ -20,11 +21,8 @@ import { FigureLine } from './Section';
 const unitText = (value: number | null, unit: string, digits = 1): string =>
   value === null ? 'cannot tell' : `${figure(value, digits)} ${unit}`;
 
-const sourceName = (stage: Stage): string => {
-  let at = stage;
-  while (at.parent) at = at.parent;
-  return at.at.device.device.name;
-};
+const sourceName = (analysis: Analysis, stage: Stage): string =>
+  analysis.device(sourceOf(stage).at.device).name;
 
 const SoundLines = ({
   analysis,
@@ -57,7 +55,7 @@ const SoundLines = ({
           title="RMS level at the input"
         />
       )}
-      {voice && adjustableGains(stage)[0] && (
+      {voice && adjustableGains(analysis, stage)[0] && (
         <FigureLine
           name="Gain set"
           value={`${figure(voice.gainSetDb ?? 0)} of ${voice.gainMaxDb ?? 0} dB`}
@@ -153,7 +151,7 @@ export const Carries = ({ analysis, stages }: Props) => (
       return (
         <Box key={stage.index} mb="3">
           <Text fontSize="sm" fontWeight="600">
-            {sourceName(stage)}{' '}
+            {sourceName(analysis, stage)}{' '}
             <Text as="span" fontWeight="400" color="ink.soft">
               {stage.signal}, {stage.at.port.name}
             </Text>

@@ -45,7 +45,7 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
                     color="ink"
                     onClick={() => select({ kind: 'link', id: edge.id })}
                   >
-                    {edge.from === port ? '→' : '←'} {far.device.device.name}
+                    {edge.from === port ? '→' : '←'} {analysis.device(far.device).name}
                   </Button>
                 );
               })}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRigSession } from '@/features/rig/RigProvider';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { Flex } from '@chakra-ui/react';
@@ -9,8 +9,9 @@ import type { Props } from './MicrophonePanel';
 
 /** Distance, pattern and aim of one microphone, each an edit. */
 export const Aiming = ({ row: { microphone, id } }: Pick<Props, 'row'>) => {
+  const analysis = useRig((state) => state.analysis);
   const { run } = useRigSession();
-  const { device } = microphone.node.device;
+  const device = analysis.device(microphone.node.device);
   const source = microphone.node.port.emits?.sound;
   if (source?.type !== 'microphone') return null;
   const distance = entry(device.model.controls, source.distanceControl);

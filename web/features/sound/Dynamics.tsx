@@ -44,14 +44,17 @@ const gateWords = ({ voiceIn, thresholdDb }: Processor): string =>
     : `; noise, room and the loudest other voice ${beside(voiceIn.underneathDb - thresholdDb)} it.`);
 
 const Amounts = ({
+  analysis,
   stage,
   controls,
 }: {
+  readonly analysis: Analysis;
   readonly stage: Stage;
   readonly controls: readonly string[];
 }) => {
   const { run } = useRigSession();
-  const { device, id: deviceId } = stage.at.device;
+  const deviceId = stage.at.device.id;
+  const device = analysis.device(stage.at.device);
   return (
     <Flex direction="column" gap="1.5" mt="1">
       {controls.map((id) => {
@@ -127,7 +130,7 @@ const Shapings = ({
               ? 'Takes its s sounds down; average and peaks stay as they are.'
               : `Peaks may come ${figure(shaping.liftDb)} dB higher where the voice lives in the lifted band.`}
           </Text>
-          <Amounts stage={shaping.stage} controls={shaping.controls} />
+          <Amounts analysis={analysis} stage={shaping.stage} controls={shaping.controls} />
         </Box>
       );
     });
@@ -201,7 +204,7 @@ export const Dynamics = ({
             {processor.does === 'gate' ? gateWords(processor) : pressed(processor)}
             {!processor.isIn && ' It is out.'}
           </Text>
-          <Amounts stage={processor.stage} controls={controlsOf(processor)} />
+          <Amounts analysis={analysis} stage={processor.stage} controls={controlsOf(processor)} />
         </Box>
       ))}
       <Shapings analysis={analysis} deviceId={deviceId} />

@@ -25,7 +25,7 @@ export const Programmes = ({ analysis }: { readonly analysis: Analysis }) => {
             headings={['Where', 'Will measure', 'To be', 'Add', 'Peaks then']}
             lines={programmes.map(({ end, lufs, targetLufs, byDb, peakAfterDbtp }) => ({
               id: end.id,
-              head: end.device.name,
+              head: analysis.device(end).name,
               cells: [
                 `${figure(lufs)} LUFS`,
                 `${figure(targetLufs, 0)} LUFS`,

@@ -18,7 +18,7 @@ const marksOf = (analysis: Analysis): Mark[] => {
         ? [
             {
               key: `mic ${node.index}`,
-              name: node.device.device.name,
+              name: analysis.device(node.device).name,
               at: spot,
               facingDeg: spot.facingDeg,
               kind: 'microphone',

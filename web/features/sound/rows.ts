@@ -51,7 +51,8 @@ const worstOf = (microphone: MicrophoneInRoom): MicrophoneRow['worst'] =>
 /** Every microphone that is plugged in, in the order of the rig. */
 export const microphoneRows = (analysis: Analysis): MicrophoneRow[] =>
   microphonesInRoom(analysis).map((microphone) => {
-    const { device, id } = microphone.node.device;
+    const { id } = microphone.node.device;
+    const device = analysis.device(microphone.node.device);
     const findings = findingsOfRoom(analysis, id);
     return {
       id,
@@ -146,8 +147,8 @@ export interface CountRow {
 }
 
 /** Microphone inputs of every box that has some plugged in, in the rig's order. */
-export const inputCounts = ({ graph }: Analysis): CountRow[] =>
-  [...graph.devices.values()].flatMap((node): CountRow[] => {
+export const inputCounts = (analysis: Analysis): CountRow[] =>
+  [...analysis.graph.devices.values()].flatMap((node): CountRow[] => {
     const inputs = [...node.ports.values()].filter(
       ({ port }) =>
         port.family === 'analogue' && port.direction === 'in' && port.nominal === 'microphone',
@@ -155,14 +156,14 @@ export const inputCounts = ({ graph }: Analysis): CountRow[] =>
     const used = inputs.filter(({ links }) => links.length > 0).length;
     return used === 0 || inputs.length < 2
       ? []
-      : [{ id: node.id, where: node.device.name, used, most: inputs.length }];
+      : [{ id: node.id, where: analysis.device(node).name, used, most: inputs.length }];
   });
 
 /** Channels on every digital and network cable that carries sound. */
 export const channelCounts = (analysis: Analysis): CountRow[] =>
   channelLoads(analysis).map(({ from, to, sources, most }) => ({
     id: `${to.device.id}.${to.id}`,
-    where: `${from.device.device.name} → ${to.device.device.name}`,
+    where: `${analysis.device(from.device).name} → ${analysis.device(to.device).name}`,
     used: sources.length,
     most,
   }));

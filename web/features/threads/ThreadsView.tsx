@@ -28,7 +28,7 @@ type ThreadRow = {
 const rowOf = (analysis: Analysis, thread: Thread): ThreadRow => {
   const stages = stagesOf(thread.last);
   const way = stages
-    .map((stage) => stage.at.device.device.name)
+    .map((stage) => analysis.device(stage.at.device).name)
     .filter((name, index, all) => name !== all[index - 1]);
   const sound = analysis.sound[thread.last.index];
   const picture = analysis.picture[thread.last.index];

@@ -1,6 +1,6 @@
-import type { LinkEdge, PortNode, Traced } from '../../graph';
+import type { LinkEdge, PortNode } from '../../graph';
 import { cable } from '../../rig/links/cables';
-import type { PictureFigures } from '../picture';
+import type { Measured } from '../measure';
 
 /** What one device puts on the USB, once, however many sources it carries. */
 export interface UsbStream {
@@ -54,20 +54,18 @@ const sum = (streams: Iterable<UsbStream>): number => {
  * six inputs reach the computer as the one
  * stream its USB output sends, so streams are counted where they are made, not by source.
  */
-export const usbPass = (
-  { stages }: Traced,
-  picture: readonly (PictureFigures | undefined)[],
-): UsbTree => {
+export const usbPass = (measured: Measured): UsbTree => {
+  const { picture } = measured;
+  const { stages } = measured.traced;
   const onLink = new Map<LinkEdge, Map<string, UsbStream>>();
   /** The stream a stage belongs to, by stage index. */
   const streamAt: ({ key: string; stream: UsbStream } | undefined)[] = new Array(stages.length);
   for (const stage of stages) {
     const { at, via, parent, signal } = stage;
     if (at.port.family !== 'usb') continue;
-    const device = at.device.device;
     const parentStream = parent ? streamAt[parent.index] : undefined;
     const relayed =
-      via.by === 'route' && parent?.at.port.family === 'usb' && device.model.kind === 'hub';
+      via.by === 'route' && parent?.at.port.family === 'usb' && at.device.model.kind === 'hub';
     if (via.by === 'link') {
       streamAt[stage.index] = parentStream;
       if (!parentStream) continue;
@@ -84,14 +82,18 @@ export const usbPass = (
       const mBps = picture[stage.index]?.streamMBps ?? null;
       streamAt[stage.index] = {
         key: `${at.index} picture`,
-        stream: { from: at, label: `${device.name}: picture`, mBps },
+        stream: { from: at, label: `${measured.device(at.device).name}: picture`, mBps },
       };
     } else {
       const made = via.by === 'route' ? via.route.id : 'source';
       const channel = parent ? `${made}.${parent.at.id}` : made;
       streamAt[stage.index] = {
         key: `${at.index} ${channel}`,
-        stream: { from: at, label: `${device.name}: sound`, mBps: SOUND_CHANNEL_MBPS },
+        stream: {
+          from: at,
+          label: `${measured.device(at.device).name}: sound`,
+          mBps: SOUND_CHANNEL_MBPS,
+        },
       };
     }
   }

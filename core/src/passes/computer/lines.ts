@@ -1,7 +1,8 @@
 import type { DeviceNode, PortNode } from '../../graph';
 import { numberSetting, type Storage } from '../../rig';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { deviceName } from '../names';
+import { pass } from '../pass';
 import { gbPerHour, hoursThatFit, SOUND_CHANNEL_MBPS, writeMBps } from '../storage';
 import { deliverableFor, deliverableOf, pictureInto } from './work';
 
@@ -12,11 +13,20 @@ export interface Flow {
   readonly mbps: number;
 }
 
+/** A file or picture that a drive writes. */
+export interface FileOnDrive {
+  readonly end: PortNode;
+  /** Whose file it is, where each voice or picture has its own */
+  readonly source: PortNode | null;
+  /** @unit Mb/s */
+  readonly mbps: number;
+}
+
 /** What a drive is asked to write, against what it can. */
 export interface DriveLoad {
   readonly node: DeviceNode;
   readonly storage: Storage;
-  readonly flows: readonly Flow[];
+  readonly files: readonly FileOnDrive[];
   /** @unit Mb/s */
   readonly mbps: number;
   /** @unit MB/s */
@@ -29,68 +39,51 @@ export interface DriveLoad {
 
 const total = (flows: readonly Flow[]): number => flows.reduce((sum, { mbps }) => sum + mbps, 0);
 
-/** A file or picture as it was found; its name is made when it is asked for. */
-interface Seed {
-  readonly end: PortNode;
-  /** Whose file it is, where each voice or picture has its own */
-  readonly source: PortNode | null;
-  readonly mbps: number;
-}
+/** A file on a drive by its name. */
+export const fileName = (
+  measured: Measured,
+  { node }: DriveLoad,
+  { end, source }: FileOnDrive,
+): string => {
+  if (end.device === node) return end.port.name;
+  const name = deviceName(measured, end.device);
+  return source ? `${name}: ${deviceName(measured, source.device)}` : name;
+};
 
-/** One drive's load. Its flows are named only when somebody looks. */
-class Load implements DriveLoad {
-  readonly mbps: number;
-  constructor(
-    readonly node: DeviceNode,
-    readonly storage: Storage,
-    private readonly seeds: readonly Seed[],
-  ) {
-    this.mbps = seeds.reduce((sum, { mbps }) => sum + mbps, 0);
-  }
-  get flows(): readonly Flow[] {
-    return this.seeds.map(({ end, source, mbps }) => ({
-      label:
-        end.device === this.node
-          ? end.port.name
-          : source
-            ? `${end.device.device.name}: ${source.device.device.name}`
-            : end.device.device.name,
-      mbps,
-    }));
-  }
-  get writeMBps(): number {
-    return writeMBps(this.mbps);
-  }
-  get gbPerHour(): number {
-    return gbPerHour(this.mbps);
-  }
-  get hours(): number | null {
-    return this.storage.capacityGb === null || this.mbps === 0
-      ? null
-      : hoursThatFit(this.storage.capacityGb, this.mbps);
-  }
-}
+const loadOf = (node: DeviceNode, storage: Storage, files: readonly FileOnDrive[]): DriveLoad => {
+  const mbps = files.reduce((sum, file) => sum + file.mbps, 0);
+  return {
+    node,
+    storage,
+    files,
+    mbps,
+    writeMBps: writeMBps(mbps),
+    gbPerHour: gbPerHour(mbps),
+    hours:
+      storage.capacityGb === null || mbps === 0 ? null : hoursThatFit(storage.capacityGb, mbps),
+  };
+};
 
 /**
  * Files that computers write: one for a programme, one for each picture, one for each voice; and
  * pictures that recorders and recording switchers write.
  */
-const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly Seed[]> => {
-  const found = new Map<DeviceNode, Seed[]>();
+const filesByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly FileOnDrive[]> => {
+  const found = new Map<DeviceNode, FileOnDrive[]>();
   const seen = new Set<number>();
   const ports = measured.graph.ports.length;
-  const put = (node: DeviceNode, seed: Seed): void => {
-    const key = seed.end.index * (ports + 1) + (seed.source ? seed.source.index + 1 : 0);
+  const put = (node: DeviceNode, file: FileOnDrive): void => {
+    const key = file.end.index * (ports + 1) + (file.source ? file.source.index + 1 : 0);
     if (seen.has(key)) return;
     seen.add(key);
-    const seeds = found.get(node);
-    if (seeds) seeds.push(seed);
-    else found.set(node, [seed]);
+    const files = found.get(node);
+    if (files) files.push(file);
+    else found.set(node, [file]);
   };
   const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
   for (const thread of measured.traced.threads) {
     const { signal, last, end, source } = thread;
-    const { storage, kind } = end.device.device.model;
+    const { storage, kind } = end.device.model;
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
@@ -98,7 +91,7 @@ const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly See
         put(end.device, {
           end: input,
           source: null,
-          mbps: numberSetting(end.device.device, storage.bitrateControl) ?? 0,
+          mbps: numberSetting(measured.device(end.device), storage.bitrateControl) ?? 0,
         });
       continue;
     }
@@ -121,14 +114,15 @@ const seedsByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly See
 };
 
 /** What every drive and card of the rig has to write. */
-export const driveLoads = perAnalysis((measured): readonly DriveLoad[] => makeLoads(measured));
+export const driveLoads = pass('drive loads', (measured): readonly DriveLoad[] =>
+  makeLoads(measured),
+);
 
 const makeLoads = (measured: Measured): readonly DriveLoad[] => {
-  const seeds = seedsByDevice(measured);
+  const files = filesByDevice(measured);
   const loads: DriveLoad[] = [];
   for (const node of measured.graph.devices.values())
-    if (node.device.model.storage)
-      loads.push(new Load(node, node.device.model.storage, seeds.get(node) ?? []));
+    if (node.model.storage) loads.push(loadOf(node, node.model.storage, files.get(node) ?? []));
   return loads;
 };
 
@@ -145,17 +139,18 @@ export interface Uplink {
 }
 
 /** What goes up the line: streams at the bitrate the brief asks for, and what callers are sent. */
-export const uplinkOf = perAnalysis((measured): Uplink => makeUplink(measured));
+export const uplinkOf = pass('uplink of', (measured): Uplink => makeUplink(measured));
 
 const makeUplink = (measured: Measured): Uplink => {
   const flows = new Map<DeviceNode, Flow>();
   for (const { end, signal } of measured.traced.threads) {
-    const { kind } = end.device.device.model;
+    const { kind } = end.device.model;
     if ((kind !== 'stream' && kind !== 'call') || flows.has(end.device)) continue;
-    if (kind === 'call') flows.set(end.device, { label: end.device.device.name, mbps: CALL_MBPS });
+    if (kind === 'call')
+      flows.set(end.device, { label: measured.device(end.device).name, mbps: CALL_MBPS });
     else if (signal === 'picture')
       flows.set(end.device, {
-        label: end.device.device.name,
+        label: measured.device(end.device).name,
         mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0,
       });
   }

@@ -2,7 +2,7 @@ import type { DeviceNode, PortNode, Stage, Thread } from '../../graph';
 import { type Deliverable, type Kind, USUAL_DELIVERABLES } from '../../rig';
 import { type Format, parseFormat, pixelsPerSecond } from '../../units';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 
 /** One picture of 1080p30 handled once: the unit of a computer's work. */
 const UNIT_PIXELS_PER_SECOND = 1920 * 1080 * 30;
@@ -48,11 +48,11 @@ export const deliverableOf = (
 /** The deliverable that a destination's file or stream is for. */
 export const deliverableFor = (
   measured: Measured,
-  { device }: DeviceNode,
+  { model }: DeviceNode,
 ): Omit<Deliverable, 'order'> | null => {
-  if (device.model.kind === 'stream') return deliverableOf(measured, 'stream');
-  if (device.model.kind !== 'recording') return null;
-  const ends = Object.values(device.model.ports).map(({ ends: end }) => end);
+  if (model.kind === 'stream') return deliverableOf(measured, 'stream');
+  if (model.kind !== 'recording') return null;
+  const ends = Object.values(model.ports).map(({ ends: end }) => end);
   if (ends.some((end) => end?.picture && end.sound))
     return deliverableOf(measured, 'programme recording');
   return deliverableOf(
@@ -91,7 +91,7 @@ class ByDevice<Key, T> {
 /** The port that makes the picture arriving at a stage by a cable: a hub only passes it on. */
 const makerOf = (arrived: Stage): PortNode => {
   let at = arrived.parent ?? arrived;
-  while (at.parent && at.at.device.device.model.kind === 'hub') at = at.parent;
+  while (at.parent && at.at.device.model.kind === 'hub') at = at.parent;
   return at.at;
 };
 
@@ -109,7 +109,7 @@ const encodes = (measured: Measured): ByDevice<number, Encode> => {
     const { signal, last, end } = thread;
     if (signal !== 'picture' || last.via.by !== 'link') continue;
     const node = last.via.link.from.device;
-    const format = node.device.model.work && measured.picture[last.index]?.format;
+    const format = node.model.work && measured.picture[last.index]?.format;
     if (!format) continue;
     let deliverable = deliverables.get(end.device);
     if (deliverable === undefined)
@@ -120,8 +120,8 @@ const encodes = (measured: Measured): ByDevice<number, Encode> => {
     const picture = what === 'camera recordings' ? pictureInto(thread) : null;
     found.put(node, end.index * (ports + 1) + (picture ? picture.index + 1 : 0), () => ({
       label: picture
-        ? `${picture.device.device.name} to ${end.device.device.name}`
-        : end.device.device.name,
+        ? `${measured.device(picture.device).name} to ${measured.device(end.device).name}`
+        : measured.device(end.device).name,
       codec,
       units: units(asked !== null && !picture ? parseFormat(asked) : format),
     }));
@@ -135,7 +135,7 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
   for (const stage of measured.traced.stages) {
     if (stage.signal !== 'picture' || !stage.parent) continue;
     const node = stage.at.device;
-    if (!node.device.model.work) continue;
+    if (!node.model.work) continue;
     const figures = measured.picture[stage.index];
     const format = figures?.format;
     if (!format) continue;
@@ -143,7 +143,7 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
       const isProgramme =
         stage.at.port.family === 'software' &&
         stage.via.route.route.picture?.does === 'house format' &&
-        stage.at.links.some(({ to }) => to.device.device.model.kind !== 'call');
+        stage.at.links.some(({ to }) => to.device.model.kind !== 'call');
       if (isProgramme)
         found.put(node, node, () => ({
           what: 'programme',
@@ -153,10 +153,10 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
       continue;
     }
     const maker = makerOf(stage);
-    const isCall = CALLS.has(maker.device.device.model.kind);
+    const isCall = CALLS.has(maker.device.model.kind);
     if (stage.at.port.family !== 'usb' && !isCall) continue;
     const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
-    const { name } = maker.device.device;
+    const { name } = measured.device(maker.device);
     found.put(node, maker.device, () => ({
       what: isCall ? 'call' : 'capture',
       label: name,
@@ -167,12 +167,14 @@ const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
 };
 
 /** The work of every computer in the rig. */
-export const workloads = perAnalysis((measured): readonly Workload[] => makeWorkloads(measured));
+export const workloads = pass('workloads', (measured): readonly Workload[] =>
+  makeWorkloads(measured),
+);
 
 const makeWorkloads = (measured: Measured): readonly Workload[] => {
   const [allEncodes, allCaptures] = [encodes(measured), captures(measured)];
   return [...measured.graph.devices.values()].flatMap((node) => {
-    const { work } = node.device.model;
+    const { work } = node.model;
     if (!work) return [];
     const own = allEncodes.of(node).sort((a, b) => b.units - a.units);
     const items: WorkItem[] = [

@@ -10,25 +10,26 @@ import {
   from,
   kindOf,
   missingVoices,
+  nameIn,
   names,
   nodesWhere,
   RECORDS,
 } from './threads';
 
 export const shown = (index: Index, sightId: string): CoverageAnswer => {
-  const sources = nodesWhere(index, ({ device }) => device.sightId === sightId);
+  const sources = nodesWhere(index, (node) => index.measured.device(node).sightId === sightId);
   const [thread] = from(index, sources, 'picture', DELIVERS);
   if (thread)
     return {
       verdict: 'met',
-      says: `${thread.source.device.device.name} reaches ${thread.end.device.device.name}.`,
+      says: `${nameIn(index, thread.source.device)} reaches ${nameIn(index, thread.end.device)}.`,
       by: [thread.source.device.id],
       thread,
     };
   return {
     verdict: 'missing',
     says: sources.length
-      ? `${names(sources)} reaches no stream and no recording.`
+      ? `${names(index, sources)} reaches no stream and no recording.`
       : 'Nothing shows it.',
     by: [],
     thread: null,
@@ -55,20 +56,25 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
     const pictured = needsPicture ? ends.filter((node) => gets(node, 'picture')) : ends;
     const [end] = pictured;
     if (!end)
-      return { verdict: 'missing', says: `${names(ends)} gets no picture.`, by: [], thread: null };
+      return {
+        verdict: 'missing',
+        says: `${names(index, ends)} gets no picture.`,
+        by: [],
+        thread: null,
+      };
     const missing = missingVoices(among, pictured, voices);
     const thread = gets(end, needsPicture ? 'picture' : 'sound') ?? null;
     if (voices.length > 0 && missing.length === voices.length)
       return {
         verdict: 'missing',
-        says: `${names(pictured)} gets no voice.`,
+        says: `${names(index, pictured)} gets no voice.`,
         by: [],
         thread: null,
       };
     if (missing.length)
       return {
         verdict: 'partly',
-        says: `${names(pictured)}, without ${missing.join(', ')}.`,
+        says: `${names(index, pictured)}, without ${missing.join(', ')}.`,
         by: [end.id],
         thread,
       };
@@ -77,13 +83,13 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
     if (got && asked && got.height < asked.height)
       return {
         verdict: 'partly',
-        says: `${end.device.name} gets ${formatName(got)}, and ${formatName(asked)} is to be delivered.`,
+        says: `${nameIn(index, end)} gets ${formatName(got)}, and ${formatName(asked)} is to be delivered.`,
         by: [end.id],
         thread,
       };
     return {
       verdict: 'met',
-      says: `${end.device.name}${got ? `, ${formatName(got)}` : ''}.`,
+      says: `${nameIn(index, end)}${got ? `, ${formatName(got)}` : ''}.`,
       by: [end.id],
       thread,
     };
@@ -125,7 +131,12 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
           thread: null,
         };
       return without.length
-        ? { verdict: 'partly', says: `No recording of its own: ${names(without)}.`, by: [], thread }
+        ? {
+            verdict: 'partly',
+            says: `No recording of its own: ${names(index, without)}.`,
+            by: [],
+            thread,
+          }
         : {
             verdict: 'met',
             says: 'Each camera by itself.',
@@ -138,7 +149,7 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
       return source
         ? {
             verdict: 'met',
-            says: `Cut from ${source.device.name}.`,
+            says: `Cut from ${nameIn(index, source)}.`,
             by: [source.id],
             thread: gets(source, 'picture') ?? null,
           }

@@ -1,6 +1,6 @@
 import { inOrder } from '../../rig';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { delivered, shown } from './delivered';
 import type { CoverageAnswer, CoverageLine, Need } from './line';
 import { heard, hears, seen, sees } from './people';
@@ -36,4 +36,4 @@ const linesOf = (measured: Measured): readonly CoverageLine[] => {
 };
 
 /** Everything the brief asks for, each with its verdict; none where there is no brief. */
-export const coverage = perAnalysis(linesOf);
+export const coverage = pass('coverage', linesOf);

@@ -10,6 +10,7 @@ import {
   from,
   kindOf,
   missingVoices,
+  nameIn,
   names,
   nodesWhere,
   RECORDS,
@@ -22,16 +23,14 @@ const camerasOf = (index: Index, personId: string): DeviceNode[] => {
   const sights = index.measured.rig.brief?.sights ?? {};
   const own = nodesWhere(
     index,
-    ({ device }) =>
-      device.personId === personId &&
-      (CAMERAS.has(device.model.kind) || device.model.kind === 'call'),
+    (node) =>
+      index.measured.device(node).personId === personId &&
+      (CAMERAS.has(node.model.kind) || node.model.kind === 'call'),
   );
-  const shared = nodesWhere(
-    index,
-    ({ device }) =>
-      device.sightId !== null &&
-      (entry(sights, device.sightId)?.people.includes(personId) ?? false),
-  );
+  const shared = nodesWhere(index, (node) => {
+    const { sightId } = index.measured.device(node);
+    return sightId !== null && (entry(sights, sightId)?.people.includes(personId) ?? false);
+  });
   return [...own, ...shared];
 };
 
@@ -42,13 +41,13 @@ export const seen = (index: Index, personId: string, person: Person): CoverageAn
     return {
       verdict: 'met',
       says:
-        `${thread.source.device.device.name}, ${person.shot ?? 'in the picture'}, reaches ` +
-        `${thread.end.device.device.name}.`,
+        `${nameIn(index, thread.source.device)}, ${person.shot ?? 'in the picture'}, reaches ` +
+        `${nameIn(index, thread.end.device)}.`,
       by: [thread.source.device.id],
       thread,
     };
   const says = cameras.length
-    ? `${names(cameras)} reaches no stream and no recording.`
+    ? `${names(index, cameras)} reaches no stream and no recording.`
     : person.where === 'remote'
       ? 'No call is given to them.'
       : 'No camera is given to them.';
@@ -64,7 +63,7 @@ export const heard = (index: Index, personId: string): CoverageAnswer => {
     return {
       verdict: 'missing',
       says: sources.length
-        ? `${names(sources)} reaches no stream and no recording.`
+        ? `${names(index, sources)} reaches no stream and no recording.`
         : 'No microphone is given to them.',
       by: [],
       thread: null,
@@ -74,10 +73,11 @@ export const heard = (index: Index, personId: string): CoverageAnswer => {
   ];
   const wanted = measured.rig.houseRules.recordingsOfVoice;
   const by = [thread.source.device.id];
-  const { name } = thread.source.device.device;
+  const { name } = measured.device(thread.source.device);
   if (machines.length >= wanted)
-    return { verdict: 'met', says: `${name}, recorded by ${names(machines)}.`, by, thread };
-  const where = machines.length === 0 ? 'recorded nowhere' : `recorded only by ${names(machines)}`;
+    return { verdict: 'met', says: `${name}, recorded by ${names(index, machines)}.`, by, thread };
+  const where =
+    machines.length === 0 ? 'recorded nowhere' : `recorded only by ${names(index, machines)}`;
   return {
     verdict: 'partly',
     says: `${name}, ${where}; the house rule asks for ${wanted} independent recordings.`,
@@ -92,7 +92,7 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
   if (person.where === 'remote') {
     const calls = nodesWhere(
       index,
-      ({ device }) => device.personId === personId && device.model.kind === 'call',
+      (node) => index.measured.device(node).personId === personId && node.model.kind === 'call',
     );
     const others = inOrder(rig.people)
       .filter(([id, { isHeard }]) => id !== personId && isHeard)
@@ -138,7 +138,7 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
     };
   const ears = nodesWhere(
     index,
-    ({ device }) => device.personId === personId && EARS.has(device.model.kind),
+    (node) => index.measured.device(node).personId === personId && EARS.has(node.model.kind),
   );
   const fed = ears.filter((node) =>
     (index.byEnd.get(node) ?? []).some(({ signal }) => signal === 'sound'),
@@ -147,7 +147,9 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
   if (!thread)
     return {
       verdict: 'missing',
-      says: ears.length ? `${names(ears)}: no sound arrives.` : 'No headphones are given to them.',
+      says: ears.length
+        ? `${names(index, ears)}: no sound arrives.`
+        : 'No headphones are given to them.',
       by: [],
       thread: null,
     };
@@ -155,27 +157,26 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
   return missing.length
     ? {
         verdict: 'partly',
-        says: `${names(fed)}, without ${missing.join(', ')}.`,
+        says: `${names(index, fed)}, without ${missing.join(', ')}.`,
         by: fed.map(({ id }) => id),
         thread,
       }
-    : { verdict: 'met', says: `${names(fed)}.`, by: fed.map(({ id }) => id), thread };
+    : { verdict: 'met', says: `${names(index, fed)}.`, by: fed.map(({ id }) => id), thread };
 };
 
 export const sees = (index: Index, guests: readonly string[]): CoverageAnswer => {
   const { rig } = index.measured;
-  const calls = nodesWhere(
-    index,
-    ({ device }) =>
-      device.personId !== null && guests.includes(device.personId) && device.model.kind === 'call',
-  );
+  const calls = nodesWhere(index, (node) => {
+    const owner = index.measured.device(node).personId;
+    return owner !== null && guests.includes(owner) && node.model.kind === 'call';
+  });
   const wanted: ReadonlySet<Kind> =
     rig.houseRules.prompter === 'second display' ? new Set<Kind>(['prompter']) : SCREENS;
   const [thread] = from(index, calls, 'picture', wanted);
   if (thread)
     return {
       verdict: 'met',
-      says: `The remote guest on ${thread.end.device.device.name}; put it near the lens.`,
+      says: `The remote guest on ${nameIn(index, thread.end.device)}; put it near the lens.`,
       by: [thread.end.device.id],
       thread,
     };
@@ -184,7 +185,7 @@ export const sees = (index: Index, guests: readonly string[]): CoverageAnswer =>
     return {
       verdict: 'partly',
       says:
-        `The remote guest on ${elsewhere.end.device.device.name}; the house rule asks for a ` +
+        `The remote guest on ${nameIn(index, elsewhere.end.device)}; the house rule asks for a ` +
         'prompter in front of the lens.',
       by: [elsewhere.end.device.id],
       thread: elsewhere,

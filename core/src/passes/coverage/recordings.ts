@@ -16,7 +16,7 @@ export const recordingMachine = (thread: Thread): DeviceNode => {
 /** Whether a picture comes to its end by itself, through no device that mixes or scales several into one. */
 const isSeparate = (thread: Thread): boolean =>
   stagesOf(thread.last).every(
-    ({ via, at }) => via.by !== 'route' || at.device.device.model.kind !== 'switcher',
+    ({ via, at }) => via.by !== 'route' || at.device.model.kind !== 'switcher',
   );
 
 /**

@@ -13,10 +13,14 @@ export const SCREENS: ReadonlySet<Kind> = new Set(['display', 'prompter']);
 
 export const EARS: ReadonlySet<Kind> = new Set(['headphones']);
 
-export const kindOf = (node: DeviceNode): Kind => node.device.model.kind;
+export const kindOf = (node: DeviceNode): Kind => node.model.kind;
 
-export const names = (nodes: readonly DeviceNode[]): string =>
-  [...new Set(nodes.map(({ device }) => device.name))].join(', ');
+/** What a device is called. */
+export const nameIn = ({ measured }: Pick<Index, 'measured'>, node: DeviceNode): string =>
+  measured.device(node).name;
+
+export const names = (index: Pick<Index, 'measured'>, nodes: readonly DeviceNode[]): string =>
+  [...new Set(nodes.map((node) => nameIn(index, node)))].join(', ');
 
 /** Threads with something in them: a picture that has not been stopped, a sound whose level is not dead. */
 const isAlive = (measured: Measured, thread: Thread): boolean =>
@@ -67,7 +71,7 @@ export const nodesWhere = (
 export const voiceSources = (measured: Measured, personId: string): DeviceNode[] =>
   [...measured.graph.devices.values()].filter(
     (node) =>
-      node.device.personId === personId &&
+      measured.device(node).personId === personId &&
       node.ports.values().some(({ port }) => port.emits?.sound),
   );
 

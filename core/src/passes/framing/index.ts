@@ -10,7 +10,7 @@ import {
 } from '../../rig';
 import { type Format, parseFormat } from '../../units';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import {
   backgroundBlurPercent,
   circleOfConfusionMm,
@@ -97,7 +97,7 @@ export interface Framing {
 }
 
 /** Where pictures begin, one stage an output; kept as long as the analysis is. */
-export const pictureSources = perAnalysis((measured): readonly Stage[] =>
+export const pictureSources = pass('picture sources', (measured): readonly Stage[] =>
   measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture'),
 );
 
@@ -225,6 +225,6 @@ const exposureLux = (device: Device, camera: CameraFigures | null): number | nul
 };
 
 /** Every shot of the rig, in the order they were planned. */
-export const framings = perAnalysis((measured): readonly Framing[] =>
+export const framings = pass('framings', (measured): readonly Framing[] =>
   inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []),
 );

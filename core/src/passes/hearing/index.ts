@@ -3,7 +3,7 @@ import { stagesOf } from '../../graph';
 import { numberSetting } from '../../rig';
 import { dbuToVolts, powerSumDb } from '../../units';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { snrDb } from '../sound';
 
 /** What reaches people's ears. A caution, not medicine. @source handbook 2-sound, hearing */
@@ -67,12 +67,12 @@ const heardBy = (measured: Measured, threads: readonly Thread[]): HeardSound[] =
 };
 
 const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]): Ears => {
-  const { personId } = node.device.device;
+  const { personId } = measured.device(node.device);
   const heard = heardBy(measured, threads);
   // People speak through several microphones; each counts once, by the loudest of theirs.
   const byTalker = new Map<string, number>();
   for (const { source, levelDbu: level } of heard) {
-    const talker = source.device.device.personId ?? `device ${source.device.id}`;
+    const talker = measured.device(source.device).personId ?? `device ${source.device.id}`;
     if (level !== null) byTalker.set(talker, Math.max(level, byTalker.get(talker) ?? -Infinity));
   }
   const levels = [...byTalker.values()];
@@ -80,7 +80,7 @@ const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]):
   const { port } = node;
   const volumeDb =
     port.family === 'analogue' && port.earVolumeControl !== undefined
-      ? (numberSetting(node.device.device, port.earVolumeControl) ?? 0)
+      ? (numberSetting(measured.device(node.device), port.earVolumeControl) ?? 0)
       : 0;
   const spl =
     levelDbu !== null &&
@@ -94,7 +94,7 @@ const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]):
     personId === null
       ? []
       : threads
-          .filter(({ source }) => source.device.device.personId === personId)
+          .filter(({ source }) => measured.device(source.device).personId === personId)
           .flatMap(({ last }) => measured.delay[last.index]?.knownMs ?? []);
   return {
     node,
@@ -109,19 +109,19 @@ const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]):
 };
 
 /** Every pair of headphones of the rig, in its order. */
-export const ears = perAnalysis((measured): readonly Ears[] => {
+export const ears = pass('ears', (measured): readonly Ears[] => {
   const byEnd = new Map<PortNode, Thread[]>();
   for (const thread of measured.traced.threads) {
-    if (thread.signal !== 'sound' || thread.end.device.device.model.kind !== 'headphones') continue;
+    if (thread.signal !== 'sound' || thread.end.device.model.kind !== 'headphones') continue;
     const threads = byEnd.get(thread.end);
     if (threads) threads.push(thread);
     else byEnd.set(thread.end, [thread]);
   }
   return measured.graph.ports
-    .filter(({ device, port }) => device.device.model.kind === 'headphones' && port.ends?.sound)
+    .filter(({ device, port }) => device.model.kind === 'headphones' && port.ends?.sound)
     .map((node) => earsAt(measured, node, byEnd.get(node) ?? []));
 });
 
 /** Devices a sound passes on its way to the ears, by name. */
-export const wayToEars = ({ last }: HeardSound): string =>
-  [...new Set(stagesOf(last).map(({ at }) => at.device.device.name))].join(' → ');
+export const wayToEars = (measured: Measured, { last }: HeardSound): string =>
+  [...new Set(stagesOf(last).map(({ at }) => measured.device(at.device).name))].join(' → ');

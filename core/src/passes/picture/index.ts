@@ -1,4 +1,4 @@
-import type { PortNode, Stage, Traced } from '../../graph';
+import type { PortNode, Stage } from '../../graph';
 import { sourceOf } from '../../graph';
 import {
   BEST_THAT_FITS,
@@ -7,9 +7,9 @@ import {
   type Device,
   FIRST_CONNECTED,
   type PictureRoute,
-  type Rig,
 } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../../units';
+import type { Measured } from '../measure';
 import { negotiate, type Negotiation } from './negotiate';
 import { payloadAt, type PictureStop, stopOnLink } from './on-link';
 import { bitsPerPixel, codingSetting, flag, formatSetting, unpowered } from './settings';
@@ -60,13 +60,13 @@ const stream = (
 };
 
 /** Whether a source chooses for itself what it sends. */
-export const sendsBest = ({ port, device }: PortNode): boolean => {
+export const sendsBest = (measured: Measured, { port, device }: PortNode): boolean => {
   const picture = port.emits?.picture;
   return (
     picture !== undefined &&
     [picture.formatControl, picture.codingControl].some(
       (control) =>
-        control !== undefined && choiceSetting(device.device, control) === BEST_THAT_FITS,
+        control !== undefined && choiceSetting(measured.device(device), control) === BEST_THAT_FITS,
     )
   );
 };
@@ -75,14 +75,14 @@ export const sendsBest = ({ port, device }: PortNode): boolean => {
 const withoutPayload = (before: PictureFigures): PictureFigures =>
   before.payloadGbps === null ? before : { ...before, payloadGbps: null };
 
-const overLink = (before: PictureFigures, stage: Stage): PictureFigures => {
+const overLink = (measured: Measured, before: PictureFigures, stage: Stage): PictureFigures => {
   if (before.format === null || stage.at.port.family !== 'picture' || stage.via.by !== 'link')
     return withoutPayload(before);
   const payloadGbps = payloadAt(stage.at, before.format, before.coding);
   return {
     ...before,
     payloadGbps,
-    stop: before.stop ?? stopOnLink(stage.via.link, before.format, payloadGbps),
+    stop: before.stop ?? stopOnLink(measured, stage.via.link, before.format, payloadGbps),
   };
 };
 
@@ -96,11 +96,13 @@ class PicturePass {
   private arrivals: Map<PortNode, Stage> | null = null;
   private readonly asking = new Set<PortNode>();
 
-  constructor(
-    private readonly stages: readonly Stage[],
-    private readonly chosen: Format,
-  ) {
-    this.figures = new Array<PictureFigures | undefined>(stages.length);
+  private readonly stages: readonly Stage[];
+  private readonly chosen: Format;
+
+  constructor(private readonly measured: Measured) {
+    this.stages = measured.traced.stages;
+    this.chosen = parseFormat(measured.rig.houseRules.chosenFormat);
+    this.figures = new Array<PictureFigures | undefined>(this.stages.length);
   }
 
   run(): Pictures {
@@ -125,34 +127,38 @@ class PicturePass {
     const before = stage.parent ? this.at(stage.parent) : undefined;
     return (
       before &&
-      (stage.via.by === 'link' ? overLink(before, stage) : this.throughRoute(before, stage))
+      (stage.via.by === 'link'
+        ? overLink(this.measured, before, stage)
+        : this.throughRoute(before, stage))
     );
   }
 
   private atSource(stage: Stage): PictureFigures | undefined {
-    const { device, port } = stage.at;
-    const source = port.emits?.picture;
+    const source = stage.at.port.emits?.picture;
     if (!source) return undefined;
-    const best = sendsBest(stage.at) ? this.negotiated(stage, source.formatControl) : null;
-    const format = best?.format ?? formatSetting(device.device, source.formatControl);
+    const device = this.measured.device(stage.at.device);
+    const best = sendsBest(this.measured, stage.at)
+      ? this.negotiated(stage, source.formatControl)
+      : null;
+    const format = best?.format ?? formatSetting(device, source.formatControl);
     return {
       format,
-      coding: best?.coding ?? codingSetting(device.device, source.codingControl),
+      coding: best?.coding ?? codingSetting(device, source.codingControl),
       payloadGbps: null,
       ...(source.encodingControl
-        ? stream(device.device, source.encodingControl, format)
+        ? stream(device, source.encodingControl, format)
         : { encoding: null, streamMBps: null }),
-      clean: flag(device.device, source.clean),
-      copyProtected: flag(device.device, source.copyProtected),
+      clean: flag(device, source.clean),
+      copyProtected: flag(device, source.copyProtected),
       stop: null,
     };
   }
 
   /** The best that fits; where only the pixels are to be chosen, of the format that is set. */
   private negotiated(stage: Stage, formatControl: string): Negotiation | null {
-    const told = formatSetting(stage.at.device.device, formatControl);
+    const told = formatSetting(this.measured.device(stage.at.device), formatControl);
     const negotiation = negotiate(
-      this.stages,
+      this.measured,
       stage,
       (at) => this.houseOf(at, stage),
       told ?? this.chosen,
@@ -167,7 +173,7 @@ class PicturePass {
     const does = stage.via.by === 'route' ? stage.via.route.route.picture : undefined;
     if (does?.does !== 'house format') return null;
     const first = this.firstConnected(stage, does);
-    if (!first) return formatSetting(stage.at.device.device, does.formatControl);
+    if (!first) return formatSetting(this.measured.device(stage.at.device), does.formatControl);
     return sourceOf(first) === source ? 'own' : (this.ask(first)?.format ?? null);
   }
 
@@ -179,7 +185,7 @@ class PicturePass {
     const { device } = stage.at;
     if (
       stage.via.by !== 'route' ||
-      choiceSetting(device.device, does.formatControl) !== FIRST_CONNECTED
+      choiceSetting(this.measured.device(device), does.formatControl) !== FIRST_CONNECTED
     )
       return null;
     for (const portId of stage.via.route.route.from) {
@@ -211,7 +217,7 @@ class PicturePass {
   private throughRoute(before: PictureFigures, stage: Stage): PictureFigures {
     if (stage.via.by !== 'route' || !stage.via.route.route.picture) return before;
     const does = stage.via.route.route.picture;
-    const { device } = stage.at.device;
+    const device = this.measured.device(stage.at.device);
     if (before.stop)
       return before.format === null && before.payloadGbps === null
         ? before
@@ -273,5 +279,4 @@ class PicturePass {
 }
 
 /** The picture pass: what every picture thread carries at every stage, sources that choose for themselves included. */
-export const picturePass = (rig: Rig, { stages }: Traced): Pictures =>
-  new PicturePass(stages, parseFormat(rig.houseRules.chosenFormat)).run();
+export const picturePass = (measured: Measured): Pictures => new PicturePass(measured).run();

@@ -1,5 +1,6 @@
 import type { Stage } from '../../graph';
 import { BEST_THAT_FITS, choiceSetting, type Coding, CODINGS, entry } from '../../rig';
+import type { Measured } from '../measure';
 import {
   type Format,
   FORMAT_PATTERN,
@@ -76,10 +77,10 @@ export const compareCandidates =
   };
 
 /** Everything a source can be set to send. @returns none for a stage that is no source of pictures */
-export const candidatesOf = (source: Stage): Candidate[] => {
+export const candidatesOf = (measured: Measured, source: Stage): Candidate[] => {
   const picture = source.at.port.emits?.picture;
   if (!picture) return [];
-  const { device } = source.at.device;
+  const device = measured.device(source.at.device);
   const options = (control: string): string[] => {
     const found = entry(device.model.controls, control);
     return found?.type === 'choice' ? found.options.map(({ value }) => value) : [];
@@ -103,15 +104,16 @@ export type HouseFormat = (stage: Stage) => Format | null | 'own';
 /**
  * Everything on the way of a source that a candidate must pass: links and inputs, up to the first
  * device that makes a picture of its own.
- * @param stages all stages; those of one source stand together @param house the house format at a
+ * @param house the house format at a
  * stage behind a device without scalers
  */
 const obstacles = (
-  stages: readonly Stage[],
+  measured: Measured,
   source: Stage,
   house: HouseFormat,
   { format, coding }: Candidate,
 ): Obstacle[] => {
+  const { stages } = measured.traced;
   const found: Obstacle[] = [];
   const passesOn = new Set<Stage>([source]);
   for (let index = source.index + 1; index < stages.length; index++) {
@@ -121,7 +123,9 @@ const obstacles = (
     if (stage.via.by === 'link') {
       const edge = stage.via.link;
       const payloadGbps = payloadAt(stage.at, format, coding);
-      const says = stopOnLink(edge, format, payloadGbps)?.says ?? beyondReach(edge, payloadGbps);
+      const says =
+        stopOnLink(measured, edge, format, payloadGbps)?.says ??
+        beyondReach(measured, edge, payloadGbps);
       if (says)
         found.push({ linkId: edge.id, deviceId: stage.at.device.id, portId: stage.at.id, says });
       passesOn.add(stage);
@@ -139,7 +143,7 @@ const obstacles = (
         deviceId: stage.at.device.id,
         portId: stage.parent.at.id,
         says:
-          `${stage.at.device.device.name} runs at ${formatName(runsAt)} and has no scaler for ` +
+          `${measured.device(stage.at.device).name} runs at ${formatName(runsAt)} and has no scaler for ` +
           `${formatName(format)}`,
       });
   }
@@ -162,22 +166,22 @@ const once = (list: readonly Obstacle[]): Obstacle[] => [
  * @returns null where it offers nothing
  */
 export const negotiate = (
-  stages: readonly Stage[],
+  measured: Measured,
   source: Stage,
   house: HouseFormat,
   chosen: Format,
   told: Format | null = null,
 ): Negotiation | null => {
-  const ranked = candidatesOf(source)
+  const ranked = candidatesOf(measured, source)
     .filter(({ format }) => told === null || isSameFormat(format, told))
     .sort(compareCandidates(chosen));
   const [wish] = ranked;
   if (!wish) return null;
-  const forcedBy = once(obstacles(stages, source, house, wish));
+  const forcedBy = once(obstacles(measured, source, house, wish));
   if (forcedBy.length === 0) return { ...wish, wish, forcedBy, fits: true };
   let least = { candidate: wish, count: forcedBy.length };
   for (const candidate of ranked.slice(1)) {
-    const count = once(obstacles(stages, source, house, candidate)).length;
+    const count = once(obstacles(measured, source, house, candidate)).length;
     if (count === 0) return { ...candidate, wish, forcedBy, fits: true };
     if (count < least.count) least = { candidate, count };
   }

@@ -1,5 +1,6 @@
 import type { LinkEdge, PortNode } from '../../graph';
 import type { Coding } from '../../rig';
+import type { Measured } from '../measure';
 import { cable, reachM } from '../../rig/links/cables';
 import {
   type Format,
@@ -50,6 +51,7 @@ export const payloadAt = (
 
 /** What stops a format on a link, the narrowest place first. */
 export const stopOnLink = (
+  measured: Measured,
   { from, to, link }: LinkEdge,
   format: Format,
   payloadGbps: number | null,
@@ -62,7 +64,7 @@ export const stopOnLink = (
       if (node.port.family === 'picture' && payloadGbps > node.port.maxPayloadGbps)
         return {
           by: 'port',
-          says: `${node.device.device.name}, ${node.port.name} carries ${node.port.maxPayloadGbps} Gb/s and ${load}`,
+          says: `${measured.device(node.device).name}, ${node.port.name} carries ${node.port.maxPayloadGbps} Gb/s and ${load}`,
         };
     const kind = cable(link.cable.kind);
     if (kind.maxGbps !== undefined && payloadGbps > kind.maxGbps)
@@ -70,11 +72,15 @@ export const stopOnLink = (
   }
   return accepts(to, format)
     ? null
-    : { by: 'input', says: `${to.device.device.name}, ${to.port.name} does not take ${name}` };
+    : {
+        by: 'input',
+        says: `${measured.device(to.device).name}, ${to.port.name} does not take ${name}`,
+      };
 };
 
 /** Why a cable is too long for a load. @returns null where it is not, or the load is not known */
 export const beyondReach = (
+  measured: Measured,
   { from, to, link }: LinkEdge,
   payloadGbps: number | null,
 ): string | null => {
@@ -82,7 +88,7 @@ export const beyondReach = (
   const kind = cable(link.cable.kind);
   const reach = reachM(kind, payloadGbps);
   return link.cable.lengthM > reach
-    ? `the ${kind.name} from ${from.device.device.name} to ${to.device.device.name} is ` +
+    ? `the ${kind.name} from ${measured.device(from.device).name} to ${measured.device(to.device).name} is ` +
         `${link.cable.lengthM} m and reaches ${reach} m at ${payloadGbps.toFixed(3)} Gb/s`
     : null;
 };

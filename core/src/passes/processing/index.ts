@@ -2,7 +2,7 @@ import { sourceOf, type Stage, stagesOf } from '../../graph';
 import { type Device, entry, numberSetting, type SoundRoute, switchSetting } from '../../rig';
 import { powerSumDb } from '../../units';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { microphonesInRoom } from '../room';
 import {
   addNoise,
@@ -85,14 +85,14 @@ const voiceInto = (
 ): VoiceIn | null => {
   const before = stage.parent && measured.sound[stage.parent.index];
   if (!before || before.levelDb === null) return null;
-  const { device } = stage.at.device;
+  const device = measured.device(stage.at.device);
   const padDb = padOf(device, sound);
   const byDb = padDb + gainOf(device, sound).gainDb;
   const noise =
     before.noise &&
     shiftNoise(addNoise(shiftNoise(before.noise, padDb), ownNoise(device, sound)), byDb - padDb);
   const averageDb = before.levelDb + byDb;
-  const { personId } = sourceOf(voice).at.device.device;
+  const { personId } = measured.device(sourceOf(voice).at.device);
   const spreadDb =
     (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
   const beside = besideVoiceDb(measured, voice);
@@ -115,7 +115,8 @@ const amountOf = (device: Device, control: string): number => numberSetting(devi
 const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor[] => {
   const sound = stage.via.by === 'route' ? stage.via.route.route.sound : undefined;
   if (!sound?.compressor && !sound?.gate) return [];
-  const { device, id: deviceId } = stage.at.device;
+  const device = measured.device(stage.at.device);
+  const deviceId = stage.at.device.id;
   const voiceIn = voiceInto(measured, voice, stage, sound);
   if (!voiceIn) return [];
   const placed = { stage, voice, deviceId, name: device.name, voiceIn };
@@ -155,7 +156,7 @@ const processorsAt = (measured: Measured, voice: Stage, stage: Stage): Processor
 };
 
 /** Every compressor and gate on the way of a voice, in the order it meets them, whether switched in or not. */
-export const processors = perAnalysis((measured): readonly Processor[] =>
+export const processors = pass('processors', (measured): readonly Processor[] =>
   voices(measured).flatMap((voice) =>
     stagesOf(voice).flatMap((stage) => processorsAt(measured, voice, stage)),
   ),
@@ -175,9 +176,10 @@ export interface Shaping {
   readonly liftDb: number;
 }
 
-const shapingAt = (voice: Stage, stage: Stage): Shaping[] => {
+const shapingAt = (measured: Measured, voice: Stage, stage: Stage): Shaping[] => {
   const sound = stage.via.by === 'route' ? stage.via.route.route.sound : undefined;
-  const { device, id: deviceId } = stage.at.device;
+  const device = measured.device(stage.at.device);
+  const deviceId = stage.at.device.id;
   const { deEsser, equaliser } = sound ?? {};
   const placed = { stage, voice, deviceId, name: device.name };
   return [
@@ -212,8 +214,10 @@ const shapingAt = (voice: Stage, stage: Stage): Shaping[] => {
 };
 
 /** Every equaliser and de-esser on the way of a voice, in the order it meets them. */
-export const shapings = perAnalysis((measured): readonly Shaping[] =>
-  voices(measured).flatMap((voice) => stagesOf(voice).flatMap((stage) => shapingAt(voice, stage))),
+export const shapings = pass('shapings', (measured): readonly Shaping[] =>
+  voices(measured).flatMap((voice) =>
+    stagesOf(voice).flatMap((stage) => shapingAt(measured, voice, stage)),
+  ),
 );
 
 /** What leaves a compressor of a voice's average and of its peaks. @unit that of the processor */

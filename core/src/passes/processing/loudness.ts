@@ -1,7 +1,7 @@
 import type { DeviceNode, PortNode, Thread } from '../../graph';
 import { type Deliverable, entry } from '../../rig';
 import { deliverableFor } from '../computer/work';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { peakDb } from '../sound';
 
 /** Peaks a programme may reach once it is coded. @unit dBTP @source EBU R 128 */
@@ -42,7 +42,7 @@ export const loudnessOf = (levelsDbfs: readonly number[]): number =>
   10 * Math.log10(levelsDbfs.reduce((sum, db) => sum + 10 ** (db / 10), 0) / levelsDbfs.length);
 
 /** Every stream and programme file that the brief gives a loudness to, and that has voices whose level is known. */
-export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] => {
+export const loudnesses = pass('loudnesses', (measured): readonly ProgrammeLoudness[] => {
   if (measured.rig.brief === null) return [];
   const byEnd = new Map<
     DeviceNode,
@@ -51,7 +51,7 @@ export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] =
   for (const { signal, source, last, end } of measured.traced.threads) {
     if (
       signal !== 'sound' ||
-      (end.device.device.model.kind !== 'stream' && end.device.device.model.kind !== 'recording')
+      (end.device.model.kind !== 'stream' && end.device.model.kind !== 'recording')
     )
       continue;
     const figures = measured.sound[last.index];
@@ -64,7 +64,7 @@ export const loudnesses = perAnalysis((measured): readonly ProgrammeLoudness[] =
     kept.open.add(source);
     // Music and slides come and go; the voices carry the show. Somebody with two microphones is
     // heard by the louder one.
-    const who = source.device.device.personId;
+    const who = measured.device(source.device).personId;
     if (
       who !== null &&
       entry(measured.rig.people, who)?.isHeard &&

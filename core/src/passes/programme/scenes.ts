@@ -2,7 +2,7 @@ import { type DeviceNode, type PortNode, stagesOf, type Thread } from '../../gra
 import { entry, inOrder, type Kind, type Layer, type Mixes, type Scene } from '../../rig';
 import { voiceSources } from '../coverage/threads';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 
 /** Why a scene cannot be made: which resource is short, and where. */
 export interface Short {
@@ -39,12 +39,10 @@ export const programmeEnd = (measured: Measured): PortNode | null => {
   const ends = measured.traced.threads.filter(
     ({ signal, end }) =>
       signal === 'picture' &&
-      ['stream', 'recording'].includes(end.device.device.model.kind) &&
+      ['stream', 'recording'].includes(end.device.model.kind) &&
       end.port.ends?.sound !== undefined,
   );
-  return (
-    (ends.find(({ end }) => end.device.device.model.kind === 'stream') ?? ends[0])?.end ?? null
-  );
+  return (ends.find(({ end }) => end.device.model.kind === 'stream') ?? ends[0])?.end ?? null;
 };
 
 const isAlive = (measured: Measured, thread: Thread): boolean =>
@@ -56,7 +54,7 @@ const hopsOf = (thread: Thread): Hop[] => {
   for (const stage of stagesOf(thread.last)) {
     if (stage.via.by !== 'link') continue;
     const device = stage.at.device;
-    if (device.device.model.kind === 'hub') throughHub += `${device.id}.${stage.at.id} `;
+    if (device.model.kind === 'hub') throughHub += `${device.id}.${stage.at.id} `;
     else {
       hops.push({ device, into: throughHub + stage.at.id });
       throughHub = '';
@@ -79,21 +77,23 @@ const pictures = (count: number): string => (count === 1 ? 'one picture' : `${co
 const MIXERS: ReadonlySet<Kind> = new Set(['switcher', 'computer']);
 
 /** What a device lacks for the layers it is to put together itself. */
-const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | null => {
-  const mixes: Mixes | undefined = device.model.mixes;
-  if (!mixes && MIXERS.has(device.model.kind))
+const lacks = (measured: Measured, node: DeviceNode, layers: readonly Layer[]): Short | null => {
+  const { id, model } = node;
+  const { name } = measured.device(node);
+  const mixes: Mixes | undefined = model.mixes;
+  if (!mixes && MIXERS.has(model.kind))
     return {
       resource: 'keyers',
       deviceId: id,
       says:
-        `It is not known how many pictures ${device.name} puts together: type its keyers in ` +
+        `It is not known how many pictures ${name} puts together: type its keyers in ` +
         'from the data sheet, or take another of its class.',
     };
   if (!mixes)
     return {
       resource: 'one picture at a time',
       deviceId: id,
-      says: `${device.name} lets one picture through at a time and cannot put ${layers.length} together.`,
+      says: `${name} lets one picture through at a time and cannot put ${layers.length} together.`,
     };
   const small = layers.filter(({ box }) => SMALL.has(box)).length;
   const over = layers.filter(({ box }) => box === 'over').length;
@@ -103,7 +103,7 @@ const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | nu
       resource: 'small pictures',
       deviceId: id,
       says:
-        `${device.name} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at ` +
+        `${name} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at ` +
         `once and this scene needs ${small}.`,
     };
   if (byKeyer + over > mixes.keyers)
@@ -111,7 +111,7 @@ const lacks = ({ id, device }: DeviceNode, layers: readonly Layer[]): Short | nu
       resource: 'keyers',
       deviceId: id,
       says:
-        `${device.name} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and ` +
+        `${name} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and ` +
         `this scene needs ${byKeyer + over}: ${keyerUses(byKeyer, over).join(', ')}.`,
     };
   return null;
@@ -123,7 +123,7 @@ interface Composed {
 }
 
 /** Puts the layers together along their ways, walking back from the end to where they part. */
-const compose = (ways: readonly Way[], fromEnd: number): Composed => {
+const compose = (measured: Measured, ways: readonly Way[], fromEnd: number): Composed => {
   const [first] = ways;
   if (!first || ways.length === 1) return { madeAt: [], short: null };
   const hops = ways.map((way) => way.hops.at(-1 - fromEnd));
@@ -135,7 +135,7 @@ const compose = (ways: readonly Way[], fromEnd: number): Composed => {
     const into = hops[index]?.into ?? '';
     groups.set(into, [...(groups.get(into) ?? []), way]);
   });
-  if (groups.size === 1) return compose(ways, fromEnd + 1);
+  if (groups.size === 1) return compose(measured, ways, fromEnd + 1);
   const own: Layer[] = [];
   const madeAt: DeviceNode[] = [here];
   for (const group of groups.values()) {
@@ -152,15 +152,15 @@ const compose = (ways: readonly Way[], fromEnd: number): Composed => {
           resource: 'one picture at a time',
           deviceId: here.id,
           says:
-            `${group.length} small pictures reach ${here.device.name} through one input, and one ` +
+            `${group.length} small pictures reach ${measured.device(here).name} through one input, and one ` +
             'picture fits through it.',
         },
       };
-    const inner = compose(group, fromEnd + 1);
+    const inner = compose(measured, group, fromEnd + 1);
     if (inner.short) return inner;
     madeAt.push(...inner.madeAt);
   }
-  return { madeAt, short: lacks(here, own) };
+  return { madeAt, short: lacks(measured, here, own) };
 };
 
 /** Every choice of one way for each layer, at most as many as a person would wait for. */
@@ -204,7 +204,7 @@ const pictureShort = (measured: Measured, end: PortNode, layers: readonly Layer[
           deviceId: layer.deviceId,
           says:
             `${nameOf(measured, layer.deviceId)} does not reach ` +
-            `${end.device.device.name}${stop ? `: ${stop}` : ''}.`,
+            `${measured.device(end.device).name}${stop ? `: ${stop}` : ''}.`,
         },
       };
     }
@@ -212,7 +212,7 @@ const pictureShort = (measured: Measured, end: PortNode, layers: readonly Layer[
   }
   let nearest: Composed | null = null;
   for (const choice of choices(ways)) {
-    const composed = compose(choice, 0);
+    const composed = compose(measured, choice, 0);
     if (!composed.short) return composed;
     if (
       !nearest?.short ||
@@ -244,7 +244,7 @@ const voiceShort = (measured: Measured, end: PortNode, scene: Scene): Short[] =>
             deviceId: [...sources][0]?.id ?? null,
             says:
               `${entry(measured.rig.people, personId)?.name ?? personId} is to be heard and does ` +
-              `not reach ${end.device.device.name}.`,
+              `not reach ${measured.device(end.device).name}.`,
           },
         ];
   });
@@ -278,6 +278,6 @@ export const sceneMade = (measured: Measured, sceneId: string, scene: Scene): Sc
 };
 
 /** Every scene of the rig, judged, in their order. */
-export const scenesMade = perAnalysis((measured): readonly SceneMade[] =>
+export const scenesMade = pass('scenes made', (measured): readonly SceneMade[] =>
   inOrder(measured.rig.scenes).map(([id, scene]) => sceneMade(measured, id, scene)),
 );

@@ -81,7 +81,7 @@ export const microphoneChoices = (
     microphone.personId === null ? undefined : entry(measured.rig.people, microphone.personId);
   if (!person) return [];
   const { voiceOverRoomDb } = measured.rig.houseRules;
-  const present = microphone.node.device.device.model.classId;
+  const present = microphone.node.device.model.classId;
   return CATALOGUE.flatMap((model): MicrophoneChoice[] => {
     const made = firstPattern(model);
     const there = made && ifItWere(measured, microphone, made);

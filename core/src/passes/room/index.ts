@@ -2,7 +2,7 @@ import type { PortNode } from '../../graph';
 import { entry, inOrder, type Pattern, type Room, type Spot } from '../../rig';
 import { powerSumDb } from '../../units';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { patternOf, splAt, voiceOf } from '../sound';
 import {
   angleOff,
@@ -115,7 +115,8 @@ const pickedUp = (
   });
 
 /** Everything that sounds in the room: voices of the show, and noises that run. */
-const soundings = perAnalysis(
+const soundings = pass(
+  'soundings',
   ({
     rig: { people, noises },
   }): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
@@ -148,8 +149,8 @@ const heardBy = (
   const source = node.port.emits?.sound;
   if (source?.type !== 'microphone') return null;
   const { rig } = measured;
-  const { device } = node.device;
-  const said = voiceOf(rig, node, source);
+  const device = measured.device(node.device);
+  const said = voiceOf(measured, node, source);
   const { person } = said;
   const fromMouthM = distanceM ?? said.distanceM;
   const spot = microphoneSpot(device, person, fromMouthM);
@@ -211,7 +212,7 @@ export const asksOf = (
   { node, personId, pattern, spot }: MicrophoneInRoom,
 ): string[] => {
   const { voices, running } = soundings(measured);
-  const { name } = node.device.device;
+  const { name } = measured.device(node.device);
   const person = personId === null ? undefined : entry(measured.rig.people, personId);
   const unplaced = [
     ...running.filter(({ at }) => !at).map((noise) => `where ${noise.name} stands`),
@@ -226,17 +227,20 @@ export const asksOf = (
 };
 
 /** Every microphone that is plugged in, as the room treats it, in the rig's order. */
-export const microphonesInRoom = perAnalysis((measured): readonly MicrophoneInRoom[] => {
-  const found: MicrophoneInRoom[] = [];
-  for (const node of measured.graph.ports) {
-    const microphone =
-      node.links.length > 0 && node.port.emits !== undefined
-        ? heardBy(measured, node, patternOf(node))
-        : null;
-    if (microphone) found.push(microphone);
-  }
-  return found;
-});
+export const microphonesInRoom = pass(
+  'microphones in room',
+  (measured): readonly MicrophoneInRoom[] => {
+    const found: MicrophoneInRoom[] = [];
+    for (const node of measured.graph.ports) {
+      const microphone =
+        node.links.length > 0 && node.port.emits !== undefined
+          ? heardBy(measured, node, patternOf(measured, node))
+          : null;
+      if (microphone) found.push(microphone);
+    }
+    return found;
+  },
+);
 
 /** A microphone as it would be. */
 export const ifItWere = (

@@ -1,7 +1,7 @@
 import type { PortNode, Thread } from '../../graph';
 import { numberSetting, type Point, switchSetting } from '../../rig';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 
 /** Something that sounds, and where. */
 export interface Sounding {
@@ -20,35 +20,34 @@ interface Loudspeaker {
 }
 
 /** Whether a loudspeaker is muted while microphones are open. */
-export const isMuted = ({ port, device }: PortNode): boolean =>
+export const isMuted = (measured: Measured, { port, device }: PortNode): boolean =>
   port.family === 'analogue' &&
   port.speakerMuteControl !== undefined &&
-  switchSetting(device.device, port.speakerMuteControl);
+  switchSetting(measured.device(device), port.speakerMuteControl);
 
-export const loudspeakers = perAnalysis((measured): readonly Loudspeaker[] => {
+export const loudspeakers = pass('loudspeakers', (measured): readonly Loudspeaker[] => {
   const byEnd = new Map<PortNode, Thread[]>();
   for (const thread of measured.traced.threads) {
-    if (thread.signal !== 'sound' || thread.end.device.device.model.kind !== 'loudspeaker')
-      continue;
+    if (thread.signal !== 'sound' || thread.end.device.model.kind !== 'loudspeaker') continue;
     const threads = byEnd.get(thread.end);
     if (threads) threads.push(thread);
     else byEnd.set(thread.end, [thread]);
   }
   return [...byEnd].flatMap(([node, threads]) => {
     const { port } = node;
-    const { at } = node.device.device;
+    const { at } = measured.device(node.device);
     if (
       port.family !== 'analogue' ||
       port.splAt0Dbu === undefined ||
       port.splAt0Dbu === null ||
       !at ||
-      isMuted(node)
+      isMuted(measured, node)
     )
       return [];
     const volumeDb =
       port.speakerVolumeControl === undefined
         ? 0
-        : (numberSetting(node.device.device, port.speakerVolumeControl) ?? 0);
+        : (numberSetting(measured.device(node.device), port.speakerVolumeControl) ?? 0);
     const splBySource = new Map<PortNode, number>();
     for (const { source, last } of threads) {
       const figures = measured.sound[last.index];
@@ -70,5 +69,5 @@ export const throughLoudspeakers = (measured: Measured, source: PortNode): Sound
     const splAt1m = splBySource.get(source);
     return splAt1m === undefined
       ? []
-      : [{ id: node.device.id, name: node.device.device.name, at, splAt1m }];
+      : [{ id: node.device.id, name: measured.device(node.device).name, at, splAt1m }];
   });

@@ -1,6 +1,6 @@
 import type { LinkEdge, PortNode } from '../../graph';
 import type { Port } from '../../rig';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 
 /** Channels of sound that go one way along a digital or network cable, against what its ends can. */
 export interface ChannelLoad {
@@ -25,7 +25,7 @@ const mostOf = (port: Port): number =>
  * Every way that sound goes along digital and network cables, with its channels, in the rig's
  * order. A network cable may be gone both ways.
  */
-export const channelLoads = perAnalysis((measured): readonly ChannelLoad[] => {
+export const channelLoads = pass('channel loads', (measured): readonly ChannelLoad[] => {
   const byEnd = new Map<PortNode, { readonly link: LinkEdge; readonly sources: Set<PortNode> }>();
   let source: PortNode | null = null;
   for (const { signal, via, at } of measured.traced.stages) {

@@ -2,10 +2,11 @@ import { gainOf, type GainSetting } from '.';
 import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { cable } from '../../rig/links/cables';
-import { perAnalysis } from '../per-analysis';
+import type { Measured } from '../measure';
+import { pass } from '../pass';
 
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */
-export const conversions = perAnalysis(({ traced }): readonly Stage[] => {
+export const conversions = pass('conversions', ({ traced }): readonly Stage[] => {
   const found: Stage[] = [];
   // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
   const seen = new Map<Stage['via'], number[]>();
@@ -36,17 +37,18 @@ export interface AdjustableGain {
 }
 
 /** The gains on the way to a stage that can be turned, the nearest to the stage first. */
-export const adjustableGains = (stage: Stage): AdjustableGain[] =>
+export const adjustableGains = (measured: Measured, stage: Stage): AdjustableGain[] =>
   stagesOf(stage)
     .reverse()
     .flatMap((at) => {
       if (at.via.by !== 'route' || !at.via.route.route.sound) return [];
-      const gain = gainOf(at.at.device.device, at.via.route.route.sound);
+      const gain = gainOf(measured.device(at.at.device), at.via.route.route.sound);
       return gain.control === null ? [] : [{ stage: at, gain, control: gain.control }];
     });
 
 /** The gain nearest to a stage that can be turned. */
-export const nearestGain = (stage: Stage): AdjustableGain | undefined => adjustableGains(stage)[0];
+export const nearestGain = (measured: Measured, stage: Stage): AdjustableGain | undefined =>
+  adjustableGains(measured, stage)[0];
 
 /** A gain on the control's own steps, nearest to what is wanted and inside its range. @unit dB */
 export const steppedGain = (wantedDb: number, gain: GainSetting): number => {

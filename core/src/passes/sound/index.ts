@@ -1,9 +1,10 @@
-import type { Graph, PortNode, Stage, Traced } from '../../graph';
-import type { Rig } from '../../rig';
+import type { PortNode, Stage } from '../../graph';
 import { loadingDb } from '../../units';
+import type { Devices, Measured } from '../measure';
+import type { PassOfSource } from '../pass';
 import { missingFigure, shiftNoise, type SoundFigures, unweightedNoise } from './figures';
 import { microphoneFigures } from './microphone';
-import { unpowered } from './phantom';
+import { lacksPhantom } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
 
 export { compressedDb, type StaticCurve } from './dynamics';
@@ -12,11 +13,11 @@ export { patternOf, splAt, voiceOf } from './microphone';
 export { phantomAt } from './phantom';
 export { curveOf, gainOf, type GainSetting, inputCeilingDbu, ownNoise, padOf } from './route';
 
-const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
+const atSource = (measured: Measured, node: PortNode): SoundFigures | undefined => {
   const source = node.port.emits?.sound;
   switch (source?.type) {
     case 'microphone':
-      return microphoneFigures(rig, node, source);
+      return microphoneFigures(measured, node, source);
     case 'line':
       return {
         unit: 'dBu',
@@ -26,7 +27,7 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
         ceilingDb: node.port.family === 'analogue' ? (node.port.maxOutDbu ?? null) : null,
         unknown:
           source.levelDbu === null
-            ? missingFigure(`the output level of ${node.device.device.name}`)
+            ? missingFigure(`the output level of ${measured.device(node.device).name}`)
             : null,
       };
     case 'digital':
@@ -38,7 +39,7 @@ const atSource = (rig: Rig, node: PortNode): SoundFigures | undefined => {
         ceilingDb: 0,
         unknown:
           source.levelDbfs === null
-            ? missingFigure(`the level of ${node.device.device.name}`)
+            ? missingFigure(`the level of ${measured.device(node.device).name}`)
             : null,
       };
     case undefined:
@@ -62,10 +63,10 @@ export const jointLoadingDb = (from: PortNode, to: PortNode): number | null | un
     : loadingDb(sourceOhms, inputOhms);
 };
 
-const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
+const overLink = (measured: Devices, before: SoundFigures, stage: Stage): SoundFigures => {
   if (stage.via.by !== 'link') return before;
   const { from, to } = stage.via.link;
-  const ceilingDb = before.unit === 'dBu' ? inputCeilingDbu(stage.at) : 0;
+  const ceilingDb = before.unit === 'dBu' ? inputCeilingDbu(measured, stage.at) : 0;
   const loading = jointLoadingDb(from, to);
   if (loading === undefined)
     return before.ceilingDb === ceilingDb ? before : { ...before, ceilingDb };
@@ -79,7 +80,9 @@ const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
       noise: null,
       unknown:
         before.unknown ??
-        missingFigure(`the resistance of ${missing.device.device.name}, ${missing.port.name}`),
+        missingFigure(
+          `the resistance of ${measured.device(missing.device).name}, ${missing.port.name}`,
+        ),
     };
   }
   return {
@@ -90,53 +93,72 @@ const overLink = (before: SoundFigures, stage: Stage): SoundFigures => {
   };
 };
 
-const dead = (figures: SoundFigures, node: PortNode): SoundFigures => ({
+const dead = (measured: Measured, figures: SoundFigures, node: PortNode): SoundFigures => ({
   ...figures,
   levelDb: null,
   noise: null,
-  unknown: { what: 'phantom power', says: `phantom power for ${node.device.device.name}` },
+  unknown: {
+    what: 'phantom power',
+    says: `phantom power for ${measured.device(node.device).name}`,
+  },
 });
+
+/** Figures of one source's sound, by the position of the stage in the walk. */
+const soundOfSource: PassOfSource<readonly (SoundFigures | undefined)[]> = {
+  name: 'sound of a source',
+  makeFor: (measured, { from, to }) => {
+    const { stages } = measured.traced;
+    const figures: (SoundFigures | undefined)[] = new Array(to - from);
+    for (let index = from; index < to; index++) {
+      const stage = stages[index];
+      if (stage) figures[index - from] = figuresAt(measured, figures, stage, from);
+    }
+    return figures;
+  },
+};
 
 /**
  * The sound pass: what every sound thread carries at every stage. An output that needs phantom
  * power and gets none gives nothing.
  * @returns figures by stage index; undefined for stages of picture
  */
-export const soundPass = (
-  rig: Rig,
-  graph: Graph,
-  { stages }: Traced,
-): readonly (SoundFigures | undefined)[] => {
-  const withoutPhantom = unpowered(graph);
+export const soundPass = (measured: Measured): readonly (SoundFigures | undefined)[] => {
+  const { stages, walks } = measured.traced;
   const figures: (SoundFigures | undefined)[] = new Array(stages.length);
-  for (const stage of stages) {
-    if (stage.signal !== 'sound') continue;
-    const after = figuresAt(rig, figures, stage);
-    figures[stage.index] =
-      after && stage.via.by !== 'link' && withoutPhantom.has(stage.at)
-        ? dead(after, stage.at)
-        : after;
+  for (const walk of walks) {
+    if (walk.signal !== 'sound') continue;
+    const own = measured.results.askFor(soundOfSource, walk);
+    for (let n = 0; n < own.length; n++) figures[walk.from + n] = own[n];
   }
   return figures;
 };
 
 const figuresAt = (
-  rig: Rig,
+  measured: Measured,
   figures: readonly (SoundFigures | undefined)[],
   stage: Stage,
+  from: number,
 ): SoundFigures | undefined => {
-  if (stage.via.by === 'source') return atSource(rig, stage.at);
-  const before = stage.parent ? figures[stage.parent.index] : undefined;
-  return before && soundStep(before, stage);
+  const before = stage.parent ? figures[stage.parent.index - from] : undefined;
+  const after = stage.via.by === 'source' ? atSource(measured, stage.at) : before;
+  if (!after) return undefined;
+  const here = stage.parent ? soundStep(measured, after, stage) : after;
+  return here && stage.via.by !== 'link' && lacksPhantom(measured, stage.at)
+    ? dead(measured, here, stage.at)
+    : here;
 };
 
 /** Figures at a stage behind its parent's. @param before the figures at the stage's parent */
-export const soundStep = (before: SoundFigures, stage: Stage): SoundFigures | undefined => {
+export const soundStep = (
+  measured: Devices,
+  before: SoundFigures,
+  stage: Stage,
+): SoundFigures | undefined => {
   if (!stage.parent) return undefined;
-  if (stage.via.by !== 'route') return overLink(before, stage);
+  if (stage.via.by !== 'route') return overLink(measured, before, stage);
   const { route, isUnity } = stage.via.route;
   // Inside a computer most routes only pass sound on: thousands of stages share the figures of the first.
   if (isUnity && before.unit === 'dBFS' && before.ceilingDb === 0) return before;
   const { sound } = route;
-  return sound ? throughRoute(before, stage.parent.at, stage.at, sound) : before;
+  return sound ? throughRoute(measured, before, stage.parent.at, stage.at, sound) : before;
 };

@@ -23,7 +23,7 @@ describe('the ladder', () => {
     const [stage] = voices(measured);
     expect(
       stage &&
-        knobsOf(stage).map(({ control, kind, settingsDb }) => [
+        knobsOf(measured, stage).map(({ control, kind, settingsDb }) => [
           control,
           kind,
           settingsDb.length,

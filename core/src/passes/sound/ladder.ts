@@ -2,7 +2,7 @@ import { gainOf, headroomDb, padOf, peakDb, snrDb, type SoundFigures } from '.';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Device } from '../../rig';
 import type { Measured } from '../measure';
-import { perAnalysis } from '../per-analysis';
+import { pass } from '../pass';
 import { conversions, isConversion } from './gains';
 
 /** One rung of a ladder: a place on a thread, with the voice, the noise and the ceiling there. Levels RMS. */
@@ -35,7 +35,7 @@ export interface Knob {
 const rung = (measured: Measured, stage: Stage): Rung | null => {
   const figures = measured.sound[stage.index];
   if (!figures) return null;
-  const { device } = stage.at.device;
+  const device = measured.device(stage.at.device);
   return {
     stage,
     label: stage.parent === null ? device.name : `${device.name}, ${stage.at.port.name}`,
@@ -65,11 +65,12 @@ const gainSettings = (device: Device, controlId: string): readonly number[] => {
 };
 
 /** What can be turned on the way to a stage, in the order the signal meets it. */
-export const knobsOf = (last: Stage): readonly Knob[] =>
+export const knobsOf = (measured: Measured, last: Stage): readonly Knob[] =>
   stagesOf(last).flatMap((stage): Knob[] => {
     if (stage.via.by !== 'route' || !stage.via.route.route.sound) return [];
     const { sound } = stage.via.route.route;
-    const { id: deviceId, device } = stage.at.device;
+    const deviceId = stage.at.device.id;
+    const device = measured.device(stage.at.device);
     const name = (control: string) =>
       `${device.name}, ${device.model.controls[control]?.label ?? control}`;
     const gain = gainOf(device, sound);
@@ -110,7 +111,7 @@ const wasDigital = (stage: Stage): boolean => {
 };
 
 /** Voices where they first become digital: the places a gain is judged at, one for each source and converter. */
-export const voices = perAnalysis((measured): readonly Stage[] =>
+export const voices = pass('voices', (measured): readonly Stage[] =>
   conversions(measured).filter(
     (stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage),
   ),

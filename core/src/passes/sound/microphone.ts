@@ -6,10 +6,10 @@ import {
   type Pattern,
   PATTERNS,
   type Person,
-  type Rig,
   type SoundSource,
 } from '../../rig';
 import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../../units';
+import type { Measured } from '../measure';
 import {
   aWeightedNoise,
   type Missing,
@@ -41,26 +41,27 @@ export const microphoneDbu = (sensitivityMvPerPa: number, spl: number): number =
 
 /** Whose voice a microphone is set up for, and how far away. */
 export const voiceOf = (
-  rig: Rig,
+  measured: Measured,
   node: PortNode,
   source: MicrophoneSource,
-): { person: Person | undefined; distanceM: number | undefined } => ({
-  person:
-    node.device.device.personId === null
-      ? undefined
-      : entry(rig.people, node.device.device.personId),
-  distanceM: numberSetting(node.device.device, source.distanceControl),
-});
+): { person: Person | undefined; distanceM: number | undefined } => {
+  const device = measured.device(node.device);
+  const { personId } = device;
+  return {
+    person: personId === null ? undefined : entry(measured.rig.people, personId),
+    distanceM: numberSetting(device, source.distanceControl),
+  };
+};
 
 /**
  * The side from which a microphone hears, as it is made or set. @returns null where it is not
  * known, or the port is no microphone
  */
-export const patternOf = ({ port, device }: PortNode): Pattern | null => {
+export const patternOf = (measured: Measured, { port, device }: PortNode): Pattern | null => {
   const source = port.emits?.sound;
   if (source?.type !== 'microphone' || source.pattern === undefined) return null;
   if (typeof source.pattern === 'string') return source.pattern;
-  const set = choiceSetting(device.device, source.pattern.control);
+  const set = choiceSetting(measured.device(device), source.pattern.control);
   return PATTERNS.find((pattern) => pattern === set) ?? null;
 };
 
@@ -68,9 +69,9 @@ export const patternOf = ({ port, device }: PortNode): Pattern | null => {
  * What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the
  * pattern is not known
  */
-const aimLossDb = (node: PortNode, person: Person | undefined): number => {
-  const deg = ownAngle(node.device.device, person);
-  const pattern = deg === 0 ? null : patternOf(node);
+const aimLossDb = (measured: Measured, node: PortNode, person: Person | undefined): number => {
+  const deg = ownAngle(measured.device(node.device), person);
+  const pattern = deg === 0 ? null : patternOf(measured, node);
   return pattern === null ? 0 : patternDb(pattern, deg);
 };
 
@@ -79,12 +80,12 @@ const sourceOhms = ({ port }: PortNode): number | null =>
 
 /** What a microphone gives at its output, unloaded. */
 export const microphoneFigures = (
-  rig: Rig,
+  measured: Measured,
   node: PortNode,
   source: MicrophoneSource,
 ): SoundFigures => {
-  const { name } = node.device.device;
-  const { person, distanceM } = voiceOf(rig, node, source);
+  const { name } = measured.device(node.device);
+  const { person, distanceM } = voiceOf(measured, node, source);
   const crestDb = person?.crestDb ?? 14;
   const silent = (unknown: Missing): SoundFigures => ({
     unit: 'dBu',
@@ -115,7 +116,7 @@ export const microphoneFigures = (
     unit: 'dBu',
     levelDb: microphoneDbu(
       source.sensitivityMvPerPa,
-      splAt(person.speechDbSpl, distanceM) + aimLossDb(node, person),
+      splAt(person.speechDbSpl, distanceM) + aimLossDb(measured, node, person),
     ),
     crestDb,
     noise,

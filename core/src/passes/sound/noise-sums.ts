@@ -31,7 +31,7 @@ export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
   };
   for (const at of stagesOf(stage)) {
     const figures = figuresAt(measured, at);
-    const { name } = at.at.device.device;
+    const { name } = measured.device(at.at.device);
     if (at.via.by === 'source') {
       if (figures?.noise)
         add(
@@ -46,9 +46,13 @@ export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
     if (at.via.by !== 'route' || !at.via.route.route.sound || !at.parent) continue;
     const { sound } = at.via.route.route;
     const before = figuresAt(measured, at.parent);
-    const own = ownNoise(at.at.device.device, sound);
+    const own = ownNoise(measured.device(at.at.device), sound);
     if (own && before?.levelDb !== null && before?.levelDb !== undefined)
-      add(`${name}, input stage`, own.statedDb, before.levelDb + padOf(at.at.device.device, sound));
+      add(
+        `${name}, input stage`,
+        own.statedDb,
+        before.levelDb + padOf(measured.device(at.at.device), sound),
+      );
     if (
       sound.outputNoiseDbu !== undefined &&
       sound.outputNoiseDbu !== null &&
@@ -92,15 +96,15 @@ export const boosterVerdict = (measured: Measured, stage: Stage): string | null 
   const loading = loadingDb(source.at.port.sourceOhms, BOOSTER.inputOhms);
   const boostedSnr =
     bare.levelDb + loading - powerSumDb(bare.noise.statedDb + loading, BOOSTER.ownNoiseDbu);
-  const microphone = source.at.device.device.name;
+  const microphone = measured.device(source.at.device).name;
   const limitDb = bare.levelDb - bare.noise.statedDb;
-  const booster = stages.find((at) => at.at.device.device.model.kind === 'booster');
+  const booster = stages.find((at) => at.at.device.model.kind === 'booster');
   const near =
     `within ${(limitDb - snr).toFixed(1)} dB of the ${limitDb.toFixed(1)} dB that ` +
     `${microphone}'s own resistance allows`;
   if (booster)
     return (
-      `${booster.at.device.device.name} brings the gain. The ratio stands ${near}; no ` +
+      `${measured.device(booster.at.device).name} brings the gain. The ratio stands ${near}; no ` +
       'amplifier can pass that limit.'
     );
   const wins = boostedSnr - snr;

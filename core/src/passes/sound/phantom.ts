@@ -1,5 +1,6 @@
-import type { Graph, PortNode } from '../../graph';
+import type { PortNode } from '../../graph';
 import { switchSetting } from '../../rig';
+import type { Measured } from '../measure';
 
 /** What phantom power a port that needs it, or must not get it, meets at the far end of its cable. */
 export type Phantom =
@@ -22,7 +23,7 @@ export type Phantom =
   | { readonly state: 'unplugged' };
 
 /** Follows an output's cable to whatever supplies phantom power, through devices that let it pass. */
-export const phantomAt = (output: PortNode): Phantom => {
+export const phantomAt = (measured: Measured, output: PortNode): Phantom => {
   let at: PortNode | undefined = output;
   for (let step = 0; at && step < 20; step++) {
     const input: PortNode | undefined = at.links.find((edge) => edge.from === at)?.to;
@@ -31,7 +32,7 @@ export const phantomAt = (output: PortNode): Phantom => {
     const supply = input.port.phantomSupply;
     if (supply)
       return {
-        state: switchSetting(input.device.device, supply.control) ? 'on' : 'off',
+        state: switchSetting(measured.device(input.device), supply.control) ? 'on' : 'off',
         supply: input,
         control: supply.control,
         maxMa: supply.maxMa,
@@ -45,7 +46,7 @@ export const phantomAt = (output: PortNode): Phantom => {
       const goesOn = input.routes.some((candidate) =>
         candidate.route.to.some((to) => (input.device.ports.get(to)?.links.length ?? 0) > 0),
       );
-      return goesOn && input.device.device.model.step === 'lift'
+      return goesOn && input.device.model.step === 'lift'
         ? { state: 'blocked', by: input }
         : { state: 'none', at: input };
     }
@@ -54,16 +55,9 @@ export const phantomAt = (output: PortNode): Phantom => {
   return { state: 'unplugged' };
 };
 
-/** Outputs that need phantom power and do not get it: nothing comes out of them. */
-export const unpowered = (graph: Graph): ReadonlySet<PortNode> => {
-  const dead = new Set<PortNode>();
-  for (const node of graph.ports)
-    if (
-      node.port.family === 'analogue' &&
-      node.port.phantomNeedMa !== undefined &&
-      node.links.length > 0 &&
-      phantomAt(node).state !== 'on'
-    )
-      dead.add(node);
-  return dead;
-};
+/** Whether an output needs phantom power and does not get it: nothing comes out of it. */
+export const lacksPhantom = (measured: Measured, node: PortNode): boolean =>
+  node.port.family === 'analogue' &&
+  node.port.phantomNeedMa !== undefined &&
+  node.links.length > 0 &&
+  phantomAt(measured, node).state !== 'on';

@@ -1,4 +1,5 @@
 import type { PortNode } from '../../graph';
+import type { Devices } from '../measure';
 import { type Device, numberSetting, type SoundRoute, switchSetting } from '../../rig';
 import { preampOwnNoiseDbu } from '../../units';
 import { compressedDb, type StaticCurve } from './dynamics';
@@ -91,14 +92,14 @@ export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null =
  * 0 dB where the range begins below it.
  * @returns dBu; null when unknown
  */
-export const inputCeilingDbu = (node: PortNode): number | null => {
+export const inputCeilingDbu = (measured: Devices, node: PortNode): number | null => {
   if (
     node.port.family !== 'analogue' ||
     node.port.maxInDbu === undefined ||
     node.port.maxInDbu === null
   )
     return null;
-  const { device } = node.device;
+  const device = measured.device(node.device);
   let least = Infinity;
   for (const { route } of node.routes) {
     if (!route.sound) continue;
@@ -140,12 +141,13 @@ const amplify = (
  * @param from the in-port the route begins at @param to the out-port it ends at
  */
 export const throughRoute = (
+  measured: Devices,
   before: SoundFigures,
   from: PortNode,
   to: PortNode,
   sound: SoundRoute,
 ): SoundFigures => {
-  const device = from.device.device;
+  const device = measured.device(from.device);
   const gain = gainOf(device, sound);
   if (sound.toDigital && before.unit === 'dBu') {
     const maxInDbu = from.port.family === 'analogue' ? (from.port.maxInDbu ?? null) : null;

@@ -12,9 +12,10 @@ import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { levelTarget } from '../../rig';
 import type { Measured } from '../measure';
+import { nameOf } from '../names';
 import type { Sum, SumInput } from '../sum';
 
-const portName = (stage: Stage): string => `${stage.at.device.device.name}, ${stage.at.port.name}`;
+const portName = (measured: Measured, stage: Stage): string => nameOf(measured, stage.at);
 
 export const db = (name: string, value: number | null | undefined, unit: string): SumInput => ({
   name,
@@ -30,11 +31,11 @@ const microphoneSums = (measured: Measured, stage: Stage): Sum[] => {
   const source = stage.at.port.emits?.sound;
   const figures = figuresAt(measured, stage);
   if (source?.type !== 'microphone') return [];
-  const { person, distanceM } = voiceOf(measured.rig, stage.at, source);
+  const { person, distanceM } = voiceOf(measured, stage.at, source);
   const spl = person && distanceM !== undefined ? splAt(person.speechDbSpl, distanceM) : null;
   return [
     {
-      label: `Voice at ${stage.at.device.device.name}`,
+      label: `Voice at ${measured.device(stage.at.device).name}`,
       formula: 'L(1 m) − 20·log10(d)',
       inputs: [db('L(1 m)', person?.speechDbSpl, 'dB SPL'), db('d', distanceM, 'm')],
       result: spl,
@@ -43,7 +44,7 @@ const microphoneSums = (measured: Measured, stage: Stage): Sum[] => {
       ...(person ? {} : { note: 'Cannot tell: nobody has been named for this microphone.' }),
     },
     {
-      label: `Output of ${stage.at.device.device.name}`,
+      label: `Output of ${measured.device(stage.at.device).name}`,
       formula: '20·log10(sens/1000 · 10^((L − 94)/20) / 0.7746)',
       inputs: [db('sens', source.sensitivityMvPerPa, 'mV/Pa'), db('L', spl, 'dB SPL')],
       result: figures?.levelDb ?? null,
@@ -61,7 +62,7 @@ const linkSum = (measured: Measured, stage: Stage): Sum[] => {
   const before = figuresAt(measured, stage.parent);
   return [
     {
-      label: `At ${portName(stage)}`,
+      label: `At ${portName(measured, stage)}`,
       formula: 'level + 20·log10(Zin / (Zin + Zsource))',
       inputs: [
         db('level', before?.levelDb, 'dBu'),
@@ -79,7 +80,7 @@ const linkSum = (measured: Measured, stage: Stage): Sum[] => {
 const routeSum = (measured: Measured, stage: Stage): Sum[] => {
   if (stage.via.by !== 'route' || !stage.via.route.route.sound || !stage.parent) return [];
   const { sound } = stage.via.route.route;
-  const device = stage.at.device.device;
+  const device = measured.device(stage.at.device);
   const before = figuresAt(measured, stage.parent);
   const after = figuresAt(measured, stage);
   const gain = gainOf(device, sound);
@@ -96,7 +97,7 @@ const routeSum = (measured: Measured, stage: Stage): Sum[] => {
   if (sound.toAnalogue) inputs.push(db('0 dBFS leaves as', sound.toAnalogue.fullScaleDbu, 'dBu'));
   return [
     {
-      label: `Leaves ${portName(stage)}`,
+      label: `Leaves ${portName(measured, stage)}`,
       formula: converts
         ? 'level + pad + (gain − least gain) − maxIn'
         : sound.toAnalogue
@@ -126,7 +127,7 @@ export const explainLevel = (measured: Measured, stage: Stage): Sum[] =>
 export const explainGainNeeded = (measured: Measured, stage: Stage): Sum[] => {
   const figures = figuresAt(measured, stage);
   if (!figures || stage.via.by !== 'route' || !stage.via.route.route.sound) return [];
-  const gain = gainOf(stage.at.device.device, stage.via.route.route.sound);
+  const gain = gainOf(measured.device(stage.at.device), stage.via.route.route.sound);
   const { averageDbfs } = levelTarget(measured.rig.houseRules);
   return [
     {
@@ -149,7 +150,7 @@ export const explainGainNeeded = (measured: Measured, stage: Stage): Sum[] => {
 export const explainHeadroom = (measured: Measured, stage: Stage): Sum[] => {
   const figures = figuresAt(measured, stage);
   if (!figures) return [];
-  const ceiling = inputCeilingDbu(stage.at);
+  const ceiling = inputCeilingDbu(measured, stage.at);
   return [
     {
       label: 'Peaks',
@@ -160,7 +161,7 @@ export const explainHeadroom = (measured: Measured, stage: Stage): Sum[] => {
       source: 'AES17: levels refer to a sine, whose own peak is 3.01 dB over its RMS',
     },
     {
-      label: `Headroom at ${portName(stage)}`,
+      label: `Headroom at ${portName(measured, stage)}`,
       formula: 'ceiling − peaks',
       inputs: [
         db('ceiling', figures.ceilingDb, figures.unit),

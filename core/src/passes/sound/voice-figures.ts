@@ -19,7 +19,7 @@ export interface VoiceFigures {
 export const voiceFigures = (measured: Measured, stage: Stage): VoiceFigures | null => {
   const figures = measured.sound[stage.index];
   if (!figures || !isConversion(stage)) return null;
-  const [nearest] = adjustableGains(stage);
+  const [nearest] = adjustableGains(measured, stage);
   const { averageDbfs } = levelTarget(measured.rig.houseRules);
   return {
     sourceId: sourceOf(stage).at.device.id,

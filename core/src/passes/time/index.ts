@@ -1,6 +1,5 @@
-import type { Traced } from '../../graph';
 import { frameMs } from '../../units';
-import type { PictureFigures } from '../picture';
+import type { Measured } from '../measure';
 
 /** Delay from the source to a stage. */
 export interface Delay {
@@ -18,10 +17,9 @@ const AT_SOURCE: Delay = { knownMs: 0, unknown: 0 };
  * the picture that enters the device.
  * @returns delays by stage index
  */
-export const timePass = (
-  { stages }: Traced,
-  picture: readonly (PictureFigures | undefined)[],
-): readonly Delay[] => {
+export const timePass = (measured: Measured): readonly Delay[] => {
+  const { picture } = measured;
+  const { stages } = measured.traced;
   const delays: Delay[] = new Array(stages.length);
   for (const stage of stages) {
     const before = (stage.parent && delays[stage.parent.index]) ?? AT_SOURCE;

@@ -1,10 +1,13 @@
 import { entry } from '../order';
 import type { Control, ControlValue, Model } from './model';
 import type { Device } from './schema';
+import { WatchedDevice } from './watched';
 
 /** What a control stands at: the setting, or the control's initial value. */
 export const settingOf = (device: Device, controlId: string): ControlValue | undefined =>
-  entry(device.settings, controlId) ?? entry(device.model.controls, controlId)?.initial;
+  device instanceof WatchedDevice
+    ? device.setting(controlId)
+    : (entry(device.settings, controlId) ?? entry(device.model.controls, controlId)?.initial);
 
 /** A gain or amount. @returns undefined where the model has no such control */
 export const numberSetting = (device: Device, controlId: string): number | undefined => {

@@ -42,7 +42,7 @@ export const captureSize = houseRule(
                 'note',
                 node,
                 'Larger than delivered',
-                `${node.device.name} gives ${format.width}×${format.height}; the house rule is 1080p ` +
+                `${measured.device(node).name} gives ${format.width}×${format.height}; the house rule is 1080p ` +
                   'everywhere. It loads every link for nothing.',
               ),
             ]
@@ -53,7 +53,7 @@ export const captureSize = houseRule(
               'warn',
               node,
               `${format.height} lines, 2160 asked for`,
-              `${node.device.name} gives ${format.width}×${format.height}; the house rule asks for ` +
+              `${measured.device(node).name} gives ${format.width}×${format.height}; the house rule asks for ` +
                 '2160p ' +
                 `${school === '2160p throughout' ? 'throughout' : 'at the camera, to punch in'}. Set ` +
                 'it to 2160p, or use a camera that has it.',
@@ -69,7 +69,7 @@ export const captureSize = houseRule(
           ? undefined
           : measured.graph.devices.get(finding.about.deviceId);
       const stage = node && pluggedSources(measured).get(node);
-      const choice = stage && formatChoice(stage);
+      const choice = stage && formatChoice(measured, stage);
       const wanted = measured.rig.houseRules.captureSize === '1080p everywhere' ? 1080 : 2160;
       const option = choice?.options
         .filter(
@@ -79,7 +79,7 @@ export const captureSize = houseRule(
       return stage && choice && option
         ? [
             {
-              label: `Set ${stage.at.device.device.name} to ${option.label}`,
+              label: `Set ${measured.device(stage.at.device).name} to ${option.label}`,
               command: {
                 type: 'setControl',
                 deviceId: stage.at.device.id,

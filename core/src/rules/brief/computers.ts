@@ -39,7 +39,7 @@ export const computerSchool = houseRule(
       if (!maker) return [];
       const isRight =
         computers === 'hardware encoder'
-          ? maker.device.model.kind === 'encoder'
+          ? maker.model.kind === 'encoder'
           : machines.length > 1 && !takesSources(maker);
       return isRight
         ? []
@@ -47,8 +47,8 @@ export const computerSchool = houseRule(
             one(
               'warn',
               node,
-              `${maker.device.name} streams`,
-              `${node.device.name} comes from ${maker.device.name}; the house rule is ` +
+              `${measured.device(maker).name} streams`,
+              `${measured.device(node).name} comes from ${measured.device(maker).name}; the house rule is ` +
                 (computers === 'hardware encoder'
                   ? 'a hardware encoder.'
                   : 'a second computer that does nothing else.'),
@@ -67,7 +67,7 @@ const takesSources = (machine: DeviceNode): boolean =>
         (edge) =>
           edge.to === port &&
           ['interface', 'mixer', 'microphone', 'webcam', 'call'].includes(
-            edge.from.device.device.model.kind,
+            edge.from.device.model.kind,
           ),
       ),
     );

@@ -35,7 +35,7 @@ export const houseRule = (
 
 /** Devices of some kinds, in the order of the rig. */
 export const devices = (measured: Measured, ...kinds: Kind[]): DeviceNode[] =>
-  [...measured.graph.devices.values()].filter(({ device }) => kinds.includes(device.model.kind));
+  [...measured.graph.devices.values()].filter(({ model }) => kinds.includes(model.kind));
 const about = ({ id }: DeviceNode): About => at({ deviceId: id });
 /** A finding about one device. */
 export const one = (level: Level, node: DeviceNode, title: string, says: string): Found => ({
@@ -56,6 +56,6 @@ export const voiceThreads = (measured: Measured, personId: string): Thread[] => 
     (thread) =>
       thread.signal === 'sound' &&
       sources.has(thread.source.device) &&
-      thread.end.device.device.model.step !== 'hear and see',
+      thread.end.device.model.step !== 'hear and see',
   );
 };

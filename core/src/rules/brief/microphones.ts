@@ -24,7 +24,7 @@ export const microphoneSchool = houseRule(
           'warn',
           node,
           'A USB microphone',
-          `${node.device.name} goes straight into the computer by USB; the house rule is XLR ` +
+          `${measured.device(node).name} goes straight into the computer by USB; the house rule is XLR ` +
             'and an interface. Its gain and its clock are its own.',
         ),
       );
@@ -46,7 +46,7 @@ export const microphoneSchool = houseRule(
             'note',
             node,
             'An XLR microphone',
-            `${node.device.name} needs an interface; the house rule is USB direct, which one person does without.`,
+            `${measured.device(node).name} needs an interface; the house rule is USB direct, which one person does without.`,
           ),
         );
   },

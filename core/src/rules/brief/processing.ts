@@ -14,9 +14,11 @@ export const processingSchool = houseRule(
     measured.rig.houseRules.processing === 'on the way in'
       ? []
       : [...measured.graph.devices.values()]
-          .filter(({ device }) =>
-            Object.values(device.model.routes).some(
-              ({ sound }) => sound?.compressor && switchSetting(device, sound.compressor.inSwitch),
+          .filter((node) =>
+            Object.values(node.model.routes).some(
+              ({ sound }) =>
+                sound?.compressor &&
+                switchSetting(measured.device(node), sound.compressor.inSwitch),
             ),
           )
           .map((node) =>
@@ -24,7 +26,7 @@ export const processingSchool = houseRule(
               'note',
               node,
               'Compressed on the way in',
-              `${node.device.name} presses the voice before it is recorded; the house rule is clean on the way in.`,
+              `${measured.device(node).name} presses the voice before it is recorded; the house rule is clean on the way in.`,
             ),
           ),
   {
@@ -35,12 +37,12 @@ export const processingSchool = houseRule(
           : measured.graph.devices.get(finding.about.deviceId);
       const control =
         node &&
-        Object.values(node.device.model.routes).find(({ sound }) => sound?.compressor)?.sound
-          ?.compressor?.inSwitch;
+        Object.values(node.model.routes).find(({ sound }) => sound?.compressor)?.sound?.compressor
+          ?.inSwitch;
       return node && control
         ? [
             {
-              label: `Switch the compressor of ${node.device.name} out`,
+              label: `Switch the compressor of ${measured.device(node).name} out`,
               command: { type: 'setControl', deviceId: node.id, control, value: false },
             },
           ]

@@ -21,7 +21,7 @@ export const prompterSchool = houseRule(
             camera,
             'No prompter',
             'The house rule is scrolling text, and no prompter stands in front of ' +
-              `${camera.device.name}. Add one, fed by a screen output of the computer.`,
+              `${measured.device(camera).name}. Add one, fed by a screen output of the computer.`,
           ),
         ];
   },

@@ -24,19 +24,16 @@ export const soundSchool = houseRule(
       switch (soundRecorded) {
         case 'interface into the computer':
           return (
-            passes(thread, ({ device }) => device.model.kind === 'computer') &&
-            (passes(
-              thread,
-              ({ device }) => device.model.kind === 'interface' || device.model.kind === 'mixer',
-            ) ||
+            passes(thread, ({ model }) => model.kind === 'computer') &&
+            (passes(thread, ({ model }) => model.kind === 'interface' || model.kind === 'mixer') ||
               thread.source.port.family === 'usb')
           );
         case 'through the switcher':
-          return passes(thread, ({ device }) => device.model.kind === 'switcher');
+          return passes(thread, ({ model }) => model.kind === 'switcher');
         case 'into the camera':
-          return recordingMachine(thread).device.model.kind === 'camera';
+          return recordingMachine(thread).model.kind === 'camera';
         case 'stand-alone recorder':
-          return recordingMachine(thread).device.model.kind === 'recorder';
+          return recordingMachine(thread).model.kind === 'recorder';
       }
     };
     return inOrder(measured.rig.people)

@@ -8,7 +8,7 @@ const inputs = (node: DeviceNode): { all: number; held: number } => {
     .filter(
       ({ port }) =>
         port.direction === 'in' &&
-        (node.device.model.kind === 'switcher'
+        (node.model.kind === 'switcher'
           ? port.family === 'picture'
           : port.family === 'analogue' && port.nominal === 'microphone'),
     );
@@ -42,7 +42,7 @@ export const spareInputs = houseRule(
                   'warn',
                   node,
                   `${held} of ${all} inputs in use`,
-                  `${node.device.name} has ${all - held} of ${all} inputs free; the house rule keeps ` +
+                  `${measured.device(node).name} has ${all - held} of ${all} inputs free; the house rule keeps ` +
                     `one in four, ${wanted}. Use a larger one before one more person turns up.`,
                 ),
               ];
@@ -55,7 +55,7 @@ export const spareInputs = houseRule(
       const { all, held } = inputs(node);
       return [
         {
-          label: `Inputs of ${node.device.name} that are free`,
+          label: `Inputs of ${measured.device(node).name} that are free`,
           formula: 'inputs − in use, against a quarter of them, rounded down',
           inputs: [
             { name: 'inputs', value: all, unit: '' },

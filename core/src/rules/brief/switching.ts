@@ -19,14 +19,12 @@ export const switchingSchool = houseRule(
     const isCamera = new Set(cameras);
     const threads = measured.traced.threads.filter(
       ({ signal, source, end }) =>
-        signal === 'picture' &&
-        isCamera.has(source.device) &&
-        end.device.device.model.step === 'deliver',
+        signal === 'picture' && isCamera.has(source.device) && end.device.model.step === 'deliver',
     );
     const onAir = new Set(threads.map(({ source }) => source.device));
     const switched = new Set(
       threads
-        .filter((thread) => passes(thread, ({ device }) => device.model.kind === 'switcher'))
+        .filter((thread) => passes(thread, ({ model }) => model.kind === 'switcher'))
         .map(({ source }) => source.device),
     );
     const [box] = devices(measured, 'switcher').filter((node) =>
@@ -41,7 +39,7 @@ export const switchingSchool = houseRule(
               'warn',
               first,
               `${past.length} of ${cameras.length} cameras past the switcher`,
-              `${past.map(({ device }) => device.name).join(', ')} ` +
+              `${past.map((node) => measured.device(node).name).join(', ')} ` +
                 `${past.length === 1 ? 'goes' : 'go'} to the computer without a switcher; the house ` +
                 'rule is a hardware switcher.',
             ),
@@ -61,7 +59,7 @@ export const switchingSchool = houseRule(
             'warn',
             node,
             'No recording of its own',
-            `${node.device.name} has no recording of its own; the house rule is to record every ` +
+            `${measured.device(node).name} has no recording of its own; the house rule is to record every ` +
               'camera and cut later. Give it a recorder.',
           ),
         );
@@ -72,7 +70,7 @@ export const switchingSchool = houseRule(
             'note',
             box,
             'A switcher',
-            `${box.device.name} switches; the house rule is software on the computer.`,
+            `${measured.device(box).name} switches; the house rule is software on the computer.`,
           ),
         ]
       : [];

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { replug } from '../../edits/splice';
 import type { PortNode, Stage } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { usableMBps, type UsbLinkBranch } from '../../passes/computer';
 import type { Measured } from '../../passes/measure';
 import { explainStream } from '../../passes/picture/sums';
@@ -44,7 +44,7 @@ const overfull = (measured: Measured): UsbLinkBranch[] => {
 
 const pictureStreams = (branch: UsbLinkBranch) =>
   branch.streams.filter(
-    (stream) => stream.from.device.device.model.kind !== 'interface' && (stream.mBps ?? 0) > 1,
+    (stream) => stream.from.device.model.kind !== 'interface' && (stream.mBps ?? 0) > 1,
   );
 
 /** Free sockets of computers that carry a load on a device of a given speed, the slowest sufficient first. */
@@ -57,7 +57,7 @@ const freeSocket = (measured: Measured, from: PortNode, loadMBps: number): PortN
         node.port.family === 'usb' &&
         node.port.role === 'host' &&
         node.links.length === 0 &&
-        node.device.device.model.kind === 'computer' &&
+        node.device.model.kind === 'computer' &&
         usableMBps(Math.min(node.port.gbps, gbps)) >= loadMBps,
     )
     .sort(
@@ -79,14 +79,14 @@ const cableFor = (loadMBps: number): 'usb-2' | 'usb-5g' | 'usb-10g' =>
 const fasterPort = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
   // On a hub, one capture device moves to the computer; on a socket, the device itself moves.
   const edge =
-    branch.link.from.device.device.model.kind === 'hub'
+    branch.link.from.device.model.kind === 'hub'
       ? pictureStreams(branch)[0]?.from.links[0]
       : branch.link;
   const own = edge && measured.usb.links.get(edge.id);
   const socket = edge && own && freeSocket(measured, edge.from, own.loadMBps);
   if (!edge || !own || !socket || socket.port.family !== 'usb') return [];
   const label =
-    `Move ${edge.from.device.device.name} to ${nameOf(socket)} ` +
+    `Move ${measured.device(edge.from.device).name} to ${nameOf(measured, socket)} ` +
     `(${socket.port.gbps === 0.48 ? '480 Mb/s' : `${socket.port.gbps} Gb/s`})`;
   const needed = cableFor(own.loadMBps);
   const present = CABLES[edge.link.cable.kind];
@@ -141,7 +141,8 @@ const lighterCapture = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
     const does = stage?.via.by === 'route' ? stage.via.route.route.picture : undefined;
     const format = stage && measured.picture[stage.index]?.format;
     if (!stage || does?.does !== 'capture' || !format || stream.mBps === null) continue;
-    const { id, device } = stream.from.device;
+    const { id } = stream.from.device;
+    const device = measured.device(stream.from.device);
     const formatControl = entry(device.model.controls, does.formatControl);
     const encodingControl = entry(device.model.controls, does.encodingControl);
     if (formatControl?.type !== 'choice' || encodingControl?.type !== 'choice') continue;
@@ -189,7 +190,7 @@ const lighterCapture = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
   return [];
 };
 
-const describe = (branch: UsbLinkBranch): Finding => {
+const describe = (measured: Measured, branch: UsbLinkBranch): Finding => {
   const { from, to } = branch.link;
   const picture = pictureStreams(branch);
   const shared = picture.length > 1;
@@ -200,13 +201,13 @@ const describe = (branch: UsbLinkBranch): Finding => {
     about: at({ deviceId: from.device.id, portId: from.id, linkId: branch.link.id }),
     title: `${figure(branch.loadMBps)} MB/s into ${branch.limitMBps} MB/s`,
     says: shared
-      ? `${picture.map((stream) => stream.from.device.device.name).join(' and ')} together ` +
-        `send ${figure(branch.loadMBps)} MB/s through ${nameOf(from)} to ${nameOf(to)}, which ` +
+      ? `${picture.map((stream) => measured.device(stream.from.device).name).join(' and ')} together ` +
+        `send ${figure(branch.loadMBps)} MB/s through ${nameOf(measured, from)} to ${nameOf(measured, to)}, which ` +
         `carries ${branch.limitMBps} MB/s. Pictures will drop. Take one of them straight to ` +
         'the computer.'
-      : `${picture[0]?.from.device.device.name ?? from.device.device.name} sends ` +
+      : `${measured.device((picture[0]?.from ?? from).device).name} sends ` +
         `${figure(branch.loadMBps)} MB/s and its ` +
-        `${branch.slowest === 'cable' ? 'cable' : branch.slowest === 'socket' ? `port, ${nameOf(to)},` : 'own USB'} ` +
+        `${branch.slowest === 'cable' ? 'cable' : branch.slowest === 'socket' ? `port, ${nameOf(measured, to)},` : 'own USB'} ` +
         `carries ${branch.limitMBps} MB/s. Pictures will drop or be squeezed. Use a faster ` +
         'port, or capture less.',
   };
@@ -222,7 +223,7 @@ export const branchFull: Rule = {
   remedy:
     'Use a faster port, take capture devices straight to the computer, or capture a smaller or compressed picture.',
   source: 'handbook 3-picture, into the computer',
-  find: (measured) => overfull(measured).map(describe),
+  find: (measured) => overfull(measured).map((branch) => describe(measured, branch)),
   sums: (measured, { about }) => {
     const branch = about.linkId === undefined ? undefined : measured.usb.links.get(about.linkId);
     if (!branch) return [];
@@ -230,7 +231,7 @@ export const branchFull: Rule = {
       const stage = madeAt(measured, stream.from);
       return stage ? explainStream(measured, stage) : [];
     });
-    return [...made, ...explainBranch(`Through ${nameOf(branch.link.to)}`, branch)];
+    return [...made, ...explainBranch(`Through ${nameOf(measured, branch.link.to)}`, branch)];
   },
   fixes: (measured, { about }) => {
     const branch = about.linkId === undefined ? undefined : measured.usb.links.get(about.linkId);

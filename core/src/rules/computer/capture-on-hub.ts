@@ -1,5 +1,5 @@
 import { replug } from '../../edits/splice';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { at } from '../about';
 import type { Rule } from '../rule';
 
@@ -15,9 +15,7 @@ export const captureOnHub: Rule = {
   find: (measured) =>
     [...measured.graph.links.values()]
       .filter(
-        (edge) =>
-          edge.from.device.device.model.kind === 'capture' &&
-          edge.to.device.device.model.kind === 'hub',
+        (edge) => edge.from.device.model.kind === 'capture' && edge.to.device.model.kind === 'hub',
       )
       .map((edge) => ({
         code: CODE,
@@ -26,8 +24,8 @@ export const captureOnHub: Rule = {
         about: at({ deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }),
         title: 'Capture device on a hub',
         says:
-          `${edge.from.device.device.name} reaches the computer through ` +
-          `${edge.to.device.device.name}. It shares that hub's bandwidth and its loose plug. ` +
+          `${measured.device(edge.from.device).name} reaches the computer through ` +
+          `${measured.device(edge.to.device).name}. It shares that hub's bandwidth and its loose plug. ` +
           'Plug it straight into the computer.',
       })),
   fixes: (measured, { about }) => {
@@ -39,15 +37,15 @@ export const captureOnHub: Rule = {
         node.port.role === 'host' &&
         node.port.gbps >= gbps &&
         node.links.length === 0 &&
-        node.device.device.model.kind === 'computer',
+        node.device.model.kind === 'computer',
     );
     return edge && socket
       ? [
           {
-            label: `Move it to ${nameOf(socket)}`,
+            label: `Move it to ${nameOf(measured, socket)}`,
             command: {
               type: 'batch',
-              label: `Moved ${edge.from.device.device.name} to ${nameOf(socket)}`,
+              label: `Moved ${measured.device(edge.from.device).name} to ${nameOf(measured, socket)}`,
               commands: replug(edge, socket),
             },
           },

@@ -30,7 +30,7 @@ export const controllerFull: Rule = {
         title: `${figure(branch.loadMBps)} MB/s on one controller`,
         says:
           `The ports of controller ${branch.controller.toUpperCase()} of ` +
-          `${measured.graph.devices.get(branch.deviceId)?.device.name ?? branch.deviceId} carry ` +
+          `${measured.device({ id: branch.deviceId }).name} carry ` +
           `${branch.limitMBps} MB/s together and are sent ${figure(branch.loadMBps)} MB/s. ` +
           'Spread the devices over other controllers.',
       })),

@@ -26,7 +26,7 @@ export const driveFull = computerRule(
       about: at({ deviceId: node.id }),
       title: `Full after ${figure(hours * 60, 0)} min`,
       says:
-        `${node.device.name} writes ${figure(gbPerHour)} GB an hour on ` +
+        `${measured.device(node).name} writes ${figure(gbPerHour)} GB an hour on ` +
         `${figure(storage.capacityGb ?? 0, 0)} GB: full after ${figure(hours * 60, 0)} min, ` +
         `and the show lasts ${figure(showHours * 60, 0)} min. Use a larger drive or a lower ` +
         'bitrate.',

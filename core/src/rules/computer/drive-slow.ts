@@ -1,4 +1,4 @@
-import { type DriveLoad, driveLoads } from '../../passes/computer/lines';
+import { type DriveLoad, driveLoads, fileName } from '../../passes/computer/lines';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { at } from '../about';
@@ -29,7 +29,7 @@ export const driveSlow = computerRule(
       about: at({ deviceId: node.id }),
       title: `Writes ${figure(writeMBps)} MB/s on a drive of ${figure(canMBps, 0)}`,
       says:
-        `${node.device.name} has to write ${figure(writeMBps)} MB/s and its drive keeps up ` +
+        `${measured.device(node).name} has to write ${figure(writeMBps)} MB/s and its drive keeps up ` +
         `${figure(canMBps, 0)} MB/s. ` +
         `${writeMBps > canMBps ? 'The recording will stop.' : 'A full drive is slower than an empty one.'} ` +
         'Use a faster drive or a lower bitrate.',
@@ -38,14 +38,18 @@ export const driveSlow = computerRule(
     sums: (measured, { about }) =>
       slow(measured)
         .filter(({ load: { node } }) => node.id === about.deviceId)
-        .map(({ load: { flows, writeMBps }, canMBps }) => ({
+        .map(({ load, canMBps }) => ({
           label: 'Written',
           formula: 'sum of the bitrates ÷ 8',
           inputs: [
-            ...flows.map(({ label, mbps }) => ({ name: label, value: mbps, unit: 'Mb/s' })),
+            ...load.files.map((file) => ({
+              name: fileName(measured, load, file),
+              value: file.mbps,
+              unit: 'Mb/s',
+            })),
             { name: 'drive', value: canMBps, unit: 'MB/s' },
           ],
-          result: writeMBps,
+          result: load.writeMBps,
           unit: 'MB/s',
           source: 'handbook 4-time-storage',
         })),

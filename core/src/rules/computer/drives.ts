@@ -16,8 +16,8 @@ export const loadOf = (measured: Measured, deviceId: string | undefined): DriveL
 export const lighter = (measured: Measured, load: DriveLoad, share: number): Fix[] => {
   const { node, storage } = load;
   if (storage.bitrateControl !== undefined) {
-    const control = entry(node.device.model.controls, storage.bitrateControl);
-    const present = load.flows[0]?.mbps ?? 0;
+    const control = entry(node.model.controls, storage.bitrateControl);
+    const present = load.files[0]?.mbps ?? 0;
     if (control?.type !== 'amount') return [];
     const value =
       control.min + Math.floor((present * share - control.min) / control.step) * control.step;
@@ -25,7 +25,7 @@ export const lighter = (measured: Measured, load: DriveLoad, share: number): Fix
       ? []
       : [
           {
-            label: `Record at ${value} Mb/s on ${node.device.name}`,
+            label: `Record at ${value} Mb/s on ${measured.device(node).name}`,
             command: {
               type: 'setControl',
               deviceId: node.id,

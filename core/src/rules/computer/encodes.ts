@@ -18,7 +18,7 @@ export const encodes = computerRule(
         about: at({ deviceId: node.id }),
         title: `${asked} encodes, ${hardwareEncodes} in hardware`,
         says:
-          `${node.device.name} makes ${asked} encodes at once and its graphics hardware makes ` +
+          `${measured.device(node).name} makes ${asked} encodes at once and its graphics hardware makes ` +
           `${hardwareEncodes}. The rest burden the processor. Write fewer files, or record on a ` +
           'recorder or a switcher.',
       })),

@@ -6,8 +6,8 @@ import { computerRule } from '../rule-of';
 
 const split = (measured: Parameters<typeof driveLoads>[0]) => {
   const showMin = measured.rig.brief?.lengthMin ?? 0;
-  return driveLoads(measured).flatMap(({ node, storage, flows }) => {
-    const mbps = Math.max(0, ...flows.map((flow) => flow.mbps));
+  return driveLoads(measured).flatMap(({ node, storage, files }) => {
+    const mbps = Math.max(0, ...files.map((file) => file.mbps));
     if (storage.maxFileGb === undefined || mbps === 0) return [];
     const minutes = (storage.maxFileGb / gbPerHour(mbps)) * 60;
     return minutes < showMin ? [{ node, mbps, maxFileGb: storage.maxFileGb, minutes }] : [];
@@ -29,7 +29,7 @@ export const fileSplit = computerRule(
       about: at({ deviceId: node.id }),
       title: `A new file every ${figure(minutes, 0)} min`,
       says:
-        `${node.device.name} begins a new file every ${figure(minutes, 0)} min, since its ` +
+        `${measured.device(node).name} begins a new file every ${figure(minutes, 0)} min, since its ` +
         `card holds files of ${maxFileGb} GB. Check the joins.`,
     })),
   {

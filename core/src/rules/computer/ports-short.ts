@@ -11,7 +11,7 @@ const hosts = (measured: Measured): PortNode[] =>
     ({ port, device }) =>
       port.family === 'usb' &&
       port.role === 'host' &&
-      (device.device.model.kind === 'computer' || device.device.model.kind === 'hub'),
+      (device.model.kind === 'computer' || device.model.kind === 'hub'),
   );
 
 /** Devices that go nowhere but into a computer, with no socket left. */
@@ -24,7 +24,7 @@ const waiting = (measured: Measured): { node: DeviceNode; out: PortNode }[] => {
       .filter(({ port }) => port.family === 'usb' && port.role === 'device');
     const [out] = outs;
     return out &&
-      ['capture', 'interface', 'webcam', 'microphone'].includes(node.device.model.kind) &&
+      ['capture', 'interface', 'webcam', 'microphone'].includes(node.model.kind) &&
       outs.every(({ links }) => links.length === 0)
       ? [{ node, out }]
       : [];
@@ -35,11 +35,10 @@ const waiting = (measured: Measured): { node: DeviceNode; out: PortNode }[] => {
 const byHub = (measured: Measured, { node, out }: { node: DeviceNode; out: PortNode }) => {
   const taken = hosts(measured).find(
     ({ links, device }) =>
-      device.device.model.kind === 'computer' &&
-      links[0]?.from.device.device.model.kind === 'interface',
+      device.model.kind === 'computer' && links[0]?.from.device.model.kind === 'interface',
   );
   const [edge] = taken?.links ?? [];
-  if (!taken || !edge || node.device.model.kind === 'capture') return [];
+  if (!taken || !edge || node.model.kind === 'capture') return [];
   const deviceId = freeId('hub', measured.rig.devices);
   const model = classById('hub-5g');
   const cableFor = (from: PortNode, port: PortNode['port']) => {
@@ -59,7 +58,7 @@ const byHub = (measured: Measured, { node, out }: { node: DeviceNode; out: PortN
       model,
       settings: {},
       personId: null,
-      placeId: taken.device.device.placeId,
+      placeId: measured.device(taken.device).placeId,
     },
     {
       type: 'connect',
@@ -84,7 +83,10 @@ const byHub = (measured: Measured, { node, out }: { node: DeviceNode; out: PortN
     },
   ];
   return [
-    batchFix(`Put ${edge.from.device.device.name} and ${node.device.name} on a hub`, commands),
+    batchFix(
+      `Put ${measured.device(edge.from.device).name} and ${measured.device(node).name} on a hub`,
+      commands,
+    ),
   ];
 };
 
@@ -103,7 +105,7 @@ export const portsShort = computerRule(
       about: at({ deviceId: node.id, portId: out.id }),
       title: 'No socket left',
       says:
-        `${node.device.name} has nowhere to go: every USB socket is taken. Put what carries ` +
+        `${measured.device(node).name} has nowhere to go: every USB socket is taken. Put what carries ` +
         'only sound on a hub, or use a computer with more sockets.',
     })),
   {

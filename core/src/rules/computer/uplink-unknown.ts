@@ -15,7 +15,7 @@ export const uplinkUnknown = computerRule(
     const { flows, mbps, lineMbps } = uplinkOf(measured);
     const streams =
       measured.rig.brief !== null &&
-      [...measured.graph.devices.values()].some(({ device }) => device.model.kind === 'stream');
+      [...measured.graph.devices.values()].some(({ model }) => model.kind === 'stream');
     return streams && lineMbps === null && flows.length > 0
       ? [
           {

@@ -70,7 +70,7 @@ export const uplink = computerRule(
       const streams = measured.graph
         ? line?.flows.filter(({ label }) =>
             [...measured.graph.devices.values()].some(
-              ({ device }) => device.name === label && device.model.kind === 'stream',
+              (node) => measured.device(node).name === label && node.model.kind === 'stream',
             ),
           )
         : [];

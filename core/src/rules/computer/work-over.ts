@@ -33,7 +33,7 @@ export const workOver = computerRule(
       about: at({ deviceId: node.id }),
       title: `${figure(units)} of ${figure(budget, 0)} pictures’ work`,
       says:
-        `${node.device.name} is asked for the work of ${figure(units)} pictures of 1080p30 ` +
+        `${measured.device(node).name} is asked for the work of ${figure(units)} pictures of 1080p30 ` +
         `and its budget is ${figure(budget, 0)}. ` +
         `${units > budget ? 'Frames will drop.' : 'There is little room for surprises.'} ` +
         'Encode in hardware, take in less, or use a second machine.',
@@ -44,7 +44,7 @@ export const workOver = computerRule(
       over(measured)
         .filter(({ node }) => node.id === about.deviceId)
         .map(({ node, items, units, budget }) => ({
-          label: `Work of ${node.device.name}`,
+          label: `Work of ${measured.device(node).name}`,
           formula: 'sum of what it does at once',
           inputs: [
             ...items.map(({ what, label, units: each }) => ({

@@ -9,11 +9,11 @@ export const battery = cameraRule(
     remedy: 'Use a mains adapter, or change batteries in a break that is planned.',
     source: 'handbook 3-picture, continuous run',
   },
-  ({ node, camera, showMin }) => {
+  ({ node, camera, showMin }, measured) => {
     if (
       !camera.battery ||
       showMin === null ||
-      switchSetting(node.device, camera.battery.mainsControl) ||
+      switchSetting(measured.device(node), camera.battery.mainsControl) ||
       camera.battery.lastsMin >= showMin
     )
       return null;
@@ -21,15 +21,15 @@ export const battery = cameraRule(
       level: 'stop',
       title: `Battery ends after ${camera.battery.lastsMin} min`,
       says:
-        `${node.device.name} runs ${camera.battery.lastsMin} min on its battery and the show ` +
+        `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery and the show ` +
         `lasts ${showMin} min. Put it on a mains adapter.`,
     };
   },
-  ({ node, camera }) =>
+  ({ node, camera }, measured) =>
     camera.battery
       ? [
           setFix(
-            `Put ${node.device.name} on a mains adapter`,
+            `Put ${measured.device(node).name} on a mains adapter`,
             node.id,
             camera.battery.mainsControl,
             true,

@@ -25,7 +25,8 @@ export const compressed: Rule = {
         stage.via.route.route.picture?.does === 'capture',
     );
     return captured.flatMap((stage) => {
-      const { id, device } = stage.at.device;
+      const { id } = stage.at.device;
+      const device = measured.device(stage.at.device);
       if (seen.has(id)) return [];
       seen.add(id);
       return [

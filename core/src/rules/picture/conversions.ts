@@ -2,7 +2,7 @@ import type { About } from '../about';
 import { aboutStage } from './formats';
 import type { Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
-import { perAnalysis } from '../../passes/per-analysis';
+import { pass } from '../../passes/pass';
 import { type Format, formatName } from '../../units';
 
 /** A place where a device takes one format and sends another. */
@@ -16,7 +16,7 @@ export interface Conversion {
  * Every change of format on the way of a picture, once for each input and format it leaves in; kept
  * as long as the analysis is.
  */
-export const conversions = perAnalysis((measured): readonly Conversion[] =>
+export const conversions = pass('conversions', (measured): readonly Conversion[] =>
   findConversions(measured),
 );
 

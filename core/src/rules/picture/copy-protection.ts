@@ -27,17 +27,18 @@ export const copyProtection: Rule = {
         }),
         title: 'Copy protection blacks it out',
         says:
-          `${source.at.device.device.name} protects its picture, so ${end} gets black. Switch ` +
+          `${measured.device(source.at.device).name} protects its picture, so ${end} gets black. Switch ` +
           'protection off at the source, where the content allows it.',
       })),
   fixes: (measured, { about }) => {
     const source = stageOf(measured, about.stage);
     return source
       ? sourceSwitch(
+          measured,
           source,
           source.at.port.emits?.picture?.copyProtected,
           false,
-          `Switch protection off on ${source.at.device.device.name}`,
+          `Switch protection off on ${measured.device(source.at.device).name}`,
         )
       : [];
   },

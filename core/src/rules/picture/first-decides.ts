@@ -1,5 +1,5 @@
 import type { DeviceNode, PortNode } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { choiceSetting, entry, FIRST_CONNECTED } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat } from '../../units';
@@ -16,10 +16,10 @@ interface Deciding {
 
 const deciding = (measured: Measured): Deciding[] =>
   [...measured.graph.devices.values()].flatMap((node): Deciding[] => {
-    for (const route of Object.values(node.device.model.routes)) {
+    for (const route of Object.values(node.model.routes)) {
       if (
         route.picture?.does !== 'house format' ||
-        choiceSetting(node.device, route.picture.formatControl) !== FIRST_CONNECTED
+        choiceSetting(measured.device(node), route.picture.formatControl) !== FIRST_CONNECTED
       )
         continue;
       const plugged = route.from
@@ -57,8 +57,8 @@ export const firstDecides = pictureRule(
       about: at({ deviceId: node.id, portId: first.id }),
       title: 'One input decides for all',
       says:
-        `${nameOf(first)} sets the format of ` +
-        `${node.device.name}${format ? `, ${formatName(format)} now,` : ''} for ` +
+        `${nameOf(measured, first)} sets the format of ` +
+        `${measured.device(node).name}${format ? `, ${formatName(format)} now,` : ''} for ` +
         `${others === 1 ? 'one other input' : `${others} other inputs`}. Set the switcher to ` +
         'a format of its own.',
     })),
@@ -67,14 +67,21 @@ export const firstDecides = pictureRule(
       deciding(measured)
         .filter(({ node }) => node.id === about.deviceId)
         .flatMap(({ node, control, format }) => {
-          const choice = entry(node.device.model.controls, control);
+          const choice = entry(node.model.controls, control);
           if (choice?.type !== 'choice') return [];
           const wanted = format ?? parseFormat(measured.rig.houseRules.chosenFormat);
           const option = choice.options.find(
             ({ value }) => value !== FIRST_CONNECTED && isSameFormat(parseFormat(value), wanted),
           );
           return option
-            ? [setFix(`Set ${node.device.name} to ${option.label}`, node.id, control, option.value)]
+            ? [
+                setFix(
+                  `Set ${measured.device(node).name} to ${option.label}`,
+                  node.id,
+                  control,
+                  option.value,
+                ),
+              ]
             : [];
         }),
   },

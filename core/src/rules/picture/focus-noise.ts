@@ -25,7 +25,7 @@ const standsAbove = (
       node.ports.values().flatMap(({ port }) => {
         const sound = port.emits?.sound;
         return sound?.type === 'microphone'
-          ? [numberSetting(node.device, sound.distanceControl) ?? 0]
+          ? [numberSetting(measured.device(node), sound.distanceControl) ?? 0]
           : [];
       }),
     )

@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { stoppedRule } from './stopped-rule';
 
 export const formatRefused = stoppedRule(
@@ -11,10 +11,10 @@ export const formatRefused = stoppedRule(
     source: 'handbook 3-picture, formats and how they travel',
   },
   ['input', 'no scaler'],
-  (stage, source, why) => ({
+  (stage, source, why, measured) => ({
     title: 'Format not taken',
     says:
-      `No picture from ${source}: ${why ?? `${nameOf(stage.at)} does not take it`}. ` +
+      `No picture from ${source}: ${why ?? `${nameOf(measured, stage.at)} does not take it`}. ` +
       'Set the source to a format it takes, or put a scaler between.',
   }),
 );

@@ -3,7 +3,7 @@ import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { measure } from '../../passes/measure';
-import { perAnalysis } from '../../passes/per-analysis';
+import { pass } from '../../passes/pass';
 import type { PictureStop } from '../../passes/picture';
 import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
 import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
@@ -12,6 +12,7 @@ import type { Finding } from '../rule';
 
 /** The control with which a source's format is chosen, and the formats it offers. */
 export const formatChoice = (
+  measured: Measured,
   source: Stage,
 ): {
   control: string;
@@ -19,7 +20,7 @@ export const formatChoice = (
   value: string | undefined;
 } | null => {
   const picture = source.at.port.emits?.picture;
-  const { device } = source.at.device;
+  const device = measured.device(source.at.device);
   const control = picture && entry(device.model.controls, picture.formatControl);
   return picture && control?.type === 'choice'
     ? {
@@ -54,9 +55,10 @@ export const workingFormat = (
   source: Stage,
   find: (measured: Measured) => Finding[],
 ): Fix[] => {
-  const choice = formatChoice(source);
+  const choice = formatChoice(measured, source);
   if (!choice) return [];
-  const { id, device } = source.at.device;
+  const { id } = source.at.device;
+  const device = measured.device(source.at.device);
   for (const option of lighterFormats(choice.options, choice.value)) {
     const command = {
       type: 'setControl',
@@ -74,7 +76,7 @@ export const workingFormat = (
   return [];
 };
 
-const allStops = perAnalysis((measured): readonly Stage[] => {
+const allStops = pass('all stops', (measured): readonly Stage[] => {
   const seen = new Set<string>();
   return measured.traced.stages.filter((stage) => {
     if (
@@ -107,12 +109,14 @@ export const aboutStage = (stage: Stage): About => {
 
 /** A fix that flips a switch of the source, where the source has one. */
 export const sourceSwitch = (
+  measured: Measured,
   stage: Stage,
   control: boolean | string | undefined,
   value: boolean,
   label: string,
 ): Fix[] =>
-  typeof control === 'string' && settingOf(sourceOf(stage).at.device.device, control) !== value
+  typeof control === 'string' &&
+  settingOf(measured.device(sourceOf(stage).at.device), control) !== value
     ? [
         {
           label,

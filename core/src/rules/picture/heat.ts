@@ -11,21 +11,21 @@ export const heat = cameraRule(
       'Use a lighter format, open the screen, take the battery out, or use a camera made to run all day.',
     source: 'handbook 3-picture, continuous run; typical figures at 25 °C',
   },
-  ({ node, camera, showMin, format }) => {
+  ({ node, camera, showMin, format }, measured) => {
     const lastsMin = format === null ? undefined : entry(camera.heatMin ?? {}, format);
     if (lastsMin === undefined || showMin === null || lastsMin >= showMin) return null;
     return {
       level: 'warn',
       title: `Too hot after ${lastsMin} min`,
       says:
-        `${node.device.name} gets too hot after about ${lastsMin} min in this format and the ` +
+        `${measured.device(node).name} gets too hot after about ${lastsMin} min in this format and the ` +
         `show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.`,
     };
   },
-  ({ node, camera, format, showMin }) => {
-    const control = Object.values(node.device.model.ports).find(({ emits }) => emits?.picture)
-      ?.emits?.picture?.formatControl;
-    const choice = control === undefined ? undefined : entry(node.device.model.controls, control);
+  ({ node, camera, format, showMin }, measured) => {
+    const control = Object.values(node.model.ports).find(({ emits }) => emits?.picture)?.emits
+      ?.picture?.formatControl;
+    const choice = control === undefined ? undefined : entry(node.model.controls, control);
     if (
       control === undefined ||
       choice?.type !== 'choice' ||
@@ -43,7 +43,7 @@ export const heat = cameraRule(
         (entry(camera.heatMin ?? {}, value) ?? Infinity) >= (showMin ?? 0),
     );
     return cool
-      ? [setFix(`Set ${node.device.name} to ${cool.label}`, node.id, control, cool.value)]
+      ? [setFix(`Set ${measured.device(node).name} to ${cool.label}`, node.id, control, cool.value)]
       : [];
   },
 );

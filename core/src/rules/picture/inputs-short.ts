@@ -38,10 +38,10 @@ interface Crowded {
 /** Sources with nowhere to go beside a switcher whose every fitting input is taken. */
 const crowded = (measured: Measured): Crowded[] => {
   const nodes = [...measured.graph.devices.values()];
-  const switchers = nodes.filter(({ device }) => device.model.kind === 'switcher');
+  const switchers = nodes.filter(({ model }) => model.kind === 'switcher');
   if (switchers.length === 0) return [];
   return nodes
-    .filter((node) => SOURCES.has(node.device.model.kind) && isIdle(node))
+    .filter((node) => SOURCES.has(node.model.kind) && isIdle(node))
     .flatMap((source): Crowded[] => {
       const out = pictureOut(source);
       if (!out) return [];
@@ -96,19 +96,19 @@ const thatWorks = (
 };
 
 /** The picture least missed while another is on air: something shown, before a camera without a person. */
-const shareable = ({ inputs }: Crowded): LinkEdge | undefined => {
+const shareable = (measured: Measured, { inputs }: Crowded): LinkEdge | undefined => {
   const edges = inputs.flatMap(({ links }) => links[0] ?? []);
   const worth = ({ from }: LinkEdge): number =>
-    from.device.device.model.kind === 'player' || from.device.device.model.kind === 'splitter'
+    from.device.model.kind === 'player' || from.device.model.kind === 'splitter'
       ? 0
-      : from.device.device.personId === null
+      : measured.device(from.device).personId === null
         ? 1
         : 2;
   return [...edges].sort((a, b) => worth(a) - worth(b))[0];
 };
 
 const selector = (measured: Measured, found: Crowded): Fix[] => {
-  const edge = shareable(found);
+  const edge = shareable(measured, found);
   if (!edge || edge.from.port.family !== 'picture' || edge.from.port.standard !== 'hdmi') return [];
   const { rig } = measured;
   const deviceId = freeId('selector', rig.devices);
@@ -121,7 +121,7 @@ const selector = (measured: Measured, found: Crowded): Fix[] => {
       model: classById('selector-hdmi-2'),
       settings: { selected: '2' },
       personId: null,
-      placeId: edge.to.device.device.placeId,
+      placeId: measured.device(edge.to.device).placeId,
     },
   ];
   const withSelector = apply(rig, { type: 'batch', label: 'Selector', commands: added });
@@ -139,7 +139,7 @@ const selector = (measured: Measured, found: Crowded): Fix[] => {
   return thatWorks(
     measured,
     found,
-    `Share ${edge.to.port.name} with ${edge.from.device.device.name} by a selector`,
+    `Share ${edge.to.port.name} with ${measured.device(edge.from.device).name} by a selector`,
     commands,
   );
 };
@@ -175,7 +175,7 @@ const larger = (measured: Measured, found: Crowded): Fix[] => {
 
 /** Something shown that also reaches the computer by itself gives its input up, and is put in from the computer. */
 const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
-  const isComputer = (node: DeviceNode) => node.device.model.kind === 'computer';
+  const isComputer = (node: DeviceNode) => node.model.kind === 'computer';
   for (const input of found.inputs) {
     const [edge] = input.links;
     if (!edge) continue;
@@ -183,7 +183,7 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
       (stage) => stage.signal === 'picture' && stage.at === input,
     );
     const root = arriving && sourceOf(arriving);
-    if (!root || root.at.device.device.model.kind !== 'player') continue;
+    if (!root || root.at.device.model.kind !== 'player') continue;
     const without = measure(apply(measured.rig, disconnect(edge)));
     const source = root.at.device.id;
     const still = without.traced.stages.some(
@@ -197,8 +197,8 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
     return thatWorks(
       measured,
       found,
-      `Give ${input.port.name} to ${found.source.device.name} and put ` +
-        `${root.at.device.device.name} in from the computer`,
+      `Give ${input.port.name} to ${without.device(found.source).name} and put ` +
+        `${without.device(root.at.device).name} in from the computer`,
       [
         disconnect(edge),
         ...connect(apply(measured.rig, disconnect(edge)), endOf(found.out), endOf(input)),
@@ -222,10 +222,10 @@ export const inputsShort = pictureRule(
     crowded(measured).map(({ source, switcher, inputs }) => ({
       level: 'stop',
       about: at({ deviceId: source.id }),
-      title: `${switcher.device.name} is one input short`,
+      title: `${measured.device(switcher).name} is one input short`,
       says:
-        `${source.device.name} has nowhere to go: all ${inputs.length} inputs of ` +
-        `${switcher.device.name} are taken. Share one by a selector, use a larger switcher, ` +
+        `${measured.device(source).name} has nowhere to go: all ${inputs.length} inputs of ` +
+        `${measured.device(switcher).name} are taken. Share one by a selector, use a larger switcher, ` +
         'or bring slides in from the computer.',
     })),
   {
@@ -233,7 +233,7 @@ export const inputsShort = pictureRule(
       crowded(measured)
         .filter(({ source }) => source.id === about.deviceId)
         .map(({ inputs, switcher }) => ({
-          label: `Inputs of ${switcher.device.name} left`,
+          label: `Inputs of ${measured.device(switcher).name} left`,
           formula: 'inputs − taken − asked for',
           inputs: [
             { name: 'inputs', value: inputs.length, unit: '' },

@@ -27,14 +27,14 @@ export const interlaced: Rule = {
         about: aboutConversion({ stage, from, to }),
         title: 'Interlaced into progressive',
         says:
-          `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +
-          `${stage.at.device.device.name} makes ${formatName(to)} of it. Moving hands will comb ` +
+          `${measured.device(sourceOf(stage).at.device).name} sends ${formatName(from)} and ` +
+          `${measured.device(stage.at.device).name} makes ${formatName(to)} of it. Moving hands will comb ` +
           'or blur. Set the source to a progressive format.',
       })),
   fixes: (measured, { about }) => {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
     const source = conversion && sourceOf(conversion.stage);
-    const choice = source && formatChoice(source);
+    const choice = source && formatChoice(measured, source);
     const option = choice?.options.find(
       ({ value }) =>
         conversion &&
@@ -44,7 +44,7 @@ export const interlaced: Rule = {
     return source && choice && option
       ? [
           {
-            label: `Set ${source.at.device.device.name} to ${option.label}`,
+            label: `Set ${measured.device(source.at.device).name} to ${option.label}`,
             command: {
               type: 'setControl',
               deviceId: source.at.device.id,

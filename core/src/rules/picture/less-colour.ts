@@ -23,7 +23,7 @@ export const lessColour = pictureRule(
         about: atStage(stage, { deviceId: stage.at.device.id, portId: stage.at.id }),
         title: 'A quarter of the colour',
         says:
-          `${stage.at.device.device.name} sends 4:2:0. Fine for a talking head, ragged for a ` +
+          `${measured.device(stage.at.device).name} sends 4:2:0. Fine for a talking head, ragged for a ` +
           'key or small coloured text. Send 4:2:2 or RGB if the link carries it.',
       })),
   {
@@ -35,19 +35,26 @@ export const lessColour = pictureRule(
           ? node.ports.get(about.portId)?.port.emits?.picture?.codingControl
           : undefined;
       const choice =
-        node && control !== undefined ? entry(node.device.model.controls, control) : undefined;
+        node && control !== undefined ? entry(node.model.controls, control) : undefined;
       if (
         !node ||
         control === undefined ||
         choice?.type !== 'choice' ||
-        choiceSetting(node.device, control) === BEST_THAT_FITS
+        choiceSetting(measured.device(node), control) === BEST_THAT_FITS
       )
         return [];
       const option = choice.options.find(
         ({ value }) => CODINGS[value] && CODINGS[value].chroma !== '4:2:0',
       );
       return option
-        ? [setFix(`Send ${option.label} from ${node.device.name}`, node.id, control, option.value)]
+        ? [
+            setFix(
+              `Send ${option.label} from ${measured.device(node).name}`,
+              node.id,
+              control,
+              option.value,
+            ),
+          ]
         : [];
     },
   },

@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { stoppedRule } from './stopped-rule';
 
 export const linkOverload = stoppedRule(
@@ -10,10 +10,10 @@ export const linkOverload = stoppedRule(
     source: 'handbook 3-picture: 8.16, 14.4 and 42.67 Gb/s by link class',
   },
   ['port', 'cable'],
-  (stage, source, why) => ({
+  (stage, source, why, measured) => ({
     title: 'The link cannot carry this format',
     says:
-      `No picture from ${source} to ${nameOf(stage.at)}: ${why ?? 'the link is too slow'}. Send a ` +
+      `No picture from ${source} to ${nameOf(measured, stage.at)}: ${why ?? 'the link is too slow'}. Send a ` +
       'lighter format or use a faster link.',
   }),
 );

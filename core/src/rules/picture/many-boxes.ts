@@ -15,8 +15,8 @@ const boxesOf = (thread: Thread): DeviceNode[] => {
   for (const {
     at: { device },
   } of stagesOf(thread.last)) {
-    if (USES.has(device.device.model.kind)) break;
-    if (BETWEEN.has(device.device.model.kind)) boxes.add(device);
+    if (USES.has(device.model.kind)) break;
+    if (BETWEEN.has(device.model.kind)) boxes.add(device);
   }
   return [...boxes];
 };
@@ -29,7 +29,7 @@ const countBoxes = ({ stages }: Measured['traced']): Uint8Array => {
   const counts = new Uint8Array(stages.length);
   for (const { index, signal, parent, via, at } of stages) {
     if (signal !== 'picture' || !parent) continue;
-    const { kind } = at.device.device.model;
+    const { kind } = at.device.model;
     counts[index] = (counts[parent.index] ?? 0) + (via.by === 'link' && BETWEEN.has(kind) ? 1 : 0);
   }
   return counts;
@@ -63,8 +63,8 @@ export const manyBoxes = pictureRule(
       about: at({ deviceId: source.id }),
       title: `${boxes.length} boxes in a row`,
       says:
-        `${source.device.name} goes through ` +
-        `${boxes.map(({ device }) => device.name).join(', ')}. That is ${boxes.length} ` +
+        `${measured.device(source).name} goes through ` +
+        `${boxes.map((box) => measured.device(box).name).join(', ')}. That is ${boxes.length} ` +
         `supplies and ${2 * boxes.length} plugs that can fail. Use a source or a switcher ` +
         'with the socket you need.',
     })),

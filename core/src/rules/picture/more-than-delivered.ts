@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { framings, pictureSources } from '../../passes/framing';
 import type { Measured } from '../../passes/measure';
 import { parseFormat } from '../../units';
@@ -43,7 +43,7 @@ export const moreThanDelivered = pictureRule(
         about: atStage(stage, { deviceId: stage.at.device.id, portId: stage.at.id }),
         title: 'Larger than anything delivered',
         says:
-          `${nameOf(stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} ` +
+          `${nameOf(measured, stage.at)} sends ${measured.picture[stage.index]?.format?.height ?? 0} ` +
           `lines and at most ${delivered} are delivered. Send less, or plan a cut into it.`,
       }));
   },

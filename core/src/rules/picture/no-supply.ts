@@ -6,9 +6,9 @@ import { pictureRule, setFix } from '../rule-of';
 
 const dead = (measured: Measured): { node: DeviceNode; control: string }[] =>
   [...measured.graph.devices.values()].flatMap((node) => {
-    const { supplyControl } = node.device.model;
+    const { supplyControl } = node.model;
     return supplyControl !== undefined &&
-      !switchSetting(node.device, supplyControl) &&
+      !switchSetting(measured.device(node), supplyControl) &&
       node.ports.values().some(({ links }) => links.length > 0)
       ? [{ node, control: supplyControl }]
       : [];
@@ -27,14 +27,14 @@ export const noSupply = pictureRule(
       level: 'stop',
       about: at({ deviceId: node.id }),
       title: 'No power',
-      says: `${node.device.name} passes nothing on: its own power supply is not plugged in. Plug it in.`,
+      says: `${measured.device(node).name} passes nothing on: its own power supply is not plugged in. Plug it in.`,
     })),
   {
     fixes: (measured, { about }) =>
       dead(measured)
         .filter(({ node }) => node.id === about.deviceId)
         .map(({ node, control }) =>
-          setFix(`Plug in the supply of ${node.device.name}`, node.id, control, true),
+          setFix(`Plug in the supply of ${measured.device(node).name}`, node.id, control, true),
         ),
   },
 );

@@ -26,7 +26,7 @@ export const overlays: Rule = {
       }),
       title: 'Overlays on the output',
       says:
-        `${source.at.device.device.name} shows its overlays on ${source.at.port.name}, and ` +
+        `${measured.device(source.at.device).name} shows its overlays on ${source.at.port.name}, and ` +
         `they reach ${end}. ` +
         `${endIsScreen ? 'Fine for a confidence monitor.' : 'Switch the camera to clean output.'}`,
     })),
@@ -34,10 +34,11 @@ export const overlays: Rule = {
     const source = stageOf(measured, about.stage);
     return source
       ? sourceSwitch(
+          measured,
           source,
           source.at.port.emits?.picture?.clean,
           true,
-          `Switch ${source.at.device.device.name} to clean output`,
+          `Switch ${measured.device(source.at.device).name} to clean output`,
         )
       : [];
   },

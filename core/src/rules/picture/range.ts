@@ -1,6 +1,6 @@
 import type { LinkEdge, Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { choiceSetting } from '../../rig';
 import { atStage } from '../about';
@@ -22,7 +22,7 @@ const misread = (measured: Measured): Misread[] => {
     if (port.family !== 'picture' || port.rangeControl === undefined || found.has(stage.via.link))
       continue;
     const sent = measured.picture[stage.index]?.coding?.range;
-    const read = choiceSetting(device.device, port.rangeControl);
+    const read = choiceSetting(measured.device(device), port.rangeControl);
     if (sent && read !== undefined && read !== 'as signalled' && read !== sent)
       found.set(stage.via.link, { stage, sent, read, control: port.rangeControl });
   }
@@ -48,7 +48,7 @@ export const rangeMisread = pictureRule(
       }),
       title: `${sent} range read as ${read}`,
       says:
-        `${sourceOf(stage).at.device.device.name} sends ${sent} range and ${nameOf(stage.at)} ` +
+        `${measured.device(sourceOf(stage).at.device).name} sends ${sent} range and ${nameOf(measured, stage.at)} ` +
         `reads it as ${read}: ` +
         `${sent === 'full' ? 'shadows and highlights are cut off' : 'blacks turn grey and whites dull'}. ` +
         'Let the input read what is signalled.',
@@ -73,7 +73,7 @@ export const rangeMisread = pictureRule(
         .filter(({ stage }) => stage.index === about.stage)
         .map(({ stage, control }) =>
           setFix(
-            `Let ${stage.at.device.device.name} read what is signalled`,
+            `Let ${measured.device(stage.at.device).name} read what is signalled`,
             stage.at.device.id,
             control,
             'as signalled',

@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
 import { pictureRule, setFix } from '../rule-of';
 import { aboutConversion, type Conversion, conversions } from './conversions';
@@ -39,8 +39,8 @@ export const rateMismatch = pictureRule(
         about: aboutConversion({ stage, from, to }),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
         says:
-          `${sourceOf(stage).at.device.device.name} arrives at ` +
-          `${nameOf(stage.parent?.at ?? stage.at)} at ${rateName(from.rate)} a second and ` +
+          `${measured.device(sourceOf(stage).at.device).name} arrives at ` +
+          `${nameOf(measured, stage.parent?.at ?? stage.at)} at ${rateName(from.rate)} a second and ` +
           `leaves at ${rateName(to.rate)}. Movement judders. Set the source to the rate of the ` +
           'chain.',
       })),
@@ -66,7 +66,7 @@ export const rateMismatch = pictureRule(
     fixes: (measured, { about }) => {
       const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
       const source = conversion && sourceOf(conversion.stage);
-      const choice = source && formatChoice(source);
+      const choice = source && formatChoice(measured, source);
       if (!conversion || !source || !choice) return [];
       const { from, to } = conversion;
       const fits = choice.options
@@ -85,7 +85,7 @@ export const rateMismatch = pictureRule(
         .slice(0, 1)
         .map((option) =>
           setFix(
-            `Set ${source.at.device.device.name} to ${option.label}`,
+            `Set ${measured.device(source.at.device).name} to ${option.label}`,
             source.at.device.id,
             choice.control,
             option.value,

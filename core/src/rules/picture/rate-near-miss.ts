@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { formatName, nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
 import type { Rule } from '../rule';
 import { aboutConversion, conversions } from './conversions';
@@ -24,8 +24,8 @@ export const rateNearMiss: Rule = {
         about: aboutConversion({ stage, from, to }),
         title: `${rateName(from.rate)} into ${rateName(to.rate)}`,
         says:
-          `${sourceOf(stage).at.device.device.name} arrives at ` +
-          `${nameOf(stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ` +
+          `${measured.device(sourceOf(stage).at.device).name} arrives at ` +
+          `${nameOf(measured, stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ` +
           `${formatName(to)}: about one frame in a thousand is dropped or repeated. Set both to ` +
           'the same rate.',
       })),
@@ -47,7 +47,7 @@ export const rateNearMiss: Rule = {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
     if (!conversion) return [];
     const source = sourceOf(conversion.stage);
-    const option = formatChoice(source)?.options.find(({ value }) => {
+    const option = formatChoice(measured, source)?.options.find(({ value }) => {
       const format = parseFormat(value);
       return (
         format.width === conversion.from.width &&
@@ -56,11 +56,11 @@ export const rateNearMiss: Rule = {
         sameRate(format.rate, conversion.to.rate)
       );
     });
-    const control = formatChoice(source)?.control;
+    const control = formatChoice(measured, source)?.control;
     return option && control
       ? [
           {
-            label: `Set ${source.at.device.device.name} to ${option.label}`,
+            label: `Set ${measured.device(source.at.device).name} to ${option.label}`,
             command: {
               type: 'setControl',
               deviceId: source.at.device.id,

@@ -9,11 +9,11 @@ export const sleeps = cameraRule(
     remedy: 'Switch the sleep timer off.',
     source: 'handbook 3-picture, continuous run',
   },
-  ({ node, camera, showMin }) => {
+  ({ node, camera, showMin }, measured) => {
     if (
       !camera.sleep ||
       showMin === null ||
-      !switchSetting(node.device, camera.sleep.control) ||
+      !switchSetting(measured.device(node), camera.sleep.control) ||
       camera.sleep.afterMin >= showMin
     )
       return null;
@@ -21,16 +21,16 @@ export const sleeps = cameraRule(
       level: 'stop',
       title: `Sleeps after ${camera.sleep.afterMin} min`,
       says:
-        `${node.device.name} goes to sleep when nobody touches it for ` +
+        `${measured.device(node).name} goes to sleep when nobody touches it for ` +
         `${camera.sleep.afterMin} min, and the show lasts ${showMin} min. Switch the sleep ` +
         'timer off.',
     };
   },
-  ({ node, camera }) =>
+  ({ node, camera }, measured) =>
     camera.sleep
       ? [
           setFix(
-            `Switch the sleep timer of ${node.device.name} off`,
+            `Switch the sleep timer of ${measured.device(node).name} off`,
             node.id,
             camera.sleep.control,
             false,

@@ -13,7 +13,7 @@ const hanging = (measured: Measured): { edge: LinkEdge; node: PortNode }[] => {
   for (const edge of measured.graph.links.values())
     for (const node of [edge.from, edge.to]) {
       if (!isSmall(node)) continue;
-      const { device } = node.device;
+      const device = measured.device(node.device);
       if (
         device.model.clampControl === undefined ||
         !switchSetting(device, device.model.clampControl)
@@ -37,7 +37,7 @@ export const smallSocket = pictureRule(
       about: at({ deviceId: node.device.id, portId: node.id, linkId: edge.id }),
       title: 'Small socket',
       says:
-        `${node.device.device.name} has a ${node.port.connector.split('-')[0] ?? ''} HDMI ` +
+        `${measured.device(node.device).name} has a ${node.port.connector.split('-')[0] ?? ''} HDMI ` +
         'socket that a hanging cable breaks. Clamp the cable and support its weight.',
     })),
   {
@@ -45,12 +45,12 @@ export const smallSocket = pictureRule(
       hanging(measured)
         .filter(({ edge, node }) => edge.id === about.linkId && node.device.id === about.deviceId)
         .flatMap(({ node }) => {
-          const control = node.device.device.model.clampControl;
+          const control = node.device.model.clampControl;
           return control === undefined
             ? []
             : [
                 setFix(
-                  `Clamp the cable of ${node.device.device.name}`,
+                  `Clamp the cable of ${measured.device(node.device).name}`,
                   node.device.id,
                   control,
                   true,

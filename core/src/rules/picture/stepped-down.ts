@@ -34,7 +34,7 @@ const find = (measured: Measured): Omit<Finding, 'code' | 'area'>[] =>
     }),
     title: `${candidateName(negotiation)} instead of ${candidateName(negotiation.wish)}`,
     says:
-      `${source.at.device.device.name} could send ${candidateName(negotiation.wish)} and ` +
+      `${measured.device(source.at.device).name} could send ${candidateName(negotiation.wish)} and ` +
       `sends ${candidateName(negotiation)}: ${obstacle.says}. Mend that place, or want a ` +
       'format that fits.',
     houseRule: 'chosenFormat',

@@ -17,7 +17,12 @@ export const stoppedRule = (
   code: string,
   texts: Texts,
   kinds: readonly PictureStop['by'][],
-  words: (stage: Stage, source: string, why: string | undefined) => Pick<Finding, 'title' | 'says'>,
+  words: (
+    stage: Stage,
+    source: string,
+    why: string | undefined,
+    measured: Measured,
+  ) => Pick<Finding, 'title' | 'says'>,
 ): Rule => {
   const find = (measured: Measured) =>
     stoppedAt(measured, kinds).map((stage) => ({
@@ -25,8 +30,9 @@ export const stoppedRule = (
       about: aboutStage(stage),
       ...words(
         stage,
-        sourceOf(stage).at.device.device.name,
+        measured.device(sourceOf(stage).at.device).name,
         measured.picture[stage.index]?.stop?.says,
+        measured,
       ),
     }));
   const rule: Rule = pictureRule(code, texts, find, {

@@ -20,8 +20,8 @@ export const upscaled = pictureRule(
         about: aboutConversion({ stage, from, to }),
         title: `${from.height} lines made ${to.height}`,
         says:
-          `${sourceOf(stage).at.device.device.name} sends ${formatName(from)} and ` +
-          `${stage.at.device.device.name} makes ${formatName(to)} of it. It will look softer ` +
+          `${measured.device(sourceOf(stage).at.device).name} sends ${formatName(from)} and ` +
+          `${measured.device(stage.at.device).name} makes ${formatName(to)} of it. It will look softer ` +
           'beside the others. Send the larger picture where the source has it.',
       })),
   {
@@ -42,7 +42,7 @@ export const upscaled = pictureRule(
     fixes: (measured, { about }) => {
       const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
       const source = conversion && sourceOf(conversion.stage);
-      const choice = source && formatChoice(source);
+      const choice = source && formatChoice(measured, source);
       const option = choice?.options.find(({ value }) => {
         const format = parseFormat(value);
         return (
@@ -54,7 +54,7 @@ export const upscaled = pictureRule(
       return source && choice && option
         ? [
             setFix(
-              `Set ${source.at.device.device.name} to ${option.label}`,
+              `Set ${measured.device(source.at.device).name} to ${option.label}`,
               source.at.device.id,
               choice.control,
               option.value,

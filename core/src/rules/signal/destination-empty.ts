@@ -41,9 +41,9 @@ const find = (measured: Measured): Finding[] => {
         about: { ...at({ deviceId: node.id, portId }), signal },
         title: `No ${signal}`,
         says:
-          `${node.device.name} gets no ${signal}: no ` +
+          `${measured.device(node).name} gets no ${signal}: no ` +
           `${signal === 'picture' ? 'camera or player' : 'microphone or other sound source'} ` +
-          `reaches it. Connect one through what feeds ${node.device.name}.`,
+          `reaches it. Connect one through what feeds ${measured.device(node).name}.`,
       });
     }
   return findings;

@@ -20,7 +20,7 @@ export const sourceLost: Rule = {
     return plugged
       .filter(({ source, signal }) => !arrives[signal].has(source.device))
       .map(({ source, signal }) => {
-        const { name } = source.device.device;
+        const { name } = measured.device(source.device);
         return {
           code: CODE,
           area: 'signal',
@@ -32,7 +32,7 @@ export const sourceLost: Rule = {
           title: `${signal === 'picture' ? 'Picture' : 'Sound'} goes nowhere`,
           says:
             `The ${signal} of ${name} reaches no recording, stream, screen or headphones. Connect ` +
-            `${source.links[0]?.to.device.device.name ?? 'it'} onward.`,
+            `${source.links[0] ? measured.device(source.links[0].to.device).name : 'it'} onward.`,
         };
       });
   },

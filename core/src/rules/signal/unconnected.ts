@@ -19,7 +19,7 @@ export const unconnected: Rule = {
         level: 'note',
         about: at({ deviceId: node.id }),
         title: 'Not connected',
-        says: `${node.device.name} is connected to nothing. Connect it or remove it.`,
+        says: `${measured.device(node).name} is connected to nothing. Connect it or remove it.`,
       })),
   fixes: (measured, { about }) => {
     const node =
@@ -27,7 +27,7 @@ export const unconnected: Rule = {
     return node
       ? [
           {
-            label: `Remove ${node.device.name}`,
+            label: `Remove ${measured.device(node).name}`,
             command: { type: 'removeDevice', deviceId: node.id },
           },
         ]

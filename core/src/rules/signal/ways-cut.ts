@@ -18,7 +18,7 @@ export const waysCut: Rule = {
       about: at({ deviceId: node.device.id, portId: node.id }),
       title: 'More ways than are followed',
       says:
-        `One source reaches ${node.device.device.name}, ${node.port.name} by more than four ` +
+        `One source reaches ${measured.device(node.device).name}, ${node.port.name} by more than four ` +
         'ways; only the first four are computed. Take out the ways that are not meant.',
     })),
 };

@@ -17,10 +17,11 @@ export const batteryShort = eachSoundRule<DeviceNode>(
   },
   {
     all: ({ graph }) =>
-      [...graph.devices.values()].filter(({ device }) => device.model.battery !== undefined),
+      [...graph.devices.values()].filter(({ model }) => model.battery !== undefined),
     about: ({ id }) => at({ deviceId: id }),
-    judge: ({ device }, { rig: { brief } }) => {
-      const lastsMin = device.model.battery?.lastsMin;
+    judge: (node, measured) => {
+      const { brief } = measured.rig;
+      const lastsMin = node.model.battery?.lastsMin;
       if (lastsMin === undefined || !brief) return null;
       const neededMin = brief.lengthMin + brief.setUpMin;
       return neededMin <= lastsMin * USABLE
@@ -29,22 +30,22 @@ export const batteryShort = eachSoundRule<DeviceNode>(
             level: 'warn',
             title: `Battery ${figure(lastsMin / 60)} h, needed ${figure(neededMin / 60)} h`,
             says:
-              `${device.name} runs ${figure(lastsMin / 60)} h on a fresh battery; set-up and show ` +
+              `${measured.device(node).name} runs ${figure(lastsMin / 60)} h on a fresh battery; set-up and show ` +
               `take ${figure(neededMin / 60)} h and a fifth should be in hand. Plan a change, or ` +
               'use a cable.',
           };
     },
-    sums: ({ device }, { rig: { brief } }) => [
+    sums: (node, { rig: { brief } }) => [
       {
         label: 'Battery in hand',
         formula: '0.8 × battery − set-up − show',
         inputs: [
-          { name: 'battery', value: device.model.battery?.lastsMin ?? 'unknown', unit: 'min' },
+          { name: 'battery', value: node.model.battery?.lastsMin ?? 'unknown', unit: 'min' },
           { name: 'set-up', value: brief?.setUpMin ?? 'unknown', unit: 'min' },
           { name: 'show', value: brief?.lengthMin ?? 'unknown', unit: 'min' },
         ],
         result:
-          (device.model.battery?.lastsMin ?? 0) * USABLE -
+          (node.model.battery?.lastsMin ?? 0) * USABLE -
           (brief?.setUpMin ?? 0) -
           (brief?.lengthMin ?? 0),
         unit: 'min',

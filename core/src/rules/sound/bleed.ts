@@ -39,7 +39,7 @@ export const bleed = microphoneRule(
         level: 'warn',
         title: `${found.other.name} only ${figure(-found.db)} dB under`,
         says:
-          `${microphone.node.device.device.name} hears ${found.other.name} ${figure(-found.db)} ` +
+          `${measured.device(microphone.node.device).name} hears ${found.other.name} ${figure(-found.db)} ` +
           `dB under ${personName(measured, microphone.personId)}; the 3:1 rule asks for ` +
           `${figure(THREE_TO_ONE_DB)} dB. With both open, ${found.other.name} ripples by ` +
           `${found.db < 0 ? `${figure(combRippleDb(found.db))} dB` : 'everything there is'} ` +

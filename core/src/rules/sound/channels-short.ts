@@ -1,10 +1,11 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { type ChannelLoad, channelLoads } from '../../passes/sound/channels';
 import { at } from '../about';
+import type { Measured } from '../../passes/measure';
 import { eachSoundRule } from '../rule-of';
 
-const namesOf = (sources: ChannelLoad['sources']): string =>
-  sources.map(({ device }) => device.device.name).join(', ');
+const namesOf = (measured: Measured, sources: ChannelLoad['sources']): string =>
+  sources.map(({ device }) => measured.device(device).name).join(', ');
 
 export const channelsShort = eachSoundRule<ChannelLoad>(
   'sound.channels-short',
@@ -19,16 +20,16 @@ export const channelsShort = eachSoundRule<ChannelLoad>(
   {
     all: channelLoads,
     about: ({ link, to }) => at({ deviceId: to.device.id, portId: to.id, linkId: link.id }),
-    judge: ({ from, to, sources, most, by }) =>
+    judge: ({ from, to, sources, most, by }, measured) =>
       most === null || sources.length <= most
         ? null
         : {
             level: 'stop',
             title: `${sources.length} channels, ${most} fit`,
             says:
-              `${sources.length} sounds go from ${nameOf(from)} to ${nameOf(to)}, and ` +
-              `${nameOf(by)} carries ${most}. ` +
-              `${namesOf(sources.slice(most))} will not arrive.`,
+              `${sources.length} sounds go from ${nameOf(measured, from)} to ${nameOf(measured, to)}, and ` +
+              `${nameOf(measured, by)} carries ${most}. ` +
+              `${namesOf(measured, sources.slice(most))} will not arrive.`,
           },
     sums: ({ sources, most }) => [
       {

@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
 import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
@@ -21,8 +21,8 @@ export const clips: Rule = {
         about: aboutTight(tight),
         title: `Clips by ${figure(-tight.headroom)} dB`,
         says:
-          `The peaks of ${sourceOf(tight.stage).at.device.device.name} pass the ceiling of ` +
-          `${nameOf(tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. ` +
+          `The peaks of ${measured.device(sourceOf(tight.stage).at.device).name} pass the ceiling of ` +
+          `${nameOf(measured, tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. ` +
           'Lower the gain, switch a pad in, or move the microphone away.',
         houseRule: 'headroomDb',
       })),

@@ -18,7 +18,7 @@ export const compressorIdle = eachSoundRule<Compressor>(
         (processor): processor is Compressor => processor.does === 'compress' && processor.isIn,
       ),
     about: ({ deviceId, voice }) => atStage(voice, { deviceId }),
-    judge: (compressor) => {
+    judge: (compressor, measured) => {
       const { voiceIn, curve, name } = compressor;
       const loudestPeak = voiceIn.loudestDb + (voiceIn.peakDb - voiceIn.averageDb);
       return loudestPeak > curve.thresholdDb
@@ -28,7 +28,7 @@ export const compressorIdle = eachSoundRule<Compressor>(
             title: 'The compressor never acts',
             says:
               `${name} presses from ${figure(curve.thresholdDb)} ${voiceIn.unit} on; the loudest ` +
-              `peaks of ${voiceName(compressor)} come to ${figure(loudestPeak)}. Bring the ` +
+              `peaks of ${voiceName(measured, compressor)} come to ${figure(loudestPeak)}. Bring the ` +
               'threshold down, or switch it out.',
           };
     },
@@ -47,9 +47,13 @@ export const compressorIdle = eachSoundRule<Compressor>(
         source: 'handbook 2-sound',
       },
     ],
-    fixes: ({ voiceIn, deviceId, name, stage, thresholdControl, inSwitch }) => {
+    fixes: ({ voiceIn, deviceId, name, stage, thresholdControl, inSwitch }, measured) => {
       // From the average on, it presses what is louder than usual.
-      const value = steppedNear(stage.at.device.device, thresholdControl, voiceIn.averageDb);
+      const value = steppedNear(
+        measured.device(stage.at.device),
+        thresholdControl,
+        voiceIn.averageDb,
+      );
       return [
         ...(value === null
           ? []

@@ -1,5 +1,5 @@
 import type { LinkEdge } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
@@ -15,7 +15,7 @@ export const digitalRates = eachSoundRule<LinkEdge>(
     all: ({ graph }) =>
       [...graph.links.values()].filter(({ from }) => from.port.family === 'digital sound'),
     about: (link) => at({ deviceId: link.from.device.id, portId: link.from.id, linkId: link.id }),
-    judge: (link) => {
+    judge: (link, measured) => {
       const [from, to] = [link.from.port, link.to.port];
       if (
         from.family !== 'digital sound' ||
@@ -27,7 +27,7 @@ export const digitalRates = eachSoundRule<LinkEdge>(
         level: 'stop',
         title: `${from.rateHz / 1000} into ${to.rateHz / 1000} kHz`,
         says:
-          `${nameOf(link.from)} sends at ${from.rateHz / 1000} kHz and ${nameOf(link.to)} ` +
+          `${nameOf(measured, link.from)} sends at ${from.rateHz / 1000} kHz and ${nameOf(measured, link.to)} ` +
           `listens at ${to.rateHz / 1000}. They never lock. Set both to one rate, and make one ` +
           'of them the master of the clock.',
       };

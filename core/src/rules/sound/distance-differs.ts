@@ -7,10 +7,10 @@ import { microphoneRule, setFix, steppedNear } from '../rule-of';
 /** Farther apart than this, the two cannot both be right. */
 const APART = 1.25;
 
-const onPlan = ({ node, personId, spot }: MicrophoneInRoom, { rig }: Measured): number | null => {
+const onPlan = ({ node, personId, spot }: MicrophoneInRoom, measured: Measured): number | null => {
   const mouth: Point | null | undefined =
-    personId === null ? null : entry(rig.people, personId)?.at;
-  return node.device.device.at && spot && mouth ? distanceBetween(spot, mouth) : null;
+    personId === null ? null : entry(measured.rig.people, personId)?.at;
+  return measured.device(node.device).at && spot && mouth ? distanceBetween(spot, mouth) : null;
 };
 
 export const distanceDiffers = microphoneRule(
@@ -31,14 +31,15 @@ export const distanceDiffers = microphoneRule(
         level: 'note',
         title: `${figure(typed, 2)} m typed, ${figure(plan, 2)} m on the plan`,
         says:
-          `The level of ${microphone.node.device.device.name} is computed at ` +
+          `The level of ${measured.device(microphone.node.device).name} is computed at ` +
           `${figure(typed, 2)} m from the mouth; on the plan it stands ${figure(plan, 2)} m ` +
           'away. Take one of them.',
       };
     },
     fixes: (microphone, measured) => {
       const [plan, source] = [onPlan(microphone, measured), microphone.node.port.emits?.sound];
-      const { device, id } = microphone.node.device;
+      const { id } = microphone.node.device;
+      const device = measured.device(microphone.node.device);
       const value =
         plan === null || source?.type !== 'microphone'
           ? null

@@ -22,7 +22,7 @@ export const earsLate = soundRule(
       const isSpeech = ownVoiceMs > SPEECH_MS;
       const name =
         (personId === null ? undefined : entry(measured.rig.people, personId)?.name) ??
-        node.device.device.name;
+        measured.device(node.device).name;
       return [
         {
           level: isSpeech ? ('warn' as const) : ('note' as const),
@@ -30,7 +30,7 @@ export const earsLate = soundRule(
           title: `Hears themself ${figure(ownVoiceMs)} ms late`,
           says:
             `${name} hears their own voice ${figure(ownVoiceMs)} ms late in ` +
-            `${node.device.device.name}. ` +
+            `${measured.device(node.device).name}. ` +
             `${isSpeech ? 'They will slow down and stumble.' : 'Fine for speech, late for playing.'} ` +
             'Use the direct path of the interface or mixer.',
         },

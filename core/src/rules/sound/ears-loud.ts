@@ -24,15 +24,17 @@ const time = (hours: number): string =>
   hours >= 1 ? `${figure(hours)} h` : `${figure(hours * 60, hours * 60 < 1 ? 1 : 0)} min`;
 
 /** The volume where they are plugged in, turned down to a comfortable level. */
-const quieter = ({ node, spl, volumeDb }: Ears & { readonly spl: number }): Fix[] => {
+const quieter = (
+  measured: Measured,
+  { node, spl, volumeDb }: Ears & { readonly spl: number },
+): Fix[] => {
   const control = node.port.family === 'analogue' ? node.port.earVolumeControl : undefined;
-  const range =
-    control === undefined ? undefined : entry(node.device.device.model.controls, control);
+  const range = control === undefined ? undefined : entry(node.device.model.controls, control);
   const value = volumeDb - Math.ceil(spl - COMFORTABLE_DB);
   return control !== undefined && range?.type === 'gain' && value >= range.minDb
     ? [
         setFix(
-          `Turn ${node.device.device.name} down to ${figure(value, 0)} dB`,
+          `Turn ${measured.device(node.device).name} down to ${figure(value, 0)} dB`,
           node.device.id,
           control,
           value,
@@ -56,8 +58,8 @@ export const earsLoud = soundRule(
       about: at({ deviceId: node.device.id, portId: node.id }),
       title: `${figure(spl, 0)} dB at the ear`,
       says:
-        `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? node.device.device.name} ` +
-        `hears ${figure(spl)} dB in ${node.device.device.name}; that may be heard for ` +
+        `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? measured.device(node.device).name} ` +
+        `hears ${figure(spl)} dB in ${measured.device(node.device).name}; that may be heard for ` +
         `${time(hours)} a day. Turn it down before anybody puts them on.`,
     })),
   {
@@ -98,6 +100,6 @@ export const earsLoud = soundRule(
     fixes: (measured, { about }) =>
       loud(measured)
         .filter(({ node }) => node.device.id === about.deviceId)
-        .flatMap(quieter),
+        .flatMap((pair) => quieter(measured, pair)),
   },
 );

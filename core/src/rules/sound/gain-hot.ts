@@ -27,7 +27,7 @@ export const gainHot: Rule = {
         }),
         title: `${figure(-level.missingDb)} dB over the house level`,
         says:
-          `${sourceOf(level.stage).at.device.device.name} is recorded at ` +
+          `${measured.device(sourceOf(level.stage).at.device).name} is recorded at ` +
           `${figure(level.levelDbfs)} dBFS, ${figure(-level.missingDb)} dB over the house ` +
           'level. A laugh will clip. Turn the gain down.',
         houseRule: 'recordingLevel',
@@ -45,7 +45,7 @@ export const gainHot: Rule = {
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);
     const commands = level ? turnUp(level) : [];
-    const label = `Turn the gain down for ${level ? sourceOf(level.stage).at.device.device.name : 'this voice'}`;
+    const label = `Turn the gain down for ${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
     return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
   },
 };

@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { steppedGain } from '../../passes/sound/gains';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
@@ -53,9 +53,9 @@ export const gainLow: Rule = {
       }),
       title: `${figure(level.missingDb)} dB under the house level`,
       says:
-        `${sourceOf(level.stage).at.device.device.name} is recorded at ` +
+        `${measured.device(sourceOf(level.stage).at.device).name} is recorded at ` +
         `${figure(level.levelDbfs)} dBFS, ${figure(level.missingDb)} dB under the house ` +
-        `level, and ${nameOf(level.stage.parent?.at ?? level.stage.at)} has gain to spare. ` +
+        `level, and ${nameOf(measured, level.stage.parent?.at ?? level.stage.at)} has gain to spare. ` +
         'Turn it up.',
       houseRule: 'recordingLevel',
     })),
@@ -66,7 +66,7 @@ export const gainLow: Rule = {
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);
     const commands = level ? turnUp(level) : [];
-    const label = `Set the gain for ${level ? sourceOf(level.stage).at.device.device.name : 'this voice'}`;
+    const label = `Set the gain for ${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
     return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
   },
 };

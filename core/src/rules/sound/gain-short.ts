@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
 import { stagesOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { gainOf } from '../../passes/sound';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
@@ -24,7 +24,7 @@ const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   const [source] = stagesOf(level.stage);
   const emits = source?.at.port.emits?.sound;
   if (!source || emits?.type !== 'microphone') return null;
-  const distanceM = numberSetting(source.at.device.device, emits.distanceControl);
+  const distanceM = numberSetting(measured.device(source.at.device), emits.distanceControl);
   if (distanceM === undefined || distanceM <= NEAREST_OFFERED_M) return null;
   const wanted = Math.max(
     NEAREST_OFFERED_M,
@@ -41,7 +41,7 @@ const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
         value: wanted,
       },
     ],
-    `Move ${source.at.device.device.name} to ${Math.round(wanted * 100)} cm`,
+    `Move ${measured.device(source.at.device).name} to ${Math.round(wanted * 100)} cm`,
   );
 };
 
@@ -58,7 +58,7 @@ const addBooster = (measured: Measured, level: ConverterLevel): Fix | null => {
     return null;
   if (
     source.at.port.phantomNeedMa !== undefined ||
-    path.some((stage) => stage.at.device.device.model.kind === 'booster')
+    path.some((stage) => stage.at.device.model.kind === 'booster')
   )
     return null;
   const { port } = edge.to;
@@ -76,7 +76,7 @@ const addBooster = (measured: Measured, level: ConverterLevel): Fix | null => {
         value: true,
       },
     ],
-    `Add a booster after ${source.at.device.device.name}`,
+    `Add a booster after ${measured.device(source.at.device).name}`,
   );
 };
 
@@ -101,10 +101,15 @@ const otherInput = (measured: Measured, level: ConverterLevel): Fix | null => {
     if (
       !route?.route.sound ||
       !cableId ||
-      gainOf(node.device.device, route.route.sound).maxDb < needed
+      gainOf(measured.device(node.device), route.route.sound).maxDb < needed
     )
       continue;
-    return withGain(measured, level.stage, replug(edge, node, cableId), `Use ${nameOf(node)}`);
+    return withGain(
+      measured,
+      level.stage,
+      replug(edge, node, cableId),
+      `Use ${nameOf(measured, node)}`,
+    );
   }
   return null;
 };
@@ -124,7 +129,7 @@ export const gainShort: Rule = {
       .filter((level) => shortDb(level) >= SHORT_FROM_DB && level.gains.length > 0)
       .map((level) => {
         const [source] = stagesOf(level.stage);
-        const name = source?.at.device.device.name ?? 'The microphone';
+        const name = source ? measured.device(source.at.device).name : 'The microphone';
         const [last] = level.gains;
         return {
           code: 'sound.gain-short',
@@ -139,7 +144,7 @@ export const gainShort: Rule = {
           title: `${figure(shortDb(level), 2)} dB short of gain`,
           says:
             `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ` +
-            `${last?.stage.at.device.device.name ?? 'The preamp'} ends at ` +
+            `${last ? measured.device(last.stage.at.device).name : 'The preamp'} ends at ` +
             `${last?.gain.maxDb ?? 0} dB and this voice needs ` +
             `${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone ` +
             'closer, add a booster, or use an input with more gain.',

@@ -14,7 +14,7 @@ export const gateCuts = eachSoundRule(
   {
     all: gates,
     about: aboutGate,
-    judge: (gate) =>
+    judge: (gate, measured) =>
       gate.thresholdDb <= gate.voiceIn.quietestDb
         ? null
         : {
@@ -22,7 +22,7 @@ export const gateCuts = eachSoundRule(
             title: 'The gate cuts quiet words',
             says:
               `The gate of ${gate.name} opens at ${figure(gate.thresholdDb)} ${gate.voiceIn.unit}; ` +
-              `quiet speech of ${voiceName(gate)} comes at ${figure(gate.voiceIn.quietestDb)}. It ` +
+              `quiet speech of ${voiceName(measured, gate)} comes at ${figure(gate.voiceIn.quietestDb)}. It ` +
               'swallows ends of words. Bring the threshold down.',
           },
     sums: ({ voiceIn, thresholdDb }) => [
@@ -39,14 +39,18 @@ export const gateCuts = eachSoundRule(
         source: 'handbook 2-sound',
       },
     ],
-    fixes: (gate) => {
+    fixes: (gate, measured) => {
       // Halfway between what lies underneath and quiet speech, or 3 dB under it where nothing is known.
       const { quietestDb, underneathDb } = gate.voiceIn;
       const wanted =
         underneathDb === null || underneathDb >= quietestDb
           ? quietestDb - 3
           : (quietestDb + underneathDb) / 2;
-      const value = steppedNear(gate.stage.at.device.device, gate.thresholdControl, wanted);
+      const value = steppedNear(
+        measured.device(gate.stage.at.device),
+        gate.thresholdControl,
+        wanted,
+      );
       return value === null
         ? []
         : [

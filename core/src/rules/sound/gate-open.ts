@@ -15,14 +15,14 @@ export const gateOpen = eachSoundRule(
   {
     all: gates,
     about: aboutGate,
-    judge: (gate) => {
+    judge: (gate, measured) => {
       const { underneathDb, quietestDb, unit } = gate.voiceIn;
       if (underneathDb === null || gate.thresholdDb > underneathDb) return null;
       return {
         level: 'note',
         title: 'The gate never closes',
         says:
-          `What lies under ${voiceName(gate)} comes to the gate of ${gate.name} at ` +
+          `What lies under ${voiceName(measured, gate)} comes to the gate of ${gate.name} at ` +
           `${figure(underneathDb)} ${unit}, and it opens at ${figure(gate.thresholdDb)}. ` +
           (underneathDb < quietestDb
             ? 'Raise the threshold between the two.'

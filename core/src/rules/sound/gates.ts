@@ -10,5 +10,5 @@ export const gates = (measured: Measured): Gate[] =>
   );
 
 export const aboutGate = ({ deviceId, voice }: Gate): About => atStage(voice, { deviceId });
-export const voiceName = ({ voice }: { voice: Gate['voice'] }): string =>
-  sourceOf(voice).at.device.device.name;
+export const voiceName = (measured: Measured, { voice }: { voice: Gate['voice'] }): string =>
+  measured.device(sourceOf(voice).at.device).name;

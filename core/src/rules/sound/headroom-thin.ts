@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
 import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
@@ -21,8 +21,8 @@ export const headroomThin: Rule = {
         about: aboutTight(tight),
         title: `${figure(tight.headroom)} dB of headroom`,
         says:
-          `${sourceOf(tight.stage).at.device.device.name} peaks ${figure(tight.headroom)} dB ` +
-          `under the ceiling of ${nameOf(tight.stage.at)}; the house rule asks for ` +
+          `${measured.device(sourceOf(tight.stage).at.device).name} peaks ${figure(tight.headroom)} dB ` +
+          `under the ceiling of ${nameOf(measured, tight.stage.at)}; the house rule asks for ` +
           `${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',
       })),

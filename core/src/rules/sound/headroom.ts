@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
-import { perAnalysis } from '../../passes/per-analysis';
+import { pass } from '../../passes/pass';
 import { headroomDb } from '../../passes/sound';
 import { adjustableGains, steppedGain } from '../../passes/sound/gains';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
@@ -15,7 +15,7 @@ export interface Tight {
 }
 
 /** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
-export const tightest = perAnalysis((measured): readonly Tight[] => findTightest(measured));
+export const tightest = pass('tightest', (measured): readonly Tight[] => findTightest(measured));
 
 /** What a listener's own volume does is not the signal's fault. */
 const isListening = ({ port }: PortNode): boolean =>
@@ -50,7 +50,7 @@ export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
     stage.via.by === 'link'
       ? measured.traced.stages.find((next) => next.parent === stage && next.via.by === 'route')
       : undefined;
-  const [nearest] = adjustableGains(onward ?? stage);
+  const [nearest] = adjustableGains(measured, onward ?? stage);
   if (!nearest) return [];
   const stepped = steppedGain(nearest.gain.gainDb - excess, nearest.gain);
   const value = Math.max(
@@ -60,7 +60,7 @@ export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
   if (value === nearest.gain.gainDb) return [];
   return [
     {
-      label: `Turn ${nearest.stage.at.device.device.name} down to ${value} dB`,
+      label: `Turn ${measured.device(nearest.stage.at.device).name} down to ${value} dB`,
       command: {
         type: 'setControl',
         deviceId: nearest.stage.at.device.id,

@@ -54,14 +54,14 @@ export const howl = microphoneRule(
     source: 'handbook 2-sound, loudspeakers against open microphones; stability margin 6 dB',
   },
   {
-    judge: (microphone) => {
+    judge: (microphone, measured) => {
       const loop = loopDb(microphone);
       if (loop === null || loop <= STABLE_DB) return null;
       return {
         level: loop >= 0 ? 'stop' : 'warn',
         title: loop >= 0 ? 'This will howl' : `${figure(-loop)} dB from howling`,
         says:
-          `The voice of ${microphone.node.device.device.name} comes back from ` +
+          `The voice of ${measured.device(microphone.node.device).name} comes back from ` +
           `${microphone.returned.map(({ name }) => name).join(' and ')} ` +
           `${loop >= 0 ? `${figure(loop)} dB louder than` : `only ${figure(-loop)} dB under`} ` +
           'what went in. Turn the loudspeakers down, or take this voice out of them.',

@@ -24,7 +24,8 @@ export const closerFix = (
   isWell: (there: MicrophoneInRoom) => boolean,
 ): Fix[] => {
   const source = microphone.node.port.emits?.sound;
-  const { device, id } = microphone.node.device;
+  const { id } = microphone.node.device;
+  const device = measured.device(microphone.node.device);
   if (source?.type !== 'microphone' || microphone.distanceM === null || device.at) return [];
   for (let cm = Math.ceil(microphone.distanceM * 100) - 1; cm >= NEAREST_TO_MOUTH_M * 100; cm--) {
     const value = steppedNear(device, source.distanceControl, cm / 100);

@@ -12,8 +12,8 @@ const TENTH = 0.1;
 const topOf = ({ gain }: AdjustableGain): number => gain.maxDb - TENTH * (gain.maxDb - gain.minDb);
 const overOf = (item: AdjustableGain): number => item.gain.gainDb - topOf(item);
 const deviceOf = ({ stage }: AdjustableGain) => stage.at.device;
-const nameOf = (item: AdjustableGain): string =>
-  `${deviceOf(item).device.name}, ${deviceOf(item).device.model.controls[item.control]?.label ?? item.control}`;
+const nameOf = (measured: Measured, item: AdjustableGain): string =>
+  `${measured.device(deviceOf(item)).name}, ${deviceOf(item).model.controls[item.control]?.label ?? item.control}`;
 
 interface Strained {
   readonly stage: Stage;
@@ -29,7 +29,7 @@ const keyOf = (item: AdjustableGain): string => `${deviceOf(item).id}.${item.con
  */
 const servesWith = (measured: Measured, knob: AdjustableGain, other: AdjustableGain): boolean =>
   voices(measured).every((stage) => {
-    const keys = adjustableGains(stage).map(keyOf);
+    const keys = adjustableGains(measured, stage).map(keyOf);
     return !keys.includes(keyOf(knob)) || keys.includes(keyOf(other));
   });
 
@@ -37,7 +37,7 @@ const servesWith = (measured: Measured, knob: AdjustableGain, other: AdjustableG
 const strained = (measured: Measured): Strained[] => {
   const seen = new Set<string>();
   return voices(measured).flatMap((stage) => {
-    const gains = adjustableGains(stage);
+    const gains = adjustableGains(measured, stage);
     return gains.length < 2
       ? []
       : gains.flatMap((knob): Strained[] => {
@@ -70,11 +70,11 @@ export const lastTenth = soundRule(
     strained(measured).map(({ stage, knob, other }) => ({
       level: 'note',
       about: atStage(stage, { deviceId: deviceOf(knob).id, portId: knob.stage.parent?.at.id }),
-      title: `${nameOf(knob)} is nearly fully up`,
+      title: `${nameOf(measured, knob)} is nearly fully up`,
       says:
-        `${nameOf(knob)} stands at ${figure(knob.gain.gainDb, 0)} of ` +
-        `${figure(knob.gain.maxDb, 0)} dB for ${sourceOf(stage).at.device.device.name}, and ` +
-        `${nameOf(other)} has gain to spare. Let that give the rest.`,
+        `${nameOf(measured, knob)} stands at ${figure(knob.gain.gainDb, 0)} of ` +
+        `${figure(knob.gain.maxDb, 0)} dB for ${measured.device(sourceOf(stage).at.device).name}, and ` +
+        `${nameOf(measured, other)} has gain to spare. Let that give the rest.`,
     })),
   {
     sums: (measured, { about }) =>
@@ -100,7 +100,7 @@ export const lastTenth = soundRule(
           const value = steppedGain(Math.floor(topOf(knob)), knob.gain);
           const taken = knob.gain.gainDb - value;
           return batchFix(
-            `Take ${figure(taken, 0)} dB from ${nameOf(knob)} and give it to ${nameOf(other)}`,
+            `Take ${figure(taken, 0)} dB from ${nameOf(measured, knob)} and give it to ${nameOf(measured, other)}`,
             [
               { type: 'setControl', deviceId: deviceOf(knob).id, control: knob.control, value },
               {

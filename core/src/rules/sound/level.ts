@@ -2,7 +2,7 @@ import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
-import { perAnalysis } from '../../passes/per-analysis';
+import { pass } from '../../passes/pass';
 import {
   type AdjustableGain,
   adjustableGains,
@@ -27,7 +27,7 @@ export interface ConverterLevel {
 }
 
 /** Every microphone thread where it becomes digital. */
-export const converterLevels = perAnalysis((measured): readonly ConverterLevel[] =>
+export const converterLevels = pass('converter levels', (measured): readonly ConverterLevel[] =>
   findLevels(measured),
 );
 
@@ -36,7 +36,7 @@ const findLevels = (measured: Measured): ConverterLevel[] => {
   return conversions(measured).flatMap((stage) => {
     const levelDbfs = measured.sound[stage.index]?.levelDb;
     if (levelDbfs === null || levelDbfs === undefined) return [];
-    const gains = adjustableGains(stage);
+    const gains = adjustableGains(measured, stage);
     const spareDb = gains.reduce((sum, { gain }) => sum + gain.maxDb - gain.gainDb, 0);
     return [{ stage, levelDbfs, missingDb: averageDbfs - levelDbfs, spareDb, gains }];
   });

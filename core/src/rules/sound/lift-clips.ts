@@ -38,8 +38,8 @@ export const liftClips = eachSoundRule<Shaping>(
         level: 'note',
         title: `Lifts ${figure(shaping.liftDb)} dB into ${figure(least.db)} dB of headroom`,
         says:
-          `${shaping.name} lifts a band of ${voiceName(shaping)} by ${figure(shaping.liftDb)} ` +
-          `dB, and ${least.at.at.device.device.name} has ${figure(least.db)} dB left. Lower the ` +
+          `${shaping.name} lifts a band of ${voiceName(measured, shaping)} by ${figure(shaping.liftDb)} ` +
+          `dB, and ${measured.device(least.at.at.device).name} has ${figure(least.db)} dB left. Lower the ` +
           'other bands instead, or take gain away before it.',
       };
     },

@@ -1,7 +1,8 @@
 import { classById } from '../../catalogue';
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
-import { nameOf } from '../../graph/names';
+import type { Measured } from '../../passes/measure';
+import { nameOf } from '../../passes/names';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { switchSetting } from '../../rig';
 import type { Rule } from '../rule';
@@ -12,10 +13,13 @@ const isLine = ({ out }: AnalogueJoint): boolean =>
   out.nominal === 'line' || out.nominal === 'consumer line';
 
 /** The input's pad, if it has one. */
-const padOn = ({ edge }: AnalogueJoint): { control: string; on: boolean } | null => {
+const padOn = (
+  measured: Measured,
+  { edge }: AnalogueJoint,
+): { control: string; on: boolean } | null => {
   const pad = edge.to.routes.find((candidate) => candidate.route.sound?.pad)?.route.sound?.pad;
   return pad
-    ? { control: pad.control, on: switchSetting(edge.to.device.device, pad.control) }
+    ? { control: pad.control, on: switchSetting(measured.device(edge.to.device), pad.control) }
     : null;
 };
 
@@ -28,7 +32,10 @@ export const lineIntoMicrophone: Rule = {
   source: 'handbook 2-sound, line joints',
   find: (measured) =>
     analogueJoints(measured)
-      .filter((joint) => isLine(joint) && joint.input.nominal === 'microphone' && !padOn(joint)?.on)
+      .filter(
+        (joint) =>
+          isLine(joint) && joint.input.nominal === 'microphone' && !padOn(measured, joint)?.on,
+      )
       .map(({ edge }) => ({
         code: 'sound.line-into-microphone',
         area: 'sound',
@@ -36,7 +43,7 @@ export const lineIntoMicrophone: Rule = {
         about: aboutJoint(edge),
         title: 'Line level into a microphone input',
         says:
-          `${nameOf(edge.from)} sends line level into ${nameOf(edge.to)}, which is made for ` +
+          `${nameOf(measured, edge.from)} sends line level into ${nameOf(measured, edge.to)}, which is made for ` +
           'microphones and has no pad in. It will clip or sit at the bottom of its gain. Use a ' +
           'line input, switch the pad in, or add an inline pad.',
       })),
@@ -57,17 +64,17 @@ export const lineIntoMicrophone: Rule = {
     const cableId = line && firstCable(joint.edge.from, line);
     if (line && cableId)
       fixes.push({
-        label: `Use ${nameOf(line)}`,
+        label: `Use ${nameOf(measured, line)}`,
         command: {
           type: 'batch',
-          label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(line)}`,
+          label: `Moved ${measured.device(joint.edge.from.device).name} to ${nameOf(measured, line)}`,
           commands: replug(joint.edge, line, cableId),
         },
       });
-    const pad = padOn(joint);
+    const pad = padOn(measured, joint);
     if (pad)
       fixes.push({
-        label: `Switch the pad in at ${nameOf(joint.edge.to)}`,
+        label: `Switch the pad in at ${nameOf(measured, joint.edge.to)}`,
         command: switchOn(joint.edge.to.device.id, pad.control),
       });
     else if (joint.edge.link.cable.kind === 'balanced') {
@@ -76,7 +83,7 @@ export const lineIntoMicrophone: Rule = {
         label: `Add an ${classById('pad-inline').name.toLowerCase()}`,
         command: {
           type: 'batch',
-          label: `Added an inline pad after ${joint.edge.from.device.device.name}`,
+          label: `Added an inline pad after ${measured.device(joint.edge.from.device).name}`,
           commands,
         },
       });

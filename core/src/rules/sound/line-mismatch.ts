@@ -1,7 +1,7 @@
 import { classById } from '../../catalogue';
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug } from '../../edits/splice';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { cable } from '../../passes/sound/gains';
 import { freeId } from '../../rig';
 import { dbvToDbu } from '../../units';
@@ -32,8 +32,8 @@ export const lineMismatch: Rule = {
           about: aboutJoint(edge),
           title: `${Math.abs(stepDb).toFixed(2)} dB too ${stepDb > 0 ? 'hot' : 'quiet'}`,
           says:
-            `${nameOf(edge.from)} is made for ${out.nominal === 'line' ? '+4 dBu' : '−10 dBV'} ` +
-            `and ${nameOf(edge.to)} for ${input.nominal === 'line' ? '+4 dBu' : '−10 dBV'}: the ` +
+            `${nameOf(measured, edge.from)} is made for ${out.nominal === 'line' ? '+4 dBu' : '−10 dBV'} ` +
+            `and ${nameOf(measured, edge.to)} for ${input.nominal === 'line' ? '+4 dBu' : '−10 dBV'}: the ` +
             `signal arrives ${Math.abs(stepDb).toFixed(2)} dB too ` +
             `${stepDb > 0 ? 'hot and may clip' : 'quiet and hisses'}. Use an input of the same ` +
             'level or a level converter.',
@@ -61,10 +61,10 @@ export const lineMismatch: Rule = {
     const cableId = input && firstCable(joint.edge.from, input);
     if (input && cableId)
       fixes.push({
-        label: `Use ${nameOf(input)}`,
+        label: `Use ${nameOf(measured, input)}`,
         command: {
           type: 'batch',
-          label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(input)}`,
+          label: `Moved ${measured.device(joint.edge.from.device).name} to ${nameOf(measured, input)}`,
           commands: replug(joint.edge, input, cableId),
         },
       });
@@ -79,17 +79,17 @@ export const lineMismatch: Rule = {
         label,
         command: {
           type: 'batch',
-          label: `Added a level converter after ${joint.edge.from.device.device.name}`,
+          label: `Added a level converter after ${measured.device(joint.edge.from.device).name}`,
           commands: [
             { type: 'disconnect', linkId: joint.edge.id },
             {
               type: 'addDevice',
               deviceId,
-              name: `${joint.edge.from.device.device.name} level`.slice(0, 80),
+              name: `${measured.device(joint.edge.from.device).name} level`.slice(0, 80),
               model,
               settings: {},
               personId: null,
-              placeId: joint.edge.from.device.device.placeId,
+              placeId: measured.device(joint.edge.from.device).placeId,
             },
             {
               type: 'connect',

@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { loadingDb } from '../../units';
 import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints } from './joints';
@@ -33,7 +33,7 @@ export const loading: Rule = {
           about: aboutJoint(edge),
           title: `Loaded ${ratio.toFixed(1)} : 1`,
           says:
-            `${nameOf(edge.to)} loads ${nameOf(edge.from)} with ${input.inputOhms} Ω against ` +
+            `${nameOf(measured, edge.to)} loads ${nameOf(measured, edge.from)} with ${input.inputOhms} Ω against ` +
             `${out.sourceOhms} Ω, only ${ratio.toFixed(1)} : 1. It costs ` +
             `${Math.abs(loadingDb(out.sourceOhms, input.inputOhms)).toFixed(1)} dB and changes ` +
             `the tone. Use an input of at least ${LEAST_RATIO * out.sourceOhms} Ω.`,

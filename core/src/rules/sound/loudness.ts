@@ -1,4 +1,5 @@
 import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
 import {
   loudnesses,
   type ProgrammeLoudness,
@@ -13,8 +14,8 @@ import { eachSoundRule, setFix } from '../rule-of';
 const TOLERANCE_LU = 3;
 
 /** The last gain that every voice of a programme passes, set to bring it to its target. */
-const trimTo = ({ voices, byDb }: ProgrammeLoudness): Fix[] => {
-  const gains = voices.map(({ last }) => adjustableGains(last));
+const trimTo = (measured: Measured, { voices, byDb }: ProgrammeLoudness): Fix[] => {
+  const gains = voices.map(({ last }) => adjustableGains(measured, last));
   const [first = []] = gains;
   const common = first.find(({ stage, control }) =>
     gains.every((list) =>
@@ -23,7 +24,8 @@ const trimTo = ({ voices, byDb }: ProgrammeLoudness): Fix[] => {
   );
   if (!common) return [];
   const value = steppedGain(common.gain.gainDb + byDb, common.gain);
-  const { id, device } = common.stage.at.device;
+  const { id } = common.stage.at.device;
+  const device = measured.device(common.stage.at.device);
   return [
     setFix(
       `Set ${device.name}, ${device.model.controls[common.control]?.label ?? common.control} to ${figure(value)} dB`,
@@ -46,24 +48,24 @@ export const loudness = eachSoundRule<ProgrammeLoudness>(
   {
     all: loudnesses,
     about: ({ end }) => at({ deviceId: end.id }),
-    judge: ({ end, lufs, targetLufs, byDb, deliverable }) =>
+    judge: ({ end, lufs, targetLufs, byDb, deliverable }, measured) =>
       Math.abs(byDb) < TOLERANCE_LU
         ? null
         : {
             level: 'note',
             title: `About ${figure(lufs)} LUFS`,
             says:
-              `${end.device.name} will measure about ${figure(lufs)} LUFS; ${deliverable.name} is ` +
+              `${measured.device(end).name} will measure about ${figure(lufs)} LUFS; ${deliverable.name} is ` +
               `to be ${figure(targetLufs, 0)}. ` +
               `${byDb > 0 ? `Bring it up by ${figure(byDb)} dB` : `Bring it down by ${figure(-byDb)} dB`}, ` +
               'and measure it: this is an estimate.',
           },
-    sums: ({ voices, lufs, targetLufs, byDb }) => [
+    sums: ({ voices, lufs, targetLufs, byDb }, measured) => [
       {
         label: 'Loudness, estimated',
         formula: 'mean of the voices’ powers, one voice in both channels',
         inputs: voices.map(({ source, levelDbfs }) => ({
-          name: source.device.device.name,
+          name: measured.device(source.device).name,
           value: levelDbfs,
           unit: 'dBFS',
         })),
@@ -83,6 +85,7 @@ export const loudness = eachSoundRule<ProgrammeLoudness>(
         source: 'the brief',
       },
     ],
-    fixes: (programme) => (programme.peakAfterDbtp > TRUE_PEAK_DBTP ? [] : trimTo(programme)),
+    fixes: (programme, measured) =>
+      programme.peakAfterDbtp > TRUE_PEAK_DBTP ? [] : trimTo(measured, programme),
   },
 );

@@ -11,23 +11,19 @@ export const loudspeakerOpen: Rule = {
   remedy: 'Give everyone headphones, or mute the loudspeaker while microphones are open.',
   source: 'handbook 2-sound, hearing',
   find: (measured) => {
-    if (
-      ![...measured.graph.devices.values()].some(
-        ({ device }) => device.model.kind === 'loudspeaker',
-      )
-    )
+    if (![...measured.graph.devices.values()].some(({ model }) => model.kind === 'loudspeaker'))
       return [];
     const sound = measured.traced.threads.filter((thread) => thread.signal === 'sound');
     const toCaller = sound.find(
       (thread) =>
         thread.source.port.emits?.sound?.type === 'microphone' &&
-        thread.end.device.device.model.kind === 'call',
+        thread.end.device.model.kind === 'call',
     );
     const loudspeakers = sound.filter(
       (thread) =>
-        thread.source.device.device.model.kind === 'call' &&
-        thread.end.device.device.model.kind === 'loudspeaker' &&
-        !isMuted(thread.end),
+        thread.source.device.model.kind === 'call' &&
+        thread.end.device.model.kind === 'loudspeaker' &&
+        !isMuted(measured, thread.end),
     );
     if (!toCaller) return [];
     return loudspeakers.map((thread) => ({
@@ -37,9 +33,9 @@ export const loudspeakerOpen: Rule = {
       about: at({ deviceId: thread.end.device.id, portId: thread.end.id }),
       title: 'Open loudspeaker with open microphones',
       says:
-        `${thread.source.device.device.name} is heard over ${thread.end.device.device.name}, ` +
-        `and ${toCaller.source.device.device.name} sends the room back to ` +
-        `${toCaller.end.device.device.name}: they will hear themself. Use headphones, or mute ` +
+        `${measured.device(thread.source.device).name} is heard over ${measured.device(thread.end.device).name}, ` +
+        `and ${measured.device(toCaller.source.device).name} sends the room back to ` +
+        `${measured.device(toCaller.end.device).name}: they will hear themself. Use headphones, or mute ` +
         'the loudspeaker while microphones are open.',
     }));
   },
@@ -51,7 +47,7 @@ export const loudspeakerOpen: Rule = {
       port.family === 'analogue' && port.speakerMuteControl !== undefined
         ? [
             setFix(
-              `Mute ${node.device.name} while microphones are open`,
+              `Mute ${measured.device(node).name} while microphones are open`,
               node.id,
               port.speakerMuteControl,
               true,
@@ -65,7 +61,7 @@ export const loudspeakerOpen: Rule = {
       ...(edge
         ? [
             {
-              label: `Disconnect ${node.device.name}`,
+              label: `Disconnect ${measured.device(node).name}`,
               command: { type: 'disconnect' as const, linkId: edge.id },
             },
           ]

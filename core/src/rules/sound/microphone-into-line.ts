@@ -1,5 +1,5 @@
 import { firstCable, replug } from '../../edits/splice';
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { explainLevel } from '../../passes/sound/sums';
 import type { Rule } from '../rule';
 import { aboutJoint, analogueJoints, freeInput } from './joints';
@@ -25,7 +25,7 @@ export const microphoneIntoLine: Rule = {
         about: aboutJoint(edge),
         title: 'Microphone into a line input',
         says:
-          `${nameOf(edge.from)} goes into ${nameOf(edge.to)}, a line input without the gain a ` +
+          `${nameOf(measured, edge.from)} goes into ${nameOf(measured, edge.to)}, a line input without the gain a ` +
           'microphone needs. It will hardly be heard. Use a microphone input or put a preamp ' +
           'between.',
       })),
@@ -42,10 +42,10 @@ export const microphoneIntoLine: Rule = {
     return joint && input && cableId
       ? [
           {
-            label: `Use ${nameOf(input)}`,
+            label: `Use ${nameOf(measured, input)}`,
             command: {
               type: 'batch',
-              label: `Moved ${joint.edge.from.device.device.name} to ${nameOf(input)}`,
+              label: `Moved ${measured.device(joint.edge.from.device).name} to ${nameOf(measured, input)}`,
               commands: replug(joint.edge, input, cableId),
             },
           },

@@ -11,7 +11,7 @@ const echoes = (measured: Measured): Thread[] =>
     (thread) =>
       thread.end.device === thread.source.device &&
       thread.signal === 'sound' &&
-      thread.source.device.device.model.kind === 'call',
+      thread.source.device.model.kind === 'call',
   );
 
 export const mixMinus: Rule = {
@@ -31,11 +31,11 @@ export const mixMinus: Rule = {
         portId: thread.end.id,
       }),
       title: 'The guest hears themself',
-      says: `${thread.source.device.device.name} is sent their own voice back, by way of ${[
+      says: `${measured.device(thread.source.device).name} is sent their own voice back, by way of ${[
         ...new Set(
           stagesOf(thread.last)
             .slice(1, -1)
-            .map((stage) => stage.at.device.device.name),
+            .map((stage) => measured.device(stage.at.device).name),
         ),
       ].join(', ')}. They will hear an echo and stop talking. Send them everything but themself.`,
     })),
@@ -44,7 +44,7 @@ export const mixMinus: Rule = {
     if (!thread) return [];
     return stagesOf(thread.last).flatMap((stage): Fix[] => {
       const when = stage.via.by === 'route' ? stage.via.route.route.when : undefined;
-      const control = when && stage.at.device.device.model.controls[when.control];
+      const control = when && stage.at.device.model.controls[when.control];
       const other =
         control?.type === 'choice'
           ? control.options.find((option) => option.value !== when?.is)

@@ -4,15 +4,15 @@ import type { Finding } from '../rule';
 import { soundRule } from '../rule-of';
 
 /** Whether somebody who is not heard in the show can speak into somebody else's ears. */
-const hasTalkback = ({ traced, rig }: Measured): boolean =>
-  traced.threads.some(({ signal, source, end }) => {
-    const { personId } = source.device.device;
+const hasTalkback = (measured: Measured): boolean =>
+  measured.traced.threads.some(({ signal, source, end }) => {
+    const { personId } = measured.device(source.device);
     return (
       signal === 'sound' &&
-      end.device.device.model.kind === 'headphones' &&
+      end.device.model.kind === 'headphones' &&
       personId !== null &&
-      rig.people[personId]?.isHeard === false &&
-      end.device.device.personId !== personId
+      measured.rig.people[personId]?.isHeard === false &&
+      measured.device(end.device).personId !== personId
     );
   });
 

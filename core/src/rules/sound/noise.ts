@@ -36,7 +36,7 @@ export const noise: Rule = {
           }),
           title: `Signal-to-noise ratio ${figure(snr)} dB`,
           says:
-            `${sourceOf(stage).at.device.device.name} stands only ${figure(snr)} dB over the ` +
+            `${measured.device(sourceOf(stage).at.device).name} stands only ${figure(snr)} dB over the ` +
             `hiss; the house rule asks for ${figure(measured.rig.houseRules.minimumSnrDb, 0)} dB. ` +
             `${boosterVerdict(measured, stage) ?? 'Move the microphone closer or use a more sensitive one.'}`,
           houseRule: 'minimumSnrDb',

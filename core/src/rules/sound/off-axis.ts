@@ -18,7 +18,7 @@ export const offAxis = microphoneRule(
     source: 'handbook 2-sound, polar pattern',
   },
   {
-    judge: (microphone) => {
+    judge: (microphone, measured) => {
       const loss = lossDb(microphone);
       return loss < HEARD_DB
         ? null
@@ -26,7 +26,7 @@ export const offAxis = microphoneRule(
             level: loss < 2 * HEARD_DB ? 'note' : 'warn',
             title: `Points ${figure(microphone.offAxisDeg, 0)}° past the mouth`,
             says:
-              `${microphone.node.device.device.name} points ${figure(microphone.offAxisDeg, 0)}° ` +
+              `${measured.device(microphone.node.device).name} points ${figure(microphone.offAxisDeg, 0)}° ` +
               `past its mouth and loses ${figure(loss)} dB of the voice, not of the room. Point it ` +
               'at the mouth.',
           };
@@ -44,23 +44,21 @@ export const offAxis = microphoneRule(
         source: 'handbook 2-sound, polar pattern',
       },
     ],
-    fixes: ({
-      node: {
-        device: { id, device },
-      },
-    }) =>
-      device.at
+    fixes: ({ node: { device: node } }, measured) => {
+      const device = measured.device(node);
+      return device.at
         ? []
         : [
             {
               label: `Point ${device.name} at the mouth`,
               command: {
                 type: 'placeDevice',
-                deviceId: id,
+                deviceId: node.id,
                 at: null,
                 aim: { ...(device.aim ?? STRAIGHT), offAxisDeg: 0 },
               },
             },
-          ],
+          ];
+    },
   },
 );

@@ -45,7 +45,7 @@ export const openMicrophones = eachSoundRule<ProgrammeLoudness>(
         level: 'note',
         title: `${found.count} open microphones`,
         says:
-          `With ${found.count} microphones open in ${programme.end.device.name}, a voice stands ` +
+          `With ${found.count} microphones open in ${measured.device(programme.end).name}, a voice stands ` +
           `${figure(found.overDb)} dB over the room; alone each has at least ` +
           `${figure(found.leastDb)} dB. Close what nobody speaks into.`,
       };

@@ -33,7 +33,7 @@ const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | nu
     },
     ...(supply ? [switchOn(out.to.device.id, supply.control)] : []),
   ];
-  const label = `Remove ${blocker.device.device.name}${supply ? ' and switch phantom power on' : ''}`;
+  const label = `Remove ${measured.device(blocker.device).name}${supply ? ' and switch phantom power on' : ''}`;
   const after = measure(apply(measured.rig, { type: 'batch', label, commands }));
   const conversion = after.traced.stages.find(
     (stage) =>
@@ -57,7 +57,7 @@ export const phantomBlocked: Rule = {
   source: 'IEC 61938; handbook 2-sound, phantom',
   find: (measured) =>
     phantomOutputs(measured, 'needs').flatMap((node) => {
-      const phantom = phantomAt(node);
+      const phantom = phantomAt(measured, node);
       if (phantom.state !== 'blocked') return [];
       return [
         {
@@ -67,8 +67,8 @@ export const phantomBlocked: Rule = {
           about: at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
           title: 'Phantom power is blocked',
           says:
-            `${node.device.device.name} gives no sound: ${phantom.by.device.device.name} lets no ` +
-            `phantom power through to it. Take ${phantom.by.device.device.name} out and switch ` +
+            `${measured.device(node.device).name} gives no sound: ${measured.device(phantom.by.device).name} lets no ` +
+            `phantom power through to it. Take ${measured.device(phantom.by.device).name} out and switch ` +
             'phantom power on at the input.',
         },
       ];
@@ -78,7 +78,7 @@ export const phantomBlocked: Rule = {
       (candidate) =>
         candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId,
     );
-    const phantom = node && phantomAt(node);
+    const phantom = node && phantomAt(measured, node);
     if (!node || phantom?.state !== 'blocked') return [];
     const fix = bypass(measured, node, phantom.by);
     return fix ? [fix] : [];

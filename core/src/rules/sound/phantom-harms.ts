@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { phantomAt } from '../../passes/sound';
 import { at } from '../about';
 import type { Rule } from '../rule';
@@ -13,7 +13,7 @@ export const phantomHarms: Rule = {
   source: 'handbook 2-sound, phantom',
   find: (measured) =>
     phantomOutputs(measured, 'harmed').flatMap((node) => {
-      const phantom = phantomAt(node);
+      const phantom = phantomAt(measured, node);
       if (phantom.state !== 'on') return [];
       return [
         {
@@ -23,8 +23,8 @@ export const phantomHarms: Rule = {
           about: at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
           title: 'Phantom power on a ribbon',
           says:
-            `Phantom power is on at ${nameOf(phantom.supply)} and can damage ` +
-            `${node.device.device.name}. Switch it off before you plug the microphone.`,
+            `Phantom power is on at ${nameOf(measured, phantom.supply)} and can damage ` +
+            `${measured.device(node.device).name}. Switch it off before you plug the microphone.`,
         },
       ];
     }),
@@ -32,11 +32,11 @@ export const phantomHarms: Rule = {
     const node = phantomOutputs(measured, 'harmed').find(
       (candidate) => candidate.device.id === finding.about.deviceId,
     );
-    const phantom = node && phantomAt(node);
+    const phantom = node && phantomAt(measured, node);
     return phantom?.state === 'on'
       ? [
           {
-            label: `Switch phantom power off at ${nameOf(phantom.supply)}`,
+            label: `Switch phantom power off at ${nameOf(measured, phantom.supply)}`,
             command: switchOff(phantom.supply.device.id, phantom.control),
           },
         ]

@@ -1,4 +1,4 @@
-import { nameOf } from '../../graph/names';
+import { nameOf } from '../../passes/names';
 import { phantomAt } from '../../passes/sound';
 import { at } from '../about';
 import type { Rule } from '../rule';
@@ -13,9 +13,9 @@ export const phantomMissing: Rule = {
   source: 'IEC 61938; handbook 2-sound, phantom',
   find: (measured) =>
     phantomOutputs(measured, 'needs').flatMap((node) => {
-      const phantom = phantomAt(node);
+      const phantom = phantomAt(measured, node);
       if (phantom.state !== 'off' && phantom.state !== 'none') return [];
-      const { name } = node.device.device;
+      const { name } = measured.device(node.device);
       const input = phantom.state === 'off' ? phantom.supply : phantom.at;
       return [
         {
@@ -26,8 +26,8 @@ export const phantomMissing: Rule = {
           title: 'No phantom power',
           says:
             phantom.state === 'off'
-              ? `${name} gives no sound: it needs phantom power and ${nameOf(input)} has it switched off. Switch it on.`
-              : `${name} gives no sound: it needs phantom power and ${nameOf(input)} has none to ` +
+              ? `${name} gives no sound: it needs phantom power and ${nameOf(measured, input)} has it switched off. Switch it on.`
+              : `${name} gives no sound: it needs phantom power and ${nameOf(measured, input)} has none to ` +
                 'give. Use an input that has it.',
         },
       ];
@@ -37,11 +37,11 @@ export const phantomMissing: Rule = {
       (candidate) =>
         candidate.device.id === finding.about.deviceId && candidate.id === finding.about.portId,
     );
-    const phantom = node && phantomAt(node);
+    const phantom = node && phantomAt(measured, node);
     if (phantom?.state !== 'off') return [];
     return [
       {
-        label: `Switch phantom power on at ${nameOf(phantom.supply)}`,
+        label: `Switch phantom power on at ${nameOf(measured, phantom.supply)}`,
         command: switchOn(phantom.supply.device.id, phantom.control),
       },
     ];

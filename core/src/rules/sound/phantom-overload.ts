@@ -17,7 +17,7 @@ interface Draw {
 const draws = (measured: Measured): Draw[] => {
   const bySupply = new Map<string, Draw>();
   for (const node of phantomOutputs(measured, 'needs')) {
-    const phantom = phantomAt(node);
+    const phantom = phantomAt(measured, node);
     if (phantom.state !== 'on' || node.port.family !== 'analogue') continue;
     // A supply that states more than one channel's 10 mA is shared by every input on its switch.
     const shared = phantom.maxMa > 10;
@@ -27,11 +27,11 @@ const draws = (measured: Measured): Draw[] => {
     const known = bySupply.get(key);
     bySupply.set(key, {
       deviceId: phantom.supply.device.id,
-      name: phantom.supply.device.device.name,
+      name: measured.device(phantom.supply.device).name,
       portId: phantom.supply.id,
       maxMa: phantom.maxMa,
       needMa: (known?.needMa ?? 0) + (node.port.phantomNeedMa ?? 0),
-      who: [...(known?.who ?? []), node.device.device.name],
+      who: [...(known?.who ?? []), measured.device(node.device).name],
     });
   }
   return [...bySupply.values()];

@@ -22,7 +22,8 @@ const loudest = ({ noises }: MicrophoneInRoom): PickedUp | undefined =>
 const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] => {
   const source = microphone.node.port.emits?.sound;
   if (source?.type !== 'microphone' || typeof source.pattern !== 'object') return [];
-  const { device, id } = microphone.node.device;
+  const { id } = microphone.node.device;
+  const device = measured.device(microphone.node.device);
   const control = entry(device.model.controls, source.pattern.control);
   const offered = control?.type === 'choice' ? control.options.map(({ value }) => value) : [];
   const [set, now] = [choiceSetting(device, source.pattern.control), microphone.overRoomDb ?? 0];
@@ -47,7 +48,8 @@ export const placedNoise = microphoneRule(
   },
   {
     houseRule: 'voiceOverRoomDb',
-    judge: (microphone, { rig: { houseRules } }) => {
+    judge: (microphone, measured) => {
+      const { houseRules } = measured.rig;
       const [noise, over] = [loudest(microphone), microphone.overRoomDb];
       // Where the room itself is the louder part, it is the room that is spoken of.
       if (
@@ -61,7 +63,7 @@ export const placedNoise = microphoneRule(
         level: 'warn',
         title: `${noise.name} ${figure((microphone.ownSpl ?? 0) - noise.spl)} dB under the voice`,
         says:
-          `${microphone.node.device.device.name} hears ${noise.name} at ${figure(noise.spl)} ` +
+          `${measured.device(microphone.node.device).name} hears ${noise.name} at ${figure(noise.spl)} ` +
           `dB(A) from ${figure(noise.distanceM, 2)} m, ${figure(Math.abs(noise.angleDeg), 0)}° ` +
           `off its axis; with all that sounds in the room its voice stands ${figure(over)} dB ` +
           `above. The house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Move it ` +

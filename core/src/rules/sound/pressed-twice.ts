@@ -21,7 +21,8 @@ const pressed = (measured: Measured): Pressed[] =>
   voices(measured).flatMap((stage) => {
     const by = stagesOf(stage).flatMap(({ via, at }) => {
       const compressor = via.by === 'route' ? via.route.route.sound?.compressor : undefined;
-      const { id, device } = at.device;
+      const { id } = at.device;
+      const device = measured.device(at.device);
       return compressor && switchSetting(device, compressor.inSwitch)
         ? [
             {
@@ -50,7 +51,7 @@ export const pressedTwice = soundRule(
       about: atStage(stage, { deviceId: by.at(-1)?.deviceId ?? stage.at.device.id }),
       title: `${by.length} compressors in a row`,
       says:
-        `${sourceOf(stage).at.device.device.name} is pressed by ` +
+        `${measured.device(sourceOf(stage).at.device).name} is pressed by ` +
         `${by.map(({ name }) => name).join(' and ')}: above both thresholds as ` +
         `${ratioTogether(by.map(({ ratio }) => ratio))} to 1. Switch all but one out, or give ` +
         'each a gentle ratio.',

@@ -18,10 +18,8 @@ export const reverberant = microphoneRule(
   },
   {
     houseRule: 'room',
-    judge: (
-      { node, personId, distanceM, criticalDistanceM, directToReverberantDb },
-      { rig: { houseRules, people } },
-    ) => {
+    judge: ({ node, personId, distanceM, criticalDistanceM, directToReverberantDb }, measured) => {
+      const { houseRules, people } = measured.rig;
       // What hears an audience is meant to hear the room.
       if (personId !== null && entry(people, personId)?.isHeard === false) return null;
       const least = houseRules.room === 'dead' ? DRY_DB : DISTANT_DB;
@@ -39,7 +37,7 @@ export const reverberant = microphoneRule(
             ? `Voice ${figure(-directToReverberantDb)} dB under its echo`
             : `Voice only ${figure(directToReverberantDb)} dB over its echo`,
         says:
-          `${node.device.device.name} is ${figure(distanceM, 2)} m from its mouth, and in this ` +
+          `${measured.device(node.device).name} is ${figure(distanceM, 2)} m from its mouth, and in this ` +
           `room the echo is as loud as the voice at ${figure(criticalDistanceM, 2)} m. Come ` +
           'closer, use a narrower pattern, or treat the room.',
       };

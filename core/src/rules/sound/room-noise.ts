@@ -22,14 +22,15 @@ export const roomNoise = microphoneRule(
   },
   {
     houseRule: 'voiceOverRoomDb',
-    judge: (microphone, { rig: { houseRules } }) => {
+    judge: (microphone, measured) => {
+      const { houseRules } = measured.rig;
       const over = overRoomAlone(microphone);
       if (over === null || over >= houseRules.voiceOverRoomDb) return null;
       return {
         level: 'warn',
         title: `Room ${figure(over)} dB under the voice`,
         says:
-          `${microphone.node.device.device.name} hears the room at ` +
+          `${measured.device(microphone.node.device).name} hears the room at ` +
           `${figure(microphone.roomSpl ?? 0)} dB(A) and its voice only ${figure(over)} dB ` +
           `louder; the house rule asks for ${figure(houseRules.voiceOverRoomDb, 0)} dB. Come ` +
           'closer, or quiet the room: no gain changes it.',

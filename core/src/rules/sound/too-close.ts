@@ -13,7 +13,7 @@ export const tooClose = microphoneRule(
     source: 'typical: proximity of directional microphones',
   },
   {
-    judge: ({ node, pattern, distanceM, personId }) =>
+    judge: ({ node, pattern, distanceM, personId }, measured) =>
       distanceM === null ||
       personId === null ||
       pattern === null ||
@@ -24,16 +24,16 @@ export const tooClose = microphoneRule(
             level: 'note',
             title: `${figure(distanceM * 100, 0)} cm from the mouth`,
             says:
-              `${node.device.device.name} is ${figure(distanceM * 100, 0)} cm from the mouth: ` +
+              `${measured.device(node.device).name} is ${figure(distanceM * 100, 0)} cm from the mouth: ` +
               `breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam ` +
               'or a screen before it.',
           },
-    fixes: ({ node }) => {
+    fixes: ({ node }, measured) => {
       const source = node.port.emits?.sound;
       return source?.type === 'microphone'
         ? [
             setFix(
-              `Move ${node.device.device.name} to ${figure(BETTER_M * 100, 0)} cm`,
+              `Move ${measured.device(node.device).name} to ${figure(BETTER_M * 100, 0)} cm`,
               node.device.id,
               source.distanceControl,
               BETTER_M,

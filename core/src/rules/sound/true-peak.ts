@@ -20,16 +20,16 @@ export const truePeak = eachSoundRule<ProgrammeLoudness>(
   {
     all: loudnesses,
     about: ({ end }) => at({ deviceId: end.id }),
-    judge: ({ end, voices, targetLufs, peakAfterDbtp }) => {
+    judge: ({ end, voices, targetLufs, peakAfterDbtp }, measured) => {
       if (peakAfterDbtp <= TRUE_PEAK_DBTP) return null;
       const [loudest] = [...voices].sort((a, b) => b.peakDbfs - a.peakDbfs);
       return {
         level: 'note',
         title: `Peaks ${figure(peakAfterDbtp - TRUE_PEAK_DBTP)} dB too high at ${figure(targetLufs, 0)} LUFS`,
         says:
-          `Brought to ${figure(targetLufs, 0)} LUFS, ${end.device.name} peaks at about ` +
+          `Brought to ${figure(targetLufs, 0)} LUFS, ${measured.device(end).name} peaks at about ` +
           `${figure(peakAfterDbtp)} ` +
-          `dBTP${loudest ? `, most of all by ${loudest.source.device.device.name}` : ''}; −1 is ` +
+          `dBTP${loudest ? `, most of all by ${measured.device(loudest.source.device).name}` : ''}; −1 is ` +
           'the limit. Put a limiter at the end, or compress that voice gently.',
       };
     },

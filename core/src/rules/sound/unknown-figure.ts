@@ -26,7 +26,7 @@ export const unknownFigure: Rule = {
           portId: stage.at.id,
         }),
         title: 'Cannot tell the level',
-        says: `Cannot tell the level of ${sourceOf(stage).at.device.device.name}: needs ${unknown.says}.`,
+        says: `Cannot tell the level of ${measured.device(sourceOf(stage).at.device).name}: needs ${unknown.says}.`,
       });
     }
     return [...asked.values()];

@@ -42,9 +42,10 @@ const needsPhantom = (model: Model): boolean =>
     (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
   );
 
-export const closer = (source: Stage, missingDb: number): Attempt[] => {
+export const closer = (measured: Measured, source: Stage, missingDb: number): Attempt[] => {
   const emits = source.at.port.emits?.sound;
-  const { device, id } = source.at.device;
+  const { id } = source.at.device;
+  const device = measured.device(source.at.device);
   const distanceM =
     emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
   if (emits?.type !== 'microphone' || distanceM === undefined || distanceM <= NEAREST_M) return [];
@@ -61,8 +62,9 @@ export const closer = (source: Stage, missingDb: number): Attempt[] => {
 };
 
 /** Microphones with the same plug, which the voice could have instead. */
-export const otherMicrophones = (source: Stage): Attempt[] => {
-  const { device, id } = source.at.device;
+export const otherMicrophones = (measured: Measured, source: Stage): Attempt[] => {
+  const { id } = source.at.device;
+  const device = measured.device(source.at.device);
   return CATALOGUE.filter(
     ({ kind, classId, ports }) =>
       kind === 'microphone' &&
@@ -88,15 +90,16 @@ export const between = (
   const { commands } = splice(measured.rig, edge, classId, { in: 'in', out: 'out' });
   return [
     {
-      label: `${label} after ${source.at.device.device.name}`,
+      label: `${label} after ${measured.device(source.at.device).name}`,
       commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])],
     },
   ];
 };
 
 /** Interfaces and mixers that could stand in the place of the one that makes it digital. */
-export const otherInterfaces = (stage: Stage): Attempt[] => {
-  const { device, id } = stage.at.device;
+export const otherInterfaces = (measured: Measured, stage: Stage): Attempt[] => {
+  const { id } = stage.at.device;
+  const device = measured.device(stage.at.device);
   return CATALOGUE.filter(
     ({ kind, classId }) =>
       kind === device.model.kind &&

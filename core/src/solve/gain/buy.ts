@@ -117,13 +117,13 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
   if (!before) return [];
   const isDirect = stagesOf(stage).length === 3;
   const attempts: Attempt[] = [
-    ...closer(source, before.missingDb),
+    ...closer(measured, source, before.missingDb),
     ...between(measured, source, 'booster-inline', 'A booster'),
     ...between(measured, source, 'preamp-one', 'A preamp of its own'),
     ...between(measured, source, 'channel-processor', 'A channel processor'),
     ...quieterRoom(measured, source),
-    ...otherMicrophones(source),
-    ...(isDirect ? otherInterfaces(stage) : []),
+    ...otherMicrophones(measured, source),
+    ...(isDirect ? otherInterfaces(measured, stage) : []),
   ];
   return attempts
     .flatMap(({ label, commands, price }): Remedy[] => {

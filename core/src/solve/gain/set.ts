@@ -1,5 +1,5 @@
-import { type PortNode, sourceOf, type Stage, stagesOf } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { sourceOf, type Stage, stagesOf } from '../../graph';
+import { type Devices, measure, type Measured } from '../../passes/measure';
 import { headroomDb, snrDb, type SoundFigures, soundStep } from '../../passes/sound';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
 import { apply, type Device, type HouseRules, levelTarget, type SimpleCommand } from '../../rig';
@@ -63,41 +63,31 @@ export type GainAnswer =
   | { readonly can: true; readonly proposal: GainProposal }
   | { readonly can: false; readonly why: string };
 
-/** A path whose settings can be changed without touching the rig: the same stages, with devices of its own. */
-class Bench {
+/** A way whose knobs can be turned without touching the rig: the same stages, with settings of their own. */
+class Bench implements Devices {
   private readonly devices = new Map<
     string,
     Device & { settings: Record<string, number | boolean | string> }
   >();
-  private readonly nodes = new Map<PortNode, PortNode>();
   private readonly path: readonly Stage[];
+  private readonly rules: HouseRules;
   constructor(
+    measured: Measured,
     last: Stage,
     private readonly first: SoundFigures,
-    private readonly rules: HouseRules,
   ) {
-    let parent: Stage | null = null;
-    const path: Stage[] = [];
-    for (const stage of stagesOf(last)) {
-      const copy: Stage = { ...stage, at: this.nodeOf(stage.at), parent };
-      path.push(copy);
-      parent = copy;
+    this.rules = measured.rig.houseRules;
+    this.path = stagesOf(last);
+    for (const { at } of this.path) {
+      const device = measured.device(at.device);
+      this.devices.set(at.device.id, { ...device, settings: { ...device.settings } });
     }
-    this.path = path;
   }
-  /** The same port on a device whose settings may be changed. */
-  private nodeOf(node: PortNode): PortNode {
-    const known = this.nodes.get(node);
-    if (known) return known;
-    const { id, device } = node.device;
-    const own = this.devices.get(id) ?? { ...device, settings: { ...device.settings } };
-    this.devices.set(id, own);
-    // Everything of the port but its device: a copy field by field would lose what its class computes.
-    const copy = Object.create(node, {
-      device: { value: { id, device: own, ports: node.device.ports } },
-    }) as PortNode;
-    this.nodes.set(node, copy);
-    return copy;
+  /** @throws for a device the way does not pass */
+  device({ id }: { readonly id: string }): Device {
+    const device = this.devices.get(id);
+    if (!device) throw new Error(`The way does not pass “${id}”`);
+    return device;
   }
   set(knob: Knob, valueDb: number): void {
     const device = this.devices.get(knob.deviceId);
@@ -110,7 +100,7 @@ class Bench {
     let tightest = 0;
     for (let index = 1; index < this.path.length && figures; index++) {
       const stage: Stage | undefined = this.path[index];
-      figures = stage && soundStep(figures, stage);
+      figures = stage && soundStep(this, figures, stage);
       const headroom = figures ? headroomDb(figures) : null;
       if (headroom !== null && headroom < least) {
         least = headroom;
@@ -209,16 +199,18 @@ export const setForVoice = (
 ): GainAnswer => {
   const source = sourceOf(stage);
   const first = measured.sound[source.index];
-  const name = source.at.device.device.name;
+  const name = measured.device(source.at.device).name;
   const unknown = measured.sound[stage.index]?.unknown;
   if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null)
     return { can: false, why: `Cannot tell for ${name}: needs ${unknown?.says ?? 'its level'}.` };
-  const all = knobsOf(stage).filter(({ deviceId, control }) => !held.has(`${deviceId}.${control}`));
+  const all = knobsOf(measured, stage).filter(
+    ({ deviceId, control }) => !held.has(`${deviceId}.${control}`),
+  );
   if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
   // Where there are too many combinations, the knobs nearest the microphone decide, since gain is best early.
   let knobs = all;
   while (settingsCount(knobs) > MOST_SETTINGS) knobs = knobs.slice(0, -1);
-  const bench = new Bench(stage, first, measured.rig.houseRules);
+  const bench = new Bench(measured, stage, first);
   const before = bench.worth(
     knobs,
     knobs.map(({ valueDb }) => valueDb),
@@ -293,6 +285,7 @@ export const setForAll = (
         label: 'Set the gains',
         commands: [...answer.proposal.commands],
       }),
+      now,
     );
   });
   return { commands, answers };
