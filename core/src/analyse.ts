@@ -33,7 +33,7 @@ class AnalysedRig extends MeasuredRig implements Analysis {
   readonly verdict: Verdict;
 
   constructor(measured: MeasuredRig) {
-    super(measured.rig, measured.devices(), measured.results);
+    super(measured.rig, measured.inRig, measured.results);
     const found = JUDGES.map((judge) => this.results.resultOf(judge).value);
     this.results.settle();
     const byLevel = LEVELS.map((level) =>

@@ -1,7 +1,7 @@
 import { analyse, reanalyse } from './analyse';
 import { CATALOGUE } from './catalogue';
 import { editedAtRandom, randomRig, rigsToBeginFrom } from './random-for-cases';
-import { apply, type Rig, seeded } from './rig';
+import { type Rig, seeded } from './rig';
 import { saidBy, sumsSaidBy } from './said-for-cases';
 
 const EDITS = 200;

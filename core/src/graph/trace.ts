@@ -97,11 +97,15 @@ export const endName = (node: PortNode): string => `${node.device.id}.${node.id}
 /** Its name is needed for one thread in a hundred, and made when it is asked for. */
 class TracedThread implements Thread {
   constructor(
-    readonly signal: Signal,
     readonly source: PortNode,
-    readonly end: PortNode,
     readonly last: Stage,
   ) {}
+  get signal(): Signal {
+    return this.last.signal;
+  }
+  get end(): PortNode {
+    return this.last.at;
+  }
   get id(): string {
     return `${this.signal}:${endName(this.source)}>${endName(this.end)}${this.last.way > 1 ? `#${this.last.way}` : ''}`;
   }
@@ -129,18 +133,18 @@ const exitsOf = (
   signal: Signal,
   deviceOf: (node: DeviceNode) => Device,
 ): readonly Exit[] => {
-  const exits: Exit[] = [];
+  const wired: Exit[] = [];
+  const unplugged: Exit[] = [];
   for (const { route, via } of routes) {
     if (!route[signal] || (route.when && !isOpen(deviceOf(device), route))) continue;
     for (const to of route.to) {
       const out = device.ports.get(to);
-      if (out) exits.push({ out, via });
+      if (!out) continue;
+      if (out.links.length > 0 || out.port.ends?.[signal] !== undefined) wired.push({ out, via });
+      else if (wired.length === 0 && unplugged.at(-1)?.via !== via) unplugged.push({ out, via });
     }
   }
-  const wired = exits.filter(
-    ({ out }) => out.links.length > 0 || out.port.ends?.[signal] !== undefined,
-  );
-  return wired.length > 0 ? wired : exits.filter(({ via }, index) => exits[index - 1]?.via !== via);
+  return wired.length > 0 ? wired : unplugged;
 };
 
 const BY_SOURCE = { by: 'source' } as const;
@@ -178,7 +182,7 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
     stages.push(stage);
     // A headset's own voice does not come to it without a way.
     if (parent !== null && at.port.ends?.[signal])
-      threads.push(new TracedThread(signal, source, at, stage));
+      threads.push(new TracedThread(source, stage));
     isOnWay[at.index] = 1;
     // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
     if (via.by !== 'route') arrive(stage);

@@ -1,23 +1,16 @@
 import { compile, type Graph, trace, type Traced } from '../graph';
-import { type Device, inOrder, type Rig } from '../rig';
+import type { Device, Rig } from '../rig';
 import { usbPass, type UsbTree } from './computer';
 import { type PassOf, Results } from './pass';
 import { type Negotiation, type PictureFigures, picturePass, type Pictures } from './picture';
-import {
-  changesBetween,
-  nowReading,
-  readWhichDevices,
-  type Result,
-  watchedDevices,
-  watchedRig,
-} from './reads';
+import { changesBetween, DevicesInOrder, nowReading, type Result, watchedRig } from './reads';
 import { type SoundFigures, soundPass } from './sound';
 import { type Delay, timePass } from './time';
 
 /** Devices as they are called and set. */
 export interface Devices {
   /** The device of a node. @throws where there is none of that id */
-  device(of: { readonly id: string }): Device;
+  device(of: { readonly id: string; readonly index?: number }): Device;
 }
 
 /** The rig with every figure computed, before anything is judged. Arrays are by stage index. */
@@ -79,19 +72,16 @@ export class MeasuredRig implements Measured {
 
   constructor(
     readonly rig: Rig,
-    private readonly all: ReadonlyMap<string, Device>,
+    readonly inRig: DevicesInOrder,
     readonly results: Results,
   ) {}
 
-  device({ id }: { readonly id: string }): Device {
-    const device = this.all.get(id);
-    if (!device) throw new Error(`The rig has no device “${id}”`);
-    return device;
+  device(of: { readonly id: string; readonly index?: number }): Device {
+    return this.inRig.get(of);
   }
 
   devices(): ReadonlyMap<string, Device> {
-    readWhichDevices();
-    return this.all;
+    return this.inRig.all();
   }
 
   get graph(): Graph {
@@ -131,8 +121,8 @@ export class MeasuredRig implements Measured {
  */
 export const measure = (rig: Rig, before?: Measured): MeasuredRig => {
   const results = new Results(
-    (own) => new MeasuredRig(watchedRig(rig), watchedDevices(rig), own),
+    (own) => new MeasuredRig(watchedRig(rig), new DevicesInOrder(rig.devices, true), own),
     before && { results: before.results, changes: changesBetween(before.rig, rig) },
   );
-  return new MeasuredRig(rig, new Map(inOrder(rig.devices)), results);
+  return new MeasuredRig(rig, new DevicesInOrder(rig.devices, false), results);
 };

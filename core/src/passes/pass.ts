@@ -79,7 +79,7 @@ export class Results {
 
   askFor<T>(of: PassOfSource<T>, walk: Walk): T {
     const result = this.resultFor(of, walk);
-    nowReading()?.ask(result);
+    nowReading()?.askOnce(result);
     return result.value;
   }
 

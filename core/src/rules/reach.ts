@@ -6,6 +6,7 @@ import type { Measured } from '../passes/measure';
 import { pass } from '../passes/pass';
 import { explainReach } from '../passes/picture/sums';
 import { cable } from '../passes/sound/gains';
+import { eachPicture } from '../passes/stages';
 import type { PortFamily } from '../rig';
 import { reachM } from '../rig/links/cables';
 import { at } from './about';
@@ -15,12 +16,10 @@ import type { Finding, Rule } from './rule';
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
 const linkLoads = pass('link loads', (measured): ReadonlyMap<LinkEdge, number> => {
   const loads = new Map<LinkEdge, number>();
-  for (const stage of measured.traced.stages) {
-    const gbps = measured.picture[stage.index]?.payloadGbps;
-    if (!gbps || stage.via.by !== 'link') continue;
-    const { link } = stage.via;
-    if (gbps > (loads.get(link) ?? 0)) loads.set(link, gbps);
-  }
+  eachPicture(measured, ({ via }, { payloadGbps }) => {
+    if (payloadGbps && via.by === 'link' && payloadGbps > (loads.get(via.link) ?? 0))
+      loads.set(via.link, payloadGbps);
+  });
   return loads;
 });
 

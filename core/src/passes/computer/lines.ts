@@ -72,43 +72,59 @@ const filesByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly Fil
   const found = new Map<DeviceNode, FileOnDrive[]>();
   const seen = new Set<number>();
   const ports = measured.graph.ports.length;
-  const put = (node: DeviceNode, file: FileOnDrive): void => {
-    const key = file.end.index * (ports + 1) + (file.source ? file.source.index + 1 : 0);
-    if (seen.has(key)) return;
-    seen.add(key);
+  const { picture } = measured;
+  const add = (
+    node: DeviceNode,
+    end: FileOnDrive['end'],
+    source: FileOnDrive['source'],
+    mbps: number,
+  ): void => {
+    const file = { end, source, mbps };
     const files = found.get(node);
     if (files) files.push(file);
     else found.set(node, [file]);
   };
-  const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
+  const put = (
+    node: DeviceNode,
+    end: FileOnDrive['end'],
+    source: FileOnDrive['source'],
+    mbps: number,
+  ): void => {
+    const key = end.index * (ports + 1) + (source ? source.index + 1 : 0);
+    if (seen.has(key)) return;
+    seen.add(key);
+    add(node, end, source, mbps);
+  };
+  const deliverables: (ReturnType<typeof deliverableFor> | undefined)[] = [];
   for (const thread of measured.traced.threads) {
     const { signal, last, end, source } = thread;
     const { storage, kind } = end.device.model;
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
-      if (signal === 'picture' && measured.picture[last.index]?.format)
-        put(end.device, {
-          end: input,
-          source: null,
-          mbps: numberSetting(measured.device(end.device), storage.bitrateControl) ?? 0,
-        });
+      if (signal === 'picture' && picture[last.index]?.format)
+        put(
+          end.device,
+          input,
+          null,
+          numberSetting(measured.device(end.device), storage.bitrateControl) ?? 0,
+        );
       continue;
     }
     if (kind !== 'recording' || last.via.by !== 'link') continue;
-    let deliverable = deliverables.get(end.device);
-    if (deliverable === undefined)
-      deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
+    const deliverable = (deliverables[end.device.index] ??= deliverableFor(measured, end.device));
     if (!deliverable) continue;
     const writer = last.via.link.from.device;
     if (deliverable.what === 'voice tracks') {
-      if (signal === 'sound') put(writer, { end, source, mbps: SOUND_CHANNEL_MBPS });
+      // Several ways of one voice into one file are one track.
+      if (signal === 'sound' && last.way === 1) add(writer, end, source, SOUND_CHANNEL_MBPS);
     } else if (signal === 'picture' && deliverable.bitrateMbps !== null)
-      put(writer, {
+      put(
+        writer,
         end,
-        source: deliverable.what === 'camera recordings' ? pictureInto(thread) : null,
-        mbps: deliverable.bitrateMbps,
-      });
+        deliverable.what === 'camera recordings' ? pictureInto(thread) : null,
+        deliverable.bitrateMbps,
+      );
   }
   return found;
 };

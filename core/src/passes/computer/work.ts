@@ -2,7 +2,9 @@ import type { DeviceNode, PortNode, Stage, Thread } from '../../graph';
 import { type Deliverable, type Kind, USUAL_DELIVERABLES } from '../../rig';
 import { type Format, parseFormat, pixelsPerSecond } from '../../units';
 import type { Measured } from '../measure';
+import { deviceName } from '../names';
 import { pass } from '../pass';
+import { eachPicture } from '../stages';
 
 /** One picture of 1080p30 handled once: the unit of a computer's work. */
 const UNIT_PIXELS_PER_SECOND = 1920 * 1080 * 30;
@@ -74,14 +76,11 @@ interface Encode {
 /** What belongs to each computer, gathered in one walk however many computers there are. */
 class ByDevice<Key, T> {
   private readonly kept = new Map<DeviceNode, Map<Key, T>>();
-  private itemsOf(node: DeviceNode): Map<Key, T> {
+  /** The items of a device, for more to be put in. */
+  itemsOf(node: DeviceNode): Map<Key, T> {
     let items = this.kept.get(node);
     if (!items) this.kept.set(node, (items = new Map<Key, T>()));
     return items;
-  }
-  put(node: DeviceNode, key: Key, make: () => T): void {
-    const items = this.itemsOf(node);
-    if (!items.has(key)) items.set(key, make());
   }
   of(node: DeviceNode): T[] {
     return [...(this.kept.get(node)?.values() ?? [])];
@@ -103,28 +102,30 @@ export const pictureInto = ({ last, source }: Thread): PortNode => {
 
 const encodes = (measured: Measured): ByDevice<number, Encode> => {
   const found = new ByDevice<number, Encode>();
-  const deliverables = new Map<DeviceNode, ReturnType<typeof deliverableFor>>();
+  const deliverables: (ReturnType<typeof deliverableFor> | undefined)[] = [];
   const ports = measured.graph.ports.length;
+  const { picture: figures } = measured;
   for (const thread of measured.traced.threads) {
     const { signal, last, end } = thread;
     if (signal !== 'picture' || last.via.by !== 'link') continue;
     const node = last.via.link.from.device;
-    const format = node.model.work && measured.picture[last.index]?.format;
+    const format = node.model.work && figures[last.index]?.format;
     if (!format) continue;
-    let deliverable = deliverables.get(end.device);
-    if (deliverable === undefined)
-      deliverables.set(end.device, (deliverable = deliverableFor(measured, end.device)));
+    const deliverable = (deliverables[end.device.index] ??= deliverableFor(measured, end.device));
     if (!deliverable) continue;
     // A file per picture is an encode per picture; a programme is one, however many pictures are in it.
     const { what, codec, format: asked } = deliverable;
     const picture = what === 'camera recordings' ? pictureInto(thread) : null;
-    found.put(node, end.index * (ports + 1) + (picture ? picture.index + 1 : 0), () => ({
+    const key = end.index * (ports + 1) + (picture ? picture.index + 1 : 0);
+    const items = found.itemsOf(node);
+    if (items.has(key)) continue;
+    items.set(key, {
       label: picture
         ? `${measured.device(picture.device).name} to ${measured.device(end.device).name}`
         : measured.device(end.device).name,
       codec,
       units: units(asked !== null && !picture ? parseFormat(asked) : format),
-    }));
+    });
   }
   return found;
 };
@@ -132,37 +133,35 @@ const encodes = (measured: Measured): ByDevice<number, Encode> => {
 /** Pictures that come into computers over USB and from calls, and the programmes put together in them. */
 const captures = (measured: Measured): ByDevice<DeviceNode, WorkItem> => {
   const found = new ByDevice<DeviceNode, WorkItem>();
-  for (const stage of measured.traced.stages) {
-    if (stage.signal !== 'picture' || !stage.parent) continue;
+  eachPicture(measured, (stage, { format, encoding }) => {
     const node = stage.at.device;
-    if (!node.model.work) continue;
-    const figures = measured.picture[stage.index];
-    const format = figures?.format;
-    if (!format) continue;
+    if (!stage.parent || !node.model.work || !format) return;
     if (stage.via.by === 'route') {
       const isProgramme =
         stage.at.port.family === 'software' &&
         stage.via.route.route.picture?.does === 'house format' &&
         stage.at.links.some(({ to }) => to.device.model.kind !== 'call');
-      if (isProgramme)
-        found.put(node, node, () => ({
+      const items = found.itemsOf(node);
+      if (isProgramme && !items.has(node))
+        items.set(node, {
           what: 'programme',
           label: 'The programme put together',
           units: units(format) * COST.mix,
-        }));
-      continue;
+        });
+      return;
     }
     const maker = makerOf(stage);
     const isCall = CALLS.has(maker.device.model.kind);
-    if (stage.at.port.family !== 'usb' && !isCall) continue;
-    const cost = isCall || figures.encoding === 'compressed' ? COST.decode : COST.capture;
-    const { name } = measured.device(maker.device);
-    found.put(node, maker.device, () => ({
-      what: isCall ? 'call' : 'capture',
-      label: name,
-      units: units(format) * cost,
-    }));
-  }
+    if (stage.at.port.family !== 'usb' && !isCall) return;
+    const cost = isCall || encoding === 'compressed' ? COST.decode : COST.capture;
+    const items = found.itemsOf(node);
+    if (!items.has(maker.device))
+      items.set(maker.device, {
+        what: isCall ? 'call' : 'capture',
+        label: deviceName(measured, maker.device),
+        units: units(format) * cost,
+      });
+  });
   return found;
 };
 

@@ -39,6 +39,22 @@ export interface SoundFigures {
   readonly unknown: Missing | null;
 }
 
+/** Some figures, put in the place of others. */
+export type Change = Partial<SoundFigures>;
+
+/**
+ * Figures after a change. They are always made with the same fields in the same order, so that
+ * thousands of stages read alike.
+ */
+export const soundAfter = (before: SoundFigures, change: Change): SoundFigures => ({
+  unit: change.unit ?? before.unit,
+  levelDb: change.levelDb === undefined ? before.levelDb : change.levelDb,
+  crestDb: change.crestDb ?? before.crestDb,
+  noise: change.noise === undefined ? before.noise : change.noise,
+  ceilingDb: change.ceilingDb === undefined ? before.ceilingDb : change.ceilingDb,
+  unknown: change.unknown === undefined ? before.unknown : change.unknown,
+});
+
 /** How far the peak of a sine lies over its RMS. @unit dB */
 const SINE_CREST_DB = 10 * Math.log10(2);
 

@@ -1,8 +1,14 @@
-import type { PortNode, Stage } from '../../graph';
+import type { PortNode, Stage, Walk } from '../../graph';
 import { loadingDb } from '../../units';
 import type { Devices, Measured } from '../measure';
 import type { PassOfSource } from '../pass';
-import { missingFigure, shiftNoise, type SoundFigures, unweightedNoise } from './figures';
+import {
+  missingFigure,
+  shiftNoise,
+  soundAfter,
+  type SoundFigures,
+  unweightedNoise,
+} from './figures';
 import { microphoneFigures } from './microphone';
 import { lacksPhantom } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
@@ -69,12 +75,11 @@ const overLink = (measured: Devices, before: SoundFigures, stage: Stage): SoundF
   const ceilingDb = before.unit === 'dBu' ? inputCeilingDbu(measured, stage.at) : 0;
   const loading = jointLoadingDb(from, to);
   if (loading === undefined)
-    return before.ceilingDb === ceilingDb ? before : { ...before, ceilingDb };
+    return before.ceilingDb === ceilingDb ? before : soundAfter(before, { ceilingDb });
   if (loading === null) {
     const missing =
       from.port.family === 'analogue' && (from.port.sourceOhms ?? null) === null ? from : to;
-    return {
-      ...before,
+    return soundAfter(before, {
       ceilingDb,
       levelDb: null,
       noise: null,
@@ -83,25 +88,24 @@ const overLink = (measured: Devices, before: SoundFigures, stage: Stage): SoundF
         missingFigure(
           `the resistance of ${measured.device(missing.device).name}, ${missing.port.name}`,
         ),
-    };
+    });
   }
-  return {
-    ...before,
+  return soundAfter(before, {
     ceilingDb,
     levelDb: before.levelDb === null ? null : before.levelDb + loading,
     noise: before.noise && shiftNoise(before.noise, loading),
-  };
+  });
 };
 
-const dead = (measured: Measured, figures: SoundFigures, node: PortNode): SoundFigures => ({
-  ...figures,
-  levelDb: null,
-  noise: null,
-  unknown: {
-    what: 'phantom power',
-    says: `phantom power for ${measured.device(node.device).name}`,
-  },
-});
+const dead = (measured: Measured, figures: SoundFigures, node: PortNode): SoundFigures =>
+  soundAfter(figures, {
+    levelDb: null,
+    noise: null,
+    unknown: {
+      what: 'phantom power',
+      says: `phantom power for ${measured.device(node.device).name}`,
+    },
+  });
 
 /** Figures of one source's sound, by the position of the stage in the walk. */
 const soundOfSource: PassOfSource<readonly (SoundFigures | undefined)[]> = {
@@ -117,6 +121,12 @@ const soundOfSource: PassOfSource<readonly (SoundFigures | undefined)[]> = {
   },
 };
 
+/** Figures of one source's sound, the source first. */
+export const soundOfWalk = (
+  measured: Measured,
+  walk: Walk,
+): readonly (SoundFigures | undefined)[] => measured.results.askFor(soundOfSource, walk);
+
 /**
  * The sound pass: what every sound thread carries at every stage. An output that needs phantom
  * power and gets none gives nothing.
@@ -127,7 +137,7 @@ export const soundPass = (measured: Measured): readonly (SoundFigures | undefine
   const figures: (SoundFigures | undefined)[] = new Array(stages.length);
   for (const walk of walks) {
     if (walk.signal !== 'sound') continue;
-    const own = measured.results.askFor(soundOfSource, walk);
+    const own = soundOfWalk(measured, walk);
     for (let n = 0; n < own.length; n++) figures[walk.from + n] = own[n];
   }
   return figures;

@@ -9,6 +9,7 @@ import {
   missingFigure,
   type Noise,
   shiftNoise,
+  soundAfter,
   type SoundFigures,
   unweightedNoise,
 } from './figures';
@@ -51,12 +52,24 @@ export const gainOf = (device: Device, sound: SoundRoute): GainSetting => {
 export const padOf = (device: Device, sound: SoundRoute): number =>
   sound.pad && switchSetting(device, sound.pad.control) ? sound.pad.db : 0;
 
+type Ein = NonNullable<SoundRoute['ein']>;
+
+/** The gains an EIN is stated at, the least first. Models are immutable, so each list is sorted once. */
+const sortedEin = new WeakMap<Ein, Ein>();
+const byGain = (ein: Ein): Ein => {
+  const known = sortedEin.get(ein);
+  if (known) return known;
+  const sorted = [...ein].sort((a, b) => a.gainDb - b.gainDb);
+  sortedEin.set(ein, sorted);
+  return sorted;
+};
+
 /**
  * EIN at a gain, interpolated in dB between the gains it is stated at and held beyond them.
  * @returns dBu; null when none is stated
  */
-export const einAt = (ein: NonNullable<SoundRoute['ein']>, gainDb: number): number | null => {
-  const rows = [...ein].sort((a, b) => a.gainDb - b.gainDb);
+export const einAt = (ein: Ein, gainDb: number): number | null => {
+  const rows = byGain(ein);
   const above = rows.find((row) => row.gainDb >= gainDb);
   const below = rows.findLast((row) => row.gainDb <= gainDb);
   if (!above || !below) return (above ?? below)?.dbu ?? null;
@@ -127,13 +140,17 @@ const amplify = (
     before.noise &&
     shiftNoise(addNoise(shiftNoise(before.noise, pad), ownNoise(device, sound)), byDb);
   const levelDb = before.levelDb === null ? null : before.levelDb + pad + byDb;
-  const amplified: SoundFigures = { ...before, levelDb, noise, ceilingDb: null };
   const curve = curveOf(device, sound);
-  if (!curve || levelDb === null) return amplified;
+  if (!curve || levelDb === null) return soundAfter(before, { levelDb, noise, ceilingDb: null });
   const out = compressedDb(levelDb, curve);
   const reduced = out - levelDb;
   const crestDb = compressedDb(levelDb + before.crestDb, curve) - out;
-  return { ...amplified, levelDb: out, crestDb, noise: noise && shiftNoise(noise, reduced) };
+  return soundAfter(before, {
+    levelDb: out,
+    crestDb,
+    noise: noise && shiftNoise(noise, reduced),
+    ceilingDb: null,
+  });
 };
 
 /**
@@ -152,57 +169,53 @@ export const throughRoute = (
   if (sound.toDigital && before.unit === 'dBu') {
     const maxInDbu = from.port.family === 'analogue' ? (from.port.maxInDbu ?? null) : null;
     if (maxInDbu === null)
-      return {
-        ...before,
+      return soundAfter(before, {
         unit: 'dBFS',
         levelDb: null,
         noise: null,
         ceilingDb: 0,
         unknown:
           before.unknown ?? missingFigure(`the maximum level of ${device.name}, ${from.port.name}`),
-      };
+      });
     const digital = amplify(before, device, sound, gain.gainDb - gain.minDb - maxInDbu);
     const { dynamicRangeDba } = sound.toDigital;
-    return {
-      ...digital,
+    return soundAfter(digital, {
       unit: 'dBFS',
       ceilingDb: 0,
       noise:
         digital.noise &&
         addNoise(digital.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba)),
-    };
+    });
   }
   if (sound.toAnalogue && before.unit === 'dBFS') {
     const { fullScaleDbu, dynamicRangeDba } = sound.toAnalogue;
     if (fullScaleDbu === null)
-      return {
-        ...before,
+      return soundAfter(before, {
         unit: 'dBu',
         levelDb: null,
         noise: null,
         ceilingDb: null,
         unknown: before.unknown ?? missingFigure(`the output level of ${device.name}`),
-      };
+      });
     const noisy =
       before.noise &&
       addNoise(before.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba));
     const analogue = amplify(
-      { ...before, noise: noisy },
+      soundAfter(before, { noise: noisy }),
       device,
       sound,
       fullScaleDbu + gain.gainDb,
     );
-    return { ...analogue, unit: 'dBu', ceilingDb: fullScaleDbu + gain.gainDb };
+    return soundAfter(analogue, { unit: 'dBu', ceilingDb: fullScaleDbu + gain.gainDb });
   }
   const after = amplify(before, device, sound, gain.gainDb);
-  if (after.unit === 'dBFS') return { ...after, ceilingDb: 0 };
+  if (after.unit === 'dBFS') return soundAfter(after, { ceilingDb: 0 });
   const outputNoise =
     sound.outputNoiseDbu === undefined || sound.outputNoiseDbu === null
       ? null
       : unweightedNoise(sound.outputNoiseDbu);
-  return {
-    ...after,
+  return soundAfter(after, {
     noise: after.noise && addNoise(after.noise, outputNoise),
     ceilingDb: to.port.family === 'analogue' ? (to.port.maxOutDbu ?? null) : null,
-  };
+  });
 };

@@ -1,5 +1,7 @@
 import { explainStream } from '../../passes/picture/sums';
 import { stageOf } from '../../passes/stages';
+import { eachPicture } from '../../passes/stages';
+import type { Stage } from '../../graph';
 import { atStage } from '../about';
 import type { Rule } from '../rule';
 
@@ -17,13 +19,16 @@ export const compressed: Rule = {
   source: 'handbook 3-picture, into the computer',
   find: (measured) => {
     const seen = new Set<string>();
-    const captured = measured.traced.stages.filter(
-      (stage) =>
+    const captured: Stage[] = [];
+    eachPicture(measured, (stage, { encoding }) => {
+      if (
+        encoding === 'compressed' &&
         stage.via.by === 'route' &&
         stage.at.port.family === 'usb' &&
-        measured.picture[stage.index]?.encoding === 'compressed' &&
-        stage.via.route.route.picture?.does === 'capture',
-    );
+        stage.via.route.route.picture?.does === 'capture'
+      )
+        captured.push(stage);
+    });
     return captured.flatMap((stage) => {
       const { id } = stage.at.device;
       const device = measured.device(stage.at.device);

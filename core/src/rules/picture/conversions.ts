@@ -1,3 +1,4 @@
+import { eachPicture } from '../../passes/stages';
 import type { About } from '../about';
 import { aboutStage } from './formats';
 import type { Stage } from '../../graph';
@@ -29,16 +30,15 @@ export const aboutConversion = ({ stage, to }: Conversion): About => ({
 const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();
   const found: Conversion[] = [];
-  for (const stage of measured.traced.stages) {
-    if (stage.signal !== 'picture' || stage.via.by !== 'route' || !stage.parent) continue;
-    const from = measured.picture[stage.parent.index]?.format;
-    const to = measured.picture[stage.index]?.format;
-    if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends))
-      continue;
+  const { picture } = measured;
+  eachPicture(measured, (stage, { format: to }) => {
+    if (stage.via.by !== 'route' || !stage.parent) return;
+    const from = picture[stage.parent.index]?.format;
+    if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends)) return;
     const key = `${stage.parent.at.index} ${stage.at.device.id} ${formatName(to)}`;
-    if (seen.has(key)) continue;
+    if (seen.has(key)) return;
     seen.add(key);
     found.push({ stage, from, to });
-  }
+  });
   return found;
 };

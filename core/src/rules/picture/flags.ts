@@ -12,9 +12,10 @@ export const sourcesOnAir = (
   measured: Measured,
   holds: (figures: PictureFigures) => boolean,
 ): { source: Stage; end: string; endIsScreen: boolean }[] => {
+  const { picture } = measured;
   const found = new Map<Stage, Thread>();
   for (const thread of measured.traced.threads) {
-    const figures = measured.picture[thread.last.index];
+    const figures = picture[thread.last.index];
     if (thread.signal !== 'picture' || !figures || !holds(figures)) continue;
     const source = sourceOf(thread.last);
     const known = found.get(source);

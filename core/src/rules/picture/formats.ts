@@ -5,6 +5,7 @@ import type { Measured } from '../../passes/measure';
 import { measure } from '../../passes/measure';
 import { pass } from '../../passes/pass';
 import type { PictureStop } from '../../passes/picture';
+import { eachPicture } from '../../passes/stages';
 import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
 import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
 import { type About, atStage } from '../about';
@@ -78,20 +79,19 @@ export const workingFormat = (
 
 const allStops = pass('all stops', (measured): readonly Stage[] => {
   const seen = new Set<string>();
-  return measured.traced.stages.filter((stage) => {
-    if (
-      !measured.picture[stage.index]?.stop ||
-      (stage.parent && measured.picture[stage.parent.index]?.stop)
-    )
-      return false;
+  const { picture } = measured;
+  const stops: Stage[] = [];
+  eachPicture(measured, (stage, { stop }) => {
+    if (!stop || (stage.parent && picture[stage.parent.index]?.stop)) return;
     const key =
       stage.via.by === 'link'
         ? stage.via.link.id
         : `${stage.parent?.at.index ?? ''} ${stage.at.device.id}`;
-    if (seen.has(key)) return false;
+    if (seen.has(key)) return;
     seen.add(key);
-    return true;
+    stops.push(stage);
   });
+  return stops;
 });
 
 /** The stage where a picture is stopped, once for each link or device. */

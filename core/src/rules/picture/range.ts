@@ -3,6 +3,7 @@ import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { choiceSetting } from '../../rig';
+import { eachPicture } from '../../passes/stages';
 import { atStage } from '../about';
 import { pictureRule, setFix } from '../rule-of';
 
@@ -16,16 +17,16 @@ interface Misread {
 /** Arrivals of a picture at an input that is told to read it in the other range, once for each cable. */
 const misread = (measured: Measured): Misread[] => {
   const found = new Map<LinkEdge, Misread>();
-  for (const stage of measured.traced.stages) {
-    if (stage.signal !== 'picture' || stage.via.by !== 'link') continue;
+  eachPicture(measured, (stage, { coding }) => {
+    if (stage.via.by !== 'link') return;
     const { port, device } = stage.at;
     if (port.family !== 'picture' || port.rangeControl === undefined || found.has(stage.via.link))
-      continue;
-    const sent = measured.picture[stage.index]?.coding?.range;
+      return;
+    const sent = coding?.range;
     const read = choiceSetting(measured.device(device), port.rangeControl);
     if (sent && read !== undefined && read !== 'as signalled' && read !== sent)
       found.set(stage.via.link, { stage, sent, read, control: port.rangeControl });
-  }
+  });
   return [...found.values()];
 };
 

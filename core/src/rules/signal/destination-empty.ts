@@ -1,4 +1,4 @@
-import type { DeviceNode, Signal } from '../../graph';
+import type { Signal } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { at } from '../about';
 import type { Finding, Rule } from '../rule';
@@ -7,24 +7,24 @@ const CODE = 'signal.destination-empty';
 
 const SIGNALS = ['picture', 'sound'] as const;
 
-/** Devices that some thread of a signal reaches with a picture or sound still in it. */
-const reached = ({ traced, picture }: Measured, signal: Signal): ReadonlySet<DeviceNode> => {
-  const devices = new Set<DeviceNode>();
-  for (const thread of traced.threads)
-    if (
-      thread.signal === signal &&
-      (signal === 'sound' || picture[thread.last.index]?.format !== null)
-    )
-      devices.add(thread.end.device);
-  return devices;
+/** Whether some thread of a signal reaches a device with a picture or sound still in it, by its position. */
+const reached = ({ graph, traced, picture }: Measured): Readonly<Record<Signal, Uint8Array>> => {
+  const arrives = {
+    picture: new Uint8Array(graph.devices.size),
+    sound: new Uint8Array(graph.devices.size),
+  };
+  for (const { last } of traced.threads)
+    if (last.signal === 'sound') arrives.sound[last.at.device.index] = 1;
+    else if (picture[last.index]?.format !== null) arrives.picture[last.at.device.index] = 1;
+  return arrives;
 };
 
 const find = (measured: Measured): Finding[] => {
-  const arrives = { picture: reached(measured, 'picture'), sound: reached(measured, 'sound') };
+  const arrives = reached(measured);
   const findings: Finding[] = [];
   for (const node of measured.graph.devices.values())
     for (const signal of SIGNALS) {
-      if (arrives[signal].has(node)) continue;
+      if (arrives[signal][node.index] === 1) continue;
       let portId: string | undefined;
       let isNeeded = false;
       let isPlugged = false;

@@ -1,4 +1,3 @@
-import type { DeviceNode } from '../../graph';
 import { at } from '../about';
 import type { Rule } from '../rule';
 
@@ -13,12 +12,13 @@ export const sourceLost: Rule = {
   source: 'design: threads',
   find: (measured) => {
     const { lost, threads } = measured.traced;
+    const { size } = measured.graph.devices;
     const plugged = lost.filter(({ source }) => source.links.length > 0);
     if (plugged.length === 0) return [];
-    const arrives = { picture: new Set<DeviceNode>(), sound: new Set<DeviceNode>() };
-    for (const { signal, source } of threads) arrives[signal].add(source.device);
+    const arrives = { picture: new Uint8Array(size), sound: new Uint8Array(size) };
+    for (const { source, last } of threads) arrives[last.signal][source.device.index] = 1;
     return plugged
-      .filter(({ source, signal }) => !arrives[signal].has(source.device))
+      .filter(({ source, signal }) => arrives[signal][source.device.index] === 0)
       .map(({ source, signal }) => {
         const { name } = measured.device(source.device);
         return {

@@ -1,8 +1,8 @@
 import type { Fix } from '../../edits/fix';
 import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
-import { pass } from '../../passes/pass';
-import { headroomDb } from '../../passes/sound';
+import { passBySource } from '../../passes/pass';
+import { headroomDb, soundOfWalk } from '../../passes/sound';
 import { adjustableGains, steppedGain } from '../../passes/sound/gains';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { stageOf } from '../../passes/stages';
@@ -14,30 +14,27 @@ export interface Tight {
   readonly headroom: number;
 }
 
-/** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
-export const tightest = pass('tightest', (measured): readonly Tight[] => findTightest(measured));
-
 /** What a listener's own volume does is not the signal's fault. */
 const isListening = ({ port }: PortNode): boolean =>
   port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
 
-const findTightest = (measured: Measured): Tight[] => {
-  const tight: Tight[] = [];
-  let least: Tight | null = null;
-  // A source's stages stand together, the source first.
-  for (const stage of measured.traced.stages) {
-    if (stage.via.by === 'source') {
-      if (least) tight.push(least);
-      least = null;
-    }
-    const figures = measured.sound[stage.index];
-    const headroom = figures ? headroomDb(figures) : null;
-    if (headroom !== null && headroom < (least?.headroom ?? Infinity) && !isListening(stage.at))
-      least = { stage, headroom };
+/** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
+export const tightest = passBySource('tightest', (measured, walk): readonly Tight[] => {
+  if (walk.signal !== 'sound') return [];
+  const { stages } = measured.traced;
+  const figures = soundOfWalk(measured, walk);
+  let least = Infinity;
+  let tight: Stage | undefined;
+  for (let index = walk.from; index < walk.to; index++) {
+    const stage = stages[index];
+    const here = figures[index - walk.from];
+    const headroom = here ? headroomDb(here) : null;
+    if (!stage || headroom === null || headroom >= least || isListening(stage.at)) continue;
+    least = headroom;
+    tight = stage;
   }
-  if (least) tight.push(least);
-  return tight;
-};
+  return tight ? [{ stage: tight, headroom: least }] : [];
+});
 
 export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
   const stage = stageOf(measured, about.stage);

@@ -1,4 +1,5 @@
 import { sourceOf } from '../../graph';
+import { eachSound } from '../../passes/stages';
 import { at } from '../about';
 import type { Finding, Rule } from '../rule';
 
@@ -12,10 +13,9 @@ export const unknownFigure: Rule = {
   source: 'design: unknown stays unknown',
   find: (measured) => {
     const asked = new Map<string, Finding>();
-    for (const stage of measured.traced.stages) {
-      const unknown = measured.sound[stage.index]?.unknown;
+    eachSound(measured, (stage, { unknown }) => {
       // Dead for want of phantom power is a finding of its own.
-      if (!unknown || unknown.what === 'phantom power' || asked.has(unknown.says)) continue;
+      if (!unknown || unknown.what === 'phantom power' || asked.has(unknown.says)) return;
       const { id } = sourceOf(stage).at.device;
       asked.set(unknown.says, {
         code: 'sound.unknown-figure',
@@ -28,7 +28,7 @@ export const unknownFigure: Rule = {
         title: 'Cannot tell the level',
         says: `Cannot tell the level of ${measured.device(sourceOf(stage).at.device).name}: needs ${unknown.says}.`,
       });
-    }
+    });
     return [...asked.values()];
   },
 };
