@@ -2,7 +2,13 @@
 export default {
   testEnvironment: 'node',
   testTimeout: 60_000,
-  roots: ['<rootDir>/core/src', '<rootDir>/web', '<rootDir>/cli', '<rootDir>/demo'],
+  roots: [
+    '<rootDir>/core/src',
+    '<rootDir>/web',
+    '<rootDir>/cli',
+    '<rootDir>/demo',
+    '<rootDir>/bench',
+  ],
   testMatch: ['**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/web/ui/setup-for-tests.mjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],

@@ -1,5 +1,6 @@
 import {
   analyse,
+  reanalyse,
   type Analysis,
   type AskedCommand,
   type Command,
@@ -41,7 +42,8 @@ const batchOf = (pending: readonly Applied[], most: number): Pending[] => {
 export const openSession = (
   opened: Opened,
   door: SessionDoor,
-  judge: (rig: Rig) => Analysis = analyse,
+  judge: (rig: Rig, before: Analysis | null) => Analysis = (rig, before) =>
+    before ? reanalyse(before, rig) : analyse(rig),
 ): RigSession => {
   const log = new RigLog(opened);
   let sending: Promise<void> | null = null;
@@ -51,7 +53,7 @@ export const openSession = (
   const first = log.history();
   const store = createStore<RigState>(() => ({
     rig: log.rig,
-    analysis: judge(log.rig),
+    analysis: judge(log.rig, null),
     history: first,
     undo: undoState(first, door.author),
     save: { state: 'saved' },
@@ -67,7 +69,7 @@ export const openSession = (
     const known = new Set(before.setAside.map(({ id }) => id));
     const setAside = [...before.setAside, ...aside.filter(({ id }) => !known.has(id))];
     const isKept = door.keep({ pending: log.pending.map(({ pending }) => pending), setAside });
-    const analysis = rig === before.rig ? before.analysis : judge(rig);
+    const analysis = rig === before.rig ? before.analysis : judge(rig, before.analysis);
     const undo = undoState(history, door.author);
     store.setState({ rig, analysis, history, undo, setAside, isKept, ...more });
   };

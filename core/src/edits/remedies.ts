@@ -57,6 +57,7 @@ const verdictAfter = (
   try {
     const after = measure(
       apply(measured.rig, { type: 'batch', label: 'Try', commands: [...commands] }),
+      measured,
     );
     return coverage(after).find(({ id }) => id === line.id)?.verdict ?? null;
   } catch (error) {

@@ -181,8 +181,7 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
     const stage: Stage = { index: stages.length, signal, at, parent, via, way };
     stages.push(stage);
     // A headset's own voice does not come to it without a way.
-    if (parent !== null && at.port.ends?.[signal])
-      threads.push(new TracedThread(source, stage));
+    if (parent !== null && at.port.ends?.[signal]) threads.push(new TracedThread(source, stage));
     isOnWay[at.index] = 1;
     // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
     if (via.by !== 'route') arrive(stage);

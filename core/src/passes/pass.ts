@@ -1,6 +1,6 @@
-import type { Stage, Walk } from '../graph';
+import type { Signal, Walk } from '../graph';
 import type { Measured } from './measure';
-import { type Changes, nowReading, recorded, type Result } from './reads';
+import { type Changes, nowReading, Reads, recorded, recordedInto, type Result } from './reads';
 
 /** What a pass is: a name, and a pure function of what is measured. What it reads is written down as it reads. */
 export interface PassOf<T> {
@@ -10,10 +10,10 @@ export interface PassOf<T> {
   readonly same?: (before: T, after: T) => boolean;
 }
 
-/** What a pass is that works source by source: only the sources an edit met are worked out again. */
-export interface PassOfSource<T> {
+/** What a pass is that is worked out one by one, each by its key: only those an edit met are worked out again. */
+export interface PassFor<Key extends string | number, T> {
   readonly name: string;
-  readonly makeFor: (measured: Measured, walk: Walk) => T;
+  readonly makeFor: (measured: Measured, key: Key) => T;
 }
 
 /** A pass is asked by calling it, however often: it is worked out once for each analysis. */
@@ -33,29 +33,87 @@ export const pass = <T>(
 };
 
 /**
- * A pass whose result is a list, worked out source by source and put together in their order.
+ * A pass of many results, one for each key: a person, a scene, a source.
+ * @param makeFor works one out; what it says must not hang on whether others were asked for before
+ */
+export const passFor = <Key extends string | number, T>(
+  name: string,
+  makeFor: (measured: Measured, key: Key) => T,
+): ((measured: Measured, key: Key) => T) => {
+  const of: PassFor<Key, T> = { name, makeFor };
+  return (measured, key) => measured.results.askFor(of, key);
+};
+
+/** A list that is worked out source by source. */
+export interface PassBySource<T> extends Pass<readonly T[]> {
+  /** Of one source alone */
+  readonly of: (measured: Measured, walk: Walk) => readonly T[];
+  /** The lists of all sources, by the position of their walks */
+  readonly lists: Pass<readonly (readonly T[])[]>;
+}
+
+/**
+ * A pass whose result is a list, worked out source by source and put together in their order. An
+ * edit works out anew only the sources it met.
+ * @param signal only its sources are looked at; the lists of others are empty
  * @param makeFor reads the stages of the walk and what they pass, nothing of another source
  */
 export const passBySource = <T>(
   name: string,
+  signal: Signal,
   makeFor: (measured: Measured, walk: Walk) => readonly T[],
-): Pass<readonly T[]> => {
-  const of: PassOfSource<readonly T[]> = { name, makeFor };
-  return pass(name, (measured) =>
-    measured.traced.walks.flatMap((walk) => measured.results.askFor(of, walk)),
+): PassBySource<T> => {
+  const each: PassOfWalk<T> = { slot: slots++, signal, makeFor };
+  const lists = pass(
+    `${name}, by source`,
+    (measured) => measured.results.allLists(each),
+    haveSameItems,
   );
+  const all = pass(name, (measured) => lists(measured).flat());
+  return Object.assign((measured: Measured) => all(measured), {
+    lists,
+    of: (measured: Measured, { index }: Walk): readonly T[] =>
+      measured.results.isWithin(index)
+        ? measured.results.listOf(each, index)
+        : (lists(measured)[index] ?? []),
+  });
 };
 
-/** Stages of a walk, the source first. */
-export const stagesIn = ({ traced }: Measured, { from, to }: Walk): readonly Stage[] =>
-  traced.stages.slice(from, to);
+const haveSameItems = <T>(before: readonly T[], after: readonly T[]): boolean =>
+  before.length === after.length && before.every((item, index) => item === after[index]);
+
+/** How many passes work source by source. */
+let slots = 0;
+
+/** What a source of the other signal has. */
+const NOTHING: readonly never[] = [];
+
+/** What is worked out for each source. */
+interface PassOfWalk<T> {
+  /** Where its list stands among those of a source */
+  readonly slot: number;
+  readonly signal: Signal;
+  readonly makeFor: (measured: Measured, walk: Walk) => readonly T[];
+}
+
+/** What is worked out for one source, and all that was read for it: it holds or falls as a whole. */
+interface WalkResults {
+  readonly reads: Reads;
+  /** By the slot of the pass */
+  readonly lists: (readonly unknown[] | undefined)[];
+  /** Whether a later analysis has taken it over: then nothing more is added to it */
+  isShared: boolean;
+}
 
 /** Results of one analysis. Those of an earlier one that nothing changed met are taken over as they are. */
 export class Results {
   private readonly whole = new Map<object, Result>();
-  private readonly bySource = new Map<object, (Result | undefined)[]>();
+  private readonly byKey = new Map<object, Map<string | number, Result>>();
   private readonly underWay = new Set<object>();
   private isSameTrace: boolean | undefined;
+  private readonly walks: (WalkResults | undefined)[] = [];
+  /** The source that is being worked out just now */
+  private within: number | null = null;
   private readonly measured: Measured;
   private before: { readonly results: Results; readonly changes: Changes } | null;
 
@@ -77,10 +135,72 @@ export class Results {
     return result.value;
   }
 
-  askFor<T>(of: PassOfSource<T>, walk: Walk): T {
-    const result = this.resultFor(of, walk);
+  askFor<Key extends string | number, T>(of: PassFor<Key, T>, key: Key): T {
+    const result = this.resultFor(of, key);
     nowReading()?.askOnce(result);
     return result.value;
+  }
+
+  /** Whether what asks is worked out for this very source. */
+  isWithin(index: number): boolean {
+    return this.within === index;
+  }
+
+  /** A list of one source. What is read for it is put down to the source, not to whoever asks. */
+  listOf<T>(of: PassOfWalk<T>, index: number): readonly T[] {
+    const walk = this.measured.traced.walks[index];
+    if (!walk) throw new RangeError(`There is no source ${index}`);
+    return walk.signal === of.signal ? this.listOfWalk(of, walk) : NOTHING;
+  }
+
+  private listOfWalk<T>(of: PassOfWalk<T>, walk: Walk): readonly T[] {
+    const { index } = walk;
+    // A slot holds the lists of its own pass and of no other.
+    const known = this.walkResults(index).lists[of.slot] as readonly T[] | undefined;
+    if (known) return known;
+    const own = this.ownResults(index);
+    const outer = this.within;
+    this.within = index;
+    const list = recordedInto(own.reads, () => of.makeFor(this.measured, walk));
+    this.within = outer;
+    own.lists[of.slot] = list;
+    return list;
+  }
+
+  /** The lists of every source; whoever asks rests on each of them. */
+  allLists<T>(of: PassOfWalk<T>): readonly (readonly T[])[] {
+    const lists = this.measured.traced.walks.map((walk) =>
+      walk.signal === of.signal ? this.listOfWalk(of, walk) : NOTHING,
+    );
+    nowReading()?.askLists(of.slot, lists);
+    return lists;
+  }
+
+  private walkResults(index: number): WalkResults {
+    return (this.walks[index] ??= this.heldWalk(index) ?? this.newWalk());
+  }
+
+  private newWalk(): WalkResults {
+    return { reads: new Reads(true), lists: [], isShared: false };
+  }
+
+  /** Results of a source to which more may be added. */
+  private ownResults(index: number): WalkResults {
+    const there = this.walkResults(index);
+    if (!there.isShared) return there;
+    const own = { reads: there.reads.copy(), lists: [...there.lists], isShared: false };
+    this.walks[index] = own;
+    return own;
+  }
+
+  /** What the earlier analysis has of a source, where the ways are the same and no edit met it. */
+  private heldWalk(index: number): WalkResults | undefined {
+    if (!this.before) return undefined;
+    this.isSameTrace ??= this.before.results.measured.traced === this.measured.traced;
+    const old = this.isSameTrace ? this.before.results.walks[index] : undefined;
+    if (!old || !this.holds(old)) return undefined;
+    old.isShared = true;
+    return old;
   }
 
   /** The result of a pass, worked out where it is not known. @throws where a pass asks for itself */
@@ -99,57 +219,61 @@ export class Results {
     this.underWay.add(of);
     const { value, reads } = recorded(() => of.make(this.measured));
     this.underWay.delete(of);
-    return { of, walk: null, value: old && of.same?.(old.value, value) ? old.value : value, reads };
+    return { of, key: null, value: old && of.same?.(old.value, value) ? old.value : value, reads };
   }
 
-  private resultFor<T>(of: PassOfSource<T>, walk: Walk): Result<T> {
-    let results = this.bySource.get(of);
-    if (!results) this.bySource.set(of, (results = []));
-    const known = results[walk.index] as Result<T> | undefined;
+  private resultFor<Key extends string | number, T>(of: PassFor<Key, T>, key: Key): Result<T> {
+    let results = this.byKey.get(of);
+    if (!results) this.byKey.set(of, (results = new Map()));
+    const known = results.get(key) as Result<T> | undefined;
     if (known) return known;
-    const old = this.walkedAlike()
-      ? (this.before?.results.bySource.get(of)?.[walk.index] as Result<T> | undefined)
-      : undefined;
+    const old = this.before?.results.byKey.get(of)?.get(key) as Result<T> | undefined;
     const result =
-      old && this.holds(old)
-        ? old
-        : { of, walk: walk.index, ...recorded(() => of.makeFor(this.measured, walk)) };
-    results[walk.index] = result;
+      old && this.holds(old) ? old : { of, key, ...recorded(() => of.makeFor(this.measured, key)) };
+    results.set(key, result);
     return result;
   }
 
-  /** Whether sources, and the ways from them, are those of the earlier analysis. */
-  private walkedAlike(): boolean {
-    const before = this.before?.results.measured.traced;
-    return (this.isSameTrace ??= before !== undefined && before === this.measured.traced);
+  /** Whether an earlier result still holds: nothing it read of the document is changed, nor what it asked for. */
+  private holds({ reads }: Pick<Result, 'reads'>): boolean {
+    if (!this.before || reads.meets(this.before.changes)) return false;
+    return (
+      reads.asked.every((asked) => this.nowOf(asked).value === asked.value) && this.haveLists(reads)
+    );
   }
 
-  /** Whether an earlier result still holds: nothing it read of the document is changed, nor what it asked for. */
-  private holds({ reads }: Result): boolean {
-    if (!this.before || reads.meets(this.before.changes)) return false;
-    return reads.asked.every((asked) => this.nowOf(asked)?.value === asked.value);
+  /** Whether the lists of every source are those that were read. */
+  private haveLists({ lists }: Reads): boolean {
+    if (lists.length === 0) return true;
+    const { walks } = this.measured.traced;
+    return lists.every(
+      (read) =>
+        read.lists.length === walks.length &&
+        read.lists.every(
+          (list, index) => list === NOTHING || this.walkResults(index).lists[read.slot] === list,
+        ),
+    );
   }
 
   /** The same result in this analysis. */
-  private nowOf({ of, walk }: Result): Result | undefined {
-    if (walk === null) return this.resultOf(of as PassOf<unknown>);
-    const there = this.walkedAlike() ? this.measured.traced.walks[walk] : undefined;
-    return there && this.resultFor(of as PassOfSource<unknown>, there);
+  private nowOf({ of, key }: Result): Result {
+    return key === null
+      ? this.resultOf(of as PassOf<unknown>)
+      : this.resultFor(of as PassFor<string | number, unknown>, key);
   }
 
   /** Takes over what still holds and was not asked for, and lets go of the earlier analysis. */
   settle(): void {
     const { before } = this;
     if (!before) return;
+    for (const { index } of this.measured.traced.walks) this.walkResults(index);
     const stands = ({ reads }: Result): boolean =>
       !reads.meets(before.changes) &&
-      reads.asked.every(
-        (asked) =>
-          (asked.walk === null
-            ? this.whole.get(asked.of)
-            : this.bySource.get(asked.of)?.[asked.walk]
-          )?.value === asked.value,
-      );
+      reads.asked.every(({ of, key, value }) => {
+        const now = key === null ? this.whole.get(of) : this.byKey.get(of)?.get(key);
+        return now?.value === value;
+      }) &&
+      this.haveLists(reads);
     // What a result asked for was known before it was, and stands before it in the list.
     for (const [of, result] of before.results.whole)
       if (!this.whole.has(of) && stands(result)) this.whole.set(of, result);

@@ -10,36 +10,81 @@ import { ASPECTS, deviceChange, type DeviceChange, WatchedDevice } from '../rig/
 export interface Result<T = unknown> {
   /** The pass or the rule it is the result of */
   readonly of: object;
-  /** For what is worked out source by source: which of `Traced.walks` */
-  readonly walk: number | null;
+  /** Which one, of a pass that is worked out one by one */
+  readonly key: string | number | null;
   readonly value: T;
   readonly reads: Reads;
 }
 
 const SETTINGS = ASPECTS.number | ASPECTS.switch | ASPECTS.choice;
 
-/** As many devices are kept as a list; a voice seldom passes more. */
-const FEW = 6;
+const ALL_ASPECTS = Object.values(ASPECTS).reduce((sum, aspect) => sum | aspect, 0);
+
+/** @param bits at least one */
+const lowestBit = (bits: number): number => 31 - Math.clz32(bits & -bits);
+
+/** What was read of a device: a sum of `ASPECTS`, and the marks of its controls. */
+interface ReadDevice {
+  readonly index: number;
+  aspects: number;
+  controls: number;
+}
+
+/** So many devices are told apart; a voice seldom passes more. */
+const FEW = 12;
 
 /** What was read while one thing was worked out. */
 export class Reads {
   /** Results of other passes */
   readonly asked: Result[] = [];
+  /** Lists that were worked out source by source */
+  readonly lists: { readonly slot: number; readonly lists: readonly (readonly unknown[])[] }[] = [];
   /** Parts of the document, one bit each */
   private parts = 0;
-  private aspects = 0;
+  /** The devices of which something was read, as long as they are few */
+  private few: ReadDevice[] | null = [];
+  /** Otherwise, for each aspect, of which it was read: one bit a device, in their order */
+  private many: (Uint32Array | undefined)[] | null = null;
+  /** The marks of all controls that were read, once the devices are many */
   private controls = 0;
-  /** Devices of which something was read, by position: a few as a list, more as one bit each */
-  private few: number[] | null = null;
-  private many: Uint32Array | null = null;
+  /** Whether it rests on what was worked out source by source, of every source */
+  private restsOnAll = false;
 
+  /** @param ofOneSource whether what is worked out is of one source, and so may not rest on all of them */
+  constructor(private readonly ofOneSource = false) {}
+
+  /** @throws where something of one source asks for what rests on all of them: it would rest on itself */
   ask(result: Result): void {
+    if (result.reads.restsOnAll) {
+      if (this.ofOneSource)
+        throw new Error('What is worked out for one source asks for what rests on every source');
+      this.restsOnAll = true;
+    }
     if (!this.asked.includes(result)) this.asked.push(result);
+  }
+
+  /** The same, to be added to without this one being changed. */
+  copy(): Reads {
+    const copy = new Reads(this.ofOneSource);
+    copy.restsOnAll = this.restsOnAll;
+    copy.asked.push(...this.asked);
+    copy.lists.push(...this.lists);
+    copy.parts = this.parts;
+    copy.few = this.few && this.few.map((read) => ({ ...read }));
+    copy.many = this.many && this.many.map((bits) => bits?.slice());
+    copy.controls = this.controls;
+    return copy;
   }
 
   /** As `ask`, for a result that is not asked for twice: hundreds of sources are not looked through. */
   askOnce(result: Result): void {
+    this.restsOnAll ||= result.reads.restsOnAll;
     this.asked.push(result);
+  }
+
+  askLists(slot: number, lists: readonly (readonly unknown[])[]): void {
+    this.restsOnAll = true;
+    this.lists.push({ slot, lists });
   }
 
   part(bit: number): void {
@@ -47,29 +92,41 @@ export class Reads {
   }
 
   device(index: number, aspects: number, controls: number, count: number): void {
-    this.aspects |= aspects;
+    const read = this.fewOf(index);
+    if (read) {
+      read.aspects |= aspects;
+      read.controls |= controls;
+    } else if (this.few && this.few.length < FEW) this.few.push({ index, aspects, controls });
+    else this.ofMany(index, aspects, controls, count);
+  }
+
+  private fewOf(index: number): ReadDevice | undefined {
+    // A plain loop: this is asked for with every setting that is read.
+    if (this.few) for (const known of this.few) if (known.index === index) return known;
+    return undefined;
+  }
+
+  private ofMany(index: number, aspects: number, controls: number, count: number): void {
+    const known = this.few ?? [];
+    this.few = null;
+    this.many ??= [];
+    for (const read of known) this.ofMany(read.index, read.aspects, read.controls, count);
     this.controls |= controls;
-    if (this.many === null) {
-      this.few ??= [];
-      if (this.few.includes(index)) return;
-      if (this.few.length < FEW) {
-        this.few.push(index);
-        return;
-      }
-      this.many = new Uint32Array((count + 31) >> 5);
-      for (const known of this.few) this.mark(this.many, known);
+    for (let left = aspects; left !== 0; left &= left - 1) {
+      const bits = (this.many[lowestBit(left)] ??= new Uint32Array((count + 31) >> 5));
+      bits[index >> 5] = (bits[index >> 5] ?? 0) | (1 << (index & 31));
     }
-    this.mark(this.many, index);
   }
 
-  private mark(bits: Uint32Array, index: number): void {
-    bits[index >> 5] = (bits[index >> 5] ?? 0) | (1 << (index & 31));
-  }
-
-  private hasRead(index: number): boolean {
-    return this.many
-      ? ((this.many[index >> 5] ?? 0) & (1 << (index & 31))) !== 0
-      : (this.few?.includes(index) ?? false);
+  /** What was read of a device: a sum of `ASPECTS`, of those asked for. */
+  private aspectsOf(index: number, among: number): number {
+    if (!this.many) return 0;
+    let aspects = 0;
+    for (let left = among & ALL_ASPECTS; left !== 0; left &= left - 1) {
+      const bits = this.many[lowestBit(left)];
+      if (((bits?.[index >> 5] ?? 0) & (1 << (index & 31))) !== 0) aspects |= left & -left;
+    }
+    return aspects;
   }
 
   /**
@@ -78,12 +135,13 @@ export class Reads {
    */
   meets(changes: Changes): boolean {
     if ((this.parts & changes.parts) !== 0) return true;
-    if (this.few === null) return false;
+    if (this.few?.length === 0) return false;
     if (changes.devices === null) return true;
     for (const [index, { aspects, controls }] of changes.devices) {
-      const shared = this.aspects & aspects;
-      if (shared === 0 || !this.hasRead(index)) continue;
-      if ((shared & ~SETTINGS) !== 0 || (this.controls & controls) !== 0) return true;
+      const read = this.fewOf(index);
+      const shared = read ? read.aspects & aspects : this.aspectsOf(index, aspects);
+      if ((shared & ~SETTINGS) !== 0) return true;
+      if (shared !== 0 && ((read ? read.controls : this.controls) & controls) !== 0) return true;
     }
     return false;
   }
@@ -147,16 +205,21 @@ let reading: Reads | null = null;
 /** The list of what is being read just now. */
 export const nowReading = (): Reads | null => reading;
 
-/** Works something out and writes down what it reads. */
-export const recorded = <T>(work: () => T): { value: T; reads: Reads } => {
+/** Works something out and adds what it reads to a list. */
+export const recordedInto = <T>(reads: Reads, work: () => T): T => {
   const outer = reading;
-  const reads = new Reads();
   reading = reads;
   try {
-    return { value: work(), reads };
+    return work();
   } finally {
     reading = outer;
   }
+};
+
+/** Works something out and writes down what it reads. */
+export const recorded = <T>(work: () => T): { value: T; reads: Reads } => {
+  const reads = new Reads();
+  return { value: recordedInto(reads, work), reads };
 };
 
 /** Where each device stands in the order, by its id. */

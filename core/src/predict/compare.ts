@@ -1,4 +1,4 @@
-import { analyse, type Analysis } from '../analyse';
+import { reanalyse, type Analysis } from '../analyse';
 import { moneyOf } from '../passes/money';
 import { apply, type Command } from '../rig';
 import { type Finding, findingKey } from '../rules';
@@ -28,4 +28,4 @@ export const difference = (before: Analysis, after: Analysis): Difference => {
 
 /** What an edit would change, without making it. @throws Refusal */
 export const differenceOf = (before: Analysis, command: Command): Difference =>
-  difference(before, analyse(apply(before.rig, command)));
+  difference(before, reanalyse(before, apply(before.rig, command)));

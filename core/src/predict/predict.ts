@@ -1,5 +1,5 @@
 import type { Analysis, Verdict } from '../analyse';
-import { analyse } from '../analyse';
+import { reanalyse } from '../analyse';
 import { sourceOf, type Stage } from '../graph';
 import type { Measured } from '../passes/measure';
 import { microphonesInRoom } from '../passes/room';
@@ -104,7 +104,7 @@ const roomEffects = (before: Analysis, after: Analysis, { code, about }: Finding
 
 /** Tries a fix. @throws Refusal where the rig has changed so that it no longer applies */
 export const predict = (analysis: Analysis, finding: Finding, fix: Fix): Prediction => {
-  const after = analyse(apply(analysis.rig, fix.command));
+  const after = reanalyse(analysis, apply(analysis.rig, fix.command));
   const keysBefore = new Set(analysis.findings.map(findingKey));
   const keysAfter = new Set(after.findings.map(findingKey));
   return {

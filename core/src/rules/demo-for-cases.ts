@@ -4,7 +4,7 @@ import { importRig, type Rig } from '../rig';
 
 /** A rig of the demo as its file holds it, for tests. @throws where the file cannot be read */
 export const demoRig = (name: string): Rig => {
-  const read = importRig(readFileSync(path.join(__dirname, '../../../demo', `${name}.rig.json`)));
+  const read = importRig(readFileSync(path.resolve('demo', `${name}.rig.json`)));
   if (!read.ok) throw new Error(`${name} cannot be read: ${JSON.stringify(read.problems)}`);
   return read.rig;
 };

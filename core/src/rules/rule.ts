@@ -34,7 +34,7 @@ export interface Rule {
   readonly why: string;
   readonly remedy: string;
   readonly source: string;
-  readonly find: (measured: Measured) => Finding[];
+  readonly find: (measured: Measured) => readonly Finding[];
   readonly sums?: (measured: Measured, finding: Finding) => Sum[];
   readonly fixes?: (measured: Measured, finding: Finding) => Fix[];
 }

@@ -1,4 +1,4 @@
-import { analyse, type Analysis } from '../analyse';
+import { reanalyse, type Analysis } from '../analyse';
 import { atSize, type Size } from '../passes/picture/size';
 import { apply, type SimpleCommand } from '../rig';
 import { type Finding, findingKey } from '../rules';
@@ -32,7 +32,8 @@ export interface SizeStudy {
 export const studySize = (analysis: Analysis, size: Size): SizeStudy | null => {
   const commands = atSize(analysis.rig, size);
   if (commands.length === 0) return null;
-  const after = analyse(
+  const after = reanalyse(
+    analysis,
     apply(analysis.rig, { type: 'batch', label: `Everything at ${size}p`, commands }),
   );
   const key = (finding: Finding) => `${finding.level} ${findingKey(finding)}`;

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
-  analyse,
+  reanalyse,
   apply,
   ladderOf,
   setForAll,
@@ -69,7 +69,10 @@ export const GainView = () => {
   const shown = trying ?? (found?.can ? found.proposal.commands : null);
   const tried =
     shown && shown.length > 0
-      ? analyse(apply(analysis.rig, { type: 'batch', label: 'Try', commands: [...shown] }))
+      ? reanalyse(
+          analysis,
+          apply(analysis.rig, { type: 'batch', label: 'Try', commands: [...shown] }),
+        )
       : null;
   const triedRow = tried && voiceRows(tried).find(({ id }) => id === row.id);
   const setAll = () => {

@@ -1,37 +1,58 @@
-import { inOrder } from '../../rig';
+import { entry, inOrder } from '../../rig';
 import type { Measured } from '../measure';
-import { pass } from '../pass';
+import { pass, passFor } from '../pass';
 import { delivered, shown } from './delivered';
 import type { CoverageAnswer, CoverageLine, Need } from './line';
 import { heard, hears, seen, sees } from './people';
 import { indexed } from './threads';
 
+/** Remote people who are in the picture, by their ids: whoever sits on site is to see them. */
+const guestsOf = (measured: Measured): readonly string[] =>
+  inOrder(measured.rig.people)
+    .filter(([, { where, shot }]) => where === 'remote' && shot !== null)
+    .map(([id]) => id);
+
+/** Answers one by one, by whom or what they are for: an edit asks again only where it could matter. */
+const NOT_IN_RIG: CoverageAnswer = { verdict: 'missing', says: '', by: [], thread: null };
+const answers: Readonly<Record<Need, (measured: Measured, id: string) => CoverageAnswer>> = {
+  seen: passFor('seen', (measured, id: string) => {
+    const person = entry(measured.rig.people, id);
+    return person ? seen(indexed(measured), id, person) : NOT_IN_RIG;
+  }),
+  heard: passFor('heard', (measured, id: string) => heard(indexed(measured), id)),
+  hears: passFor('hears', (measured, id: string) => {
+    const person = entry(measured.rig.people, id);
+    return person ? hears(indexed(measured), id, person) : NOT_IN_RIG;
+  }),
+  sees: passFor('sees', (measured) => sees(indexed(measured), guestsOf(measured))),
+  shown: passFor('shown', (measured, id: string) => shown(indexed(measured), id)),
+  delivered: passFor('delivered', (measured, id: string) => {
+    const deliverable = entry(measured.rig.brief?.deliverables ?? {}, id);
+    return deliverable ? delivered(indexed(measured), deliverable) : NOT_IN_RIG;
+  }),
+};
+
 const linesOf = (measured: Measured): readonly CoverageLine[] => {
   const { brief, people } = measured.rig;
   if (!brief) return [];
-  const index = indexed(measured);
   const lines: CoverageLine[] = [];
-  const add = (
-    kind: CoverageLine['subject']['kind'],
-    id: string,
-    name: string,
-    need: Need,
-    line: CoverageAnswer,
-  ) => lines.push({ id: `${kind}:${id}:${need}`, subject: { kind, id, name }, need, ...line });
-  const guests = inOrder(people)
-    .filter(([, { where, shot }]) => where === 'remote' && shot !== null)
-    .map(([id]) => id);
-  for (const [id, person] of inOrder(people)) {
-    if (person.shot !== null) add('person', id, person.name, 'seen', seen(index, id, person));
-    if (person.isHeard) add('person', id, person.name, 'heard', heard(index, id));
-    add('person', id, person.name, 'hears', hears(index, id, person));
-    if (person.where === 'on site' && guests.length > 0)
-      add('person', id, person.name, 'sees', sees(index, guests));
+  const add = (kind: CoverageLine['subject']['kind'], id: string, name: string, need: Need) =>
+    lines.push({
+      id: `${kind}:${id}:${need}`,
+      subject: { kind, id, name },
+      need,
+      ...answers[need](measured, id),
+    });
+  const hasGuests = guestsOf(measured).length > 0;
+  for (const [id, { name, shot, isHeard, where }] of inOrder(people)) {
+    if (shot !== null) add('person', id, name, 'seen');
+    if (isHeard) add('person', id, name, 'heard');
+    add('person', id, name, 'hears');
+    if (where === 'on site' && hasGuests) add('person', id, name, 'sees');
   }
-  for (const [id, sight] of inOrder(brief.sights))
-    add('sight', id, sight.name, 'shown', shown(index, id));
-  for (const [id, deliverable] of inOrder(brief.deliverables))
-    add('deliverable', id, deliverable.name, 'delivered', delivered(index, deliverable));
+  for (const [id, { name }] of inOrder(brief.sights)) add('sight', id, name, 'shown');
+  for (const [id, { name }] of inOrder(brief.deliverables))
+    add('deliverable', id, name, 'delivered');
   return lines;
 };
 

@@ -8,6 +8,7 @@ import {
   DELIVERS,
   EARS,
   from,
+  givenTo,
   kindOf,
   missingVoices,
   nameIn,
@@ -21,11 +22,8 @@ import {
 
 const camerasOf = (index: Index, personId: string): DeviceNode[] => {
   const sights = index.measured.rig.brief?.sights ?? {};
-  const own = nodesWhere(
-    index,
-    (node) =>
-      index.measured.device(node).personId === personId &&
-      (CAMERAS.has(node.model.kind) || node.model.kind === 'call'),
+  const own = givenTo(index.measured, personId).filter(
+    ({ model }) => CAMERAS.has(model.kind) || model.kind === 'call',
   );
   const shared = nodesWhere(index, (node) => {
     const { sightId } = index.measured.device(node);
@@ -90,10 +88,7 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
   const { rig } = index.measured;
   const guests = remotes(rig).filter((id) => id !== personId);
   if (person.where === 'remote') {
-    const calls = nodesWhere(
-      index,
-      (node) => index.measured.device(node).personId === personId && node.model.kind === 'call',
-    );
+    const calls = givenTo(index.measured, personId).filter(({ model }) => model.kind === 'call');
     const others = inOrder(rig.people)
       .filter(([id, { isHeard }]) => id !== personId && isHeard)
       .map(([id]) => id);
@@ -136,10 +131,7 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
       by: [],
       thread: null,
     };
-  const ears = nodesWhere(
-    index,
-    (node) => index.measured.device(node).personId === personId && EARS.has(node.model.kind),
-  );
+  const ears = givenTo(index.measured, personId).filter(({ model }) => EARS.has(model.kind));
   const fed = ears.filter((node) =>
     (index.byEnd.get(node) ?? []).some(({ signal }) => signal === 'sound'),
   );

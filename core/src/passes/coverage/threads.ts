@@ -1,6 +1,9 @@
 import type { DeviceNode, Signal, Thread } from '../../graph';
 import { entry, inOrder, type Kind, type Rig } from '../../rig';
+import deepEqual from 'fast-deep-equal';
 import type { Measured } from '../measure';
+import { pass } from '../pass';
+import { eachSound } from '../stages';
 
 export const CAMERAS: ReadonlySet<Kind> = new Set(['camera', 'webcam', 'phone']);
 
@@ -22,19 +25,31 @@ export const nameIn = ({ measured }: Pick<Index, 'measured'>, node: DeviceNode):
 export const names = (index: Pick<Index, 'measured'>, nodes: readonly DeviceNode[]): string =>
   [...new Set(nodes.map((node) => nameIn(index, node)))].join(', ');
 
-/** Threads with something in them: a picture that has not been stopped, a sound whose level is not dead. */
-const isAlive = (measured: Measured, thread: Thread): boolean =>
-  thread.signal === 'picture'
-    ? measured.picture[thread.last.index]?.format !== null
-    : measured.sound[thread.last.index]?.unknown?.what !== 'phantom power';
+/** Stages that are dead for want of phantom power, by their index. */
+const deadStages = pass(
+  'dead stages',
+  (measured): readonly number[] => {
+    const dead: number[] = [];
+    eachSound(measured, ({ index }, { unknown }) => {
+      if (unknown?.what === 'phantom power') dead.push(index);
+    });
+    return dead;
+  },
+  deepEqual,
+);
 
-export interface Index {
-  readonly measured: Measured;
+/** Threads by where they begin and end. */
+interface Threads {
   readonly bySource: ReadonlyMap<DeviceNode, readonly Thread[]>;
   readonly byEnd: ReadonlyMap<DeviceNode, readonly Thread[]>;
 }
 
-export const indexed = (measured: Measured): Index => {
+export interface Index extends Threads {
+  readonly measured: Measured;
+}
+
+/** Threads with something in them: a picture that has not been stopped, a sound whose level is not dead. */
+const liveThreads = pass('live threads', (measured): Threads => {
   const bySource = new Map<DeviceNode, Thread[]>();
   const byEnd = new Map<DeviceNode, Thread[]>();
   const put = (map: Map<DeviceNode, Thread[]>, node: DeviceNode, thread: Thread): void => {
@@ -42,13 +57,18 @@ export const indexed = (measured: Measured): Index => {
     if (threads) threads.push(thread);
     else map.set(node, [thread]);
   };
+  const { picture } = measured;
+  const dead = new Set(deadStages(measured));
   for (const thread of measured.traced.threads) {
-    if (!isAlive(measured, thread)) continue;
+    const { index } = thread.last;
+    if (thread.signal === 'picture' ? picture[index]?.format === null : dead.has(index)) continue;
     put(bySource, thread.source.device, thread);
     put(byEnd, thread.end.device, thread);
   }
-  return { measured, bySource, byEnd };
-};
+  return { bySource, byEnd };
+});
+
+export const indexed = (measured: Measured): Index => ({ measured, ...liveThreads(measured) });
 
 export const from = (
   { bySource }: Index,
@@ -67,12 +87,32 @@ export const nodesWhere = (
   test: (node: DeviceNode) => boolean,
 ): DeviceNode[] => [...measured.graph.devices.values()].filter(test);
 
+/** Devices by the person they are given to, in the order of the rig. */
+const devicesOfPeople = pass(
+  'devices of people',
+  (measured): ReadonlyMap<string, readonly DeviceNode[]> => {
+    const given = new Map<string, DeviceNode[]>();
+    for (const node of measured.graph.devices.values()) {
+      const { personId } = measured.device(node);
+      if (personId === null) continue;
+      const nodes = given.get(personId);
+      if (nodes) nodes.push(node);
+      else given.set(personId, [node]);
+    }
+    return given;
+  },
+);
+
+const NONE: readonly DeviceNode[] = [];
+
+/** What is given to a person, in the order of the rig. */
+export const givenTo = (measured: Measured, personId: string): readonly DeviceNode[] =>
+  devicesOfPeople(measured).get(personId) ?? NONE;
+
 /** Where a person's voice begins: microphones given to them that emit sound, or their call. */
 export const voiceSources = (measured: Measured, personId: string): DeviceNode[] =>
-  [...measured.graph.devices.values()].filter(
-    (node) =>
-      measured.device(node).personId === personId &&
-      node.ports.values().some(({ port }) => port.emits?.sound),
+  givenTo(measured, personId).filter((node) =>
+    node.ports.values().some(({ port }) => port.emits?.sound),
   );
 
 export const remotes = (rig: Rig): string[] =>

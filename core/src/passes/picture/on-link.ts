@@ -64,7 +64,9 @@ export const stopOnLink = (
       if (node.port.family === 'picture' && payloadGbps > node.port.maxPayloadGbps)
         return {
           by: 'port',
-          says: `${measured.device(node.device).name}, ${node.port.name} carries ${node.port.maxPayloadGbps} Gb/s and ${load}`,
+          says:
+            `${measured.device(node.device).name}, ${node.port.name} carries ` +
+            `${node.port.maxPayloadGbps} Gb/s and ${load}`,
         };
     const kind = cable(link.cable.kind);
     if (kind.maxGbps !== undefined && payloadGbps > kind.maxGbps)

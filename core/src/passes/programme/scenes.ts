@@ -2,6 +2,7 @@ import { type DeviceNode, type PortNode, stagesOf, type Thread } from '../../gra
 import { entry, inOrder, type Kind, type Layer, type Mixes, type Scene } from '../../rig';
 import { voiceSources } from '../coverage/threads';
 import type { Measured } from '../measure';
+import { deviceName } from '../names';
 import { pass } from '../pass';
 
 /** Why a scene cannot be made: which resource is short, and where. */
@@ -35,15 +36,32 @@ interface Way {
 }
 
 /** Where the programme ends: a stream before a recording, whichever came first. */
-export const programmeEnd = (measured: Measured): PortNode | null => {
+export const programmeEnd = (measured: Measured): PortNode | null => endOfProgramme(measured).port;
+
+const endOfProgramme = pass('end of the programme', (measured): { port: PortNode | null } => {
   const ends = measured.traced.threads.filter(
     ({ signal, end }) =>
       signal === 'picture' &&
       ['stream', 'recording'].includes(end.device.model.kind) &&
       end.port.ends?.sound !== undefined,
   );
-  return (ends.find(({ end }) => end.device.model.kind === 'stream') ?? ends[0])?.end ?? null;
-};
+  const stream = ends.find(({ end }) => end.device.model.kind === 'stream');
+  return { port: (stream ?? ends[0])?.end ?? null };
+});
+
+/** What arrives at the end of the programme: pictures by the device they come from, and whose sound. */
+const intoProgramme = pass('into the programme', (measured) => {
+  const end = programmeEnd(measured);
+  const pictures = new Map<string, Thread[]>();
+  const sounds = new Set<DeviceNode>();
+  for (const thread of measured.traced.threads) {
+    if (thread.end !== end) continue;
+    const { id } = thread.source.device;
+    if (thread.signal === 'sound') sounds.add(thread.source.device);
+    else pictures.set(id, [...(pictures.get(id) ?? []), thread]);
+  }
+  return { pictures, sounds };
+});
 
 const isAlive = (measured: Measured, thread: Thread): boolean =>
   Boolean(measured.picture[thread.last.index]?.format);
@@ -79,21 +97,22 @@ const MIXERS: ReadonlySet<Kind> = new Set(['switcher', 'computer']);
 /** What a device lacks for the layers it is to put together itself. */
 const lacks = (measured: Measured, node: DeviceNode, layers: readonly Layer[]): Short | null => {
   const { id, model } = node;
-  const { name } = measured.device(node);
   const mixes: Mixes | undefined = model.mixes;
   if (!mixes && MIXERS.has(model.kind))
     return {
       resource: 'keyers',
       deviceId: id,
       says:
-        `It is not known how many pictures ${name} puts together: type its keyers in ` +
+        `It is not known how many pictures ${deviceName(measured, node)} puts together: type its keyers in ` +
         'from the data sheet, or take another of its class.',
     };
   if (!mixes)
     return {
       resource: 'one picture at a time',
       deviceId: id,
-      says: `${name} lets one picture through at a time and cannot put ${layers.length} together.`,
+      says:
+        `${deviceName(measured, node)} lets one picture through at a time and cannot put ` +
+        `${layers.length} together.`,
     };
   const small = layers.filter(({ box }) => SMALL.has(box)).length;
   const over = layers.filter(({ box }) => box === 'over').length;
@@ -103,7 +122,7 @@ const lacks = (measured: Measured, node: DeviceNode, layers: readonly Layer[]): 
       resource: 'small pictures',
       deviceId: id,
       says:
-        `${name} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at ` +
+        `${deviceName(measured, node)} can make ${pictures(mixes.boxes + mixes.resizingKeyers)} smaller at ` +
         `once and this scene needs ${small}.`,
     };
   if (byKeyer + over > mixes.keyers)
@@ -111,7 +130,7 @@ const lacks = (measured: Measured, node: DeviceNode, layers: readonly Layer[]): 
       resource: 'keyers',
       deviceId: id,
       says:
-        `${name} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and ` +
+        `${deviceName(measured, node)} has ${mixes.keyers} ${mixes.keyers === 1 ? 'keyer' : 'keyers'} and ` +
         `this scene needs ${byKeyer + over}: ${keyerUses(byKeyer, over).join(', ')}.`,
     };
   return null;
@@ -186,12 +205,7 @@ const nameOf = (measured: Measured, deviceId: string): string =>
 const pictureShort = (measured: Measured, end: PortNode, layers: readonly Layer[]): Composed => {
   const ways: Way[][] = [];
   for (const layer of layers) {
-    const threads = measured.traced.threads.filter(
-      (thread) =>
-        thread.signal === 'picture' &&
-        thread.end === end &&
-        thread.source.device.id === layer.deviceId,
-    );
+    const threads = intoProgramme(measured).pictures.get(layer.deviceId) ?? [];
     const alive = threads.filter((thread) => isAlive(measured, thread));
     if (alive.length === 0) {
       const stop = threads
@@ -231,17 +245,14 @@ const voiceShort = (measured: Measured, end: PortNode, scene: Scene): Short[] =>
       .filter(([, { isHeard }]) => isHeard)
       .map(([id]) => id);
   return heard.flatMap((personId): Short[] => {
-    const sources = new Set(voiceSources(measured, personId));
-    const reaches = measured.traced.threads.some(
-      (thread) =>
-        thread.signal === 'sound' && thread.end === end && sources.has(thread.source.device),
-    );
-    return reaches
+    const sources = voiceSources(measured, personId);
+    const { sounds } = intoProgramme(measured);
+    return sources.some((source) => sounds.has(source))
       ? []
       : [
           {
             resource: 'voice',
-            deviceId: [...sources][0]?.id ?? null,
+            deviceId: sources[0]?.id ?? null,
             says:
               `${entry(measured.rig.people, personId)?.name ?? personId} is to be heard and does ` +
               `not reach ${measured.device(end.device).name}.`,

@@ -3,25 +3,29 @@ import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { cable } from '../../rig/links/cables';
 import type { Measured } from '../measure';
-import { pass } from '../pass';
+import { passBySource } from '../pass';
 
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */
-export const conversions = pass('conversions', ({ traced }): readonly Stage[] => {
-  const found: Stage[] = [];
-  // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
-  const seen = new Map<Stage['via'], number[]>();
-  for (const stage of traced.stages) {
-    // A source's stages stand together, the source first.
-    if (stage.via.by === 'source') seen.clear();
-    if (stage.signal !== 'sound' || !stage.parent || !isConversion(stage)) continue;
-    const entered = seen.get(stage.via);
-    if (entered?.includes(stage.parent.at.index)) continue;
-    found.push(stage);
-    if (entered) entered.push(stage.parent.at.index);
-    else seen.set(stage.via, [stage.parent.at.index]);
-  }
-  return found;
-});
+export const conversions = passBySource(
+  'conversions',
+  'sound',
+  (measured, walk): readonly Stage[] => {
+    const { stages } = measured.traced;
+    const found: Stage[] = [];
+    // A converter that feeds several outputs is one place: the ways in, each with the port it was entered by.
+    const seen = new Map<Stage['via'], number[]>();
+    for (let index = walk.from; index < walk.to; index++) {
+      const stage = stages[index];
+      if (!stage?.parent || !isConversion(stage)) continue;
+      const entered = seen.get(stage.via);
+      if (entered?.includes(stage.parent.at.index)) continue;
+      found.push(stage);
+      if (entered) entered.push(stage.parent.at.index);
+      else seen.set(stage.via, [stage.parent.at.index]);
+    }
+    return found;
+  },
+);
 
 /** Whether a stage is where an analogue signal becomes digital. */
 export const isConversion = (stage: Stage): boolean =>

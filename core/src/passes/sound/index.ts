@@ -1,7 +1,7 @@
-import type { PortNode, Stage, Walk } from '../../graph';
+import type { PortNode, Stage } from '../../graph';
 import { loadingDb } from '../../units';
 import type { Devices, Measured } from '../measure';
-import type { PassOfSource } from '../pass';
+import { passBySource } from '../pass';
 import {
   missingFigure,
   shiftNoise,
@@ -107,10 +107,11 @@ const dead = (measured: Measured, figures: SoundFigures, node: PortNode): SoundF
     },
   });
 
-/** Figures of one source's sound, by the position of the stage in the walk. */
-const soundOfSource: PassOfSource<readonly (SoundFigures | undefined)[]> = {
-  name: 'sound of a source',
-  makeFor: (measured, { from, to }) => {
+/** Figures of one source's sound, by the position of the stage in its walk, the source first. */
+export const soundOfWalk = passBySource(
+  'sound of a source',
+  'sound',
+  (measured, { from, to }): readonly (SoundFigures | undefined)[] => {
     const { stages } = measured.traced;
     const figures: (SoundFigures | undefined)[] = new Array(to - from);
     for (let index = from; index < to; index++) {
@@ -119,13 +120,7 @@ const soundOfSource: PassOfSource<readonly (SoundFigures | undefined)[]> = {
     }
     return figures;
   },
-};
-
-/** Figures of one source's sound, the source first. */
-export const soundOfWalk = (
-  measured: Measured,
-  walk: Walk,
-): readonly (SoundFigures | undefined)[] => measured.results.askFor(soundOfSource, walk);
+);
 
 /**
  * The sound pass: what every sound thread carries at every stage. An output that needs phantom
@@ -135,11 +130,10 @@ export const soundOfWalk = (
 export const soundPass = (measured: Measured): readonly (SoundFigures | undefined)[] => {
   const { stages, walks } = measured.traced;
   const figures: (SoundFigures | undefined)[] = new Array(stages.length);
-  for (const walk of walks) {
-    if (walk.signal !== 'sound') continue;
-    const own = soundOfWalk(measured, walk);
-    for (let n = 0; n < own.length; n++) figures[walk.from + n] = own[n];
-  }
+  soundOfWalk.lists(measured).forEach((own, index) => {
+    const from = walks[index]?.from ?? 0;
+    for (let n = 0; n < own.length; n++) figures[from + n] = own[n];
+  });
   return figures;
 };
 

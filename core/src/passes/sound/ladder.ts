@@ -2,7 +2,7 @@ import { gainOf, headroomDb, padOf, peakDb, snrDb, type SoundFigures } from '.';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Device } from '../../rig';
 import type { Measured } from '../measure';
-import { pass } from '../pass';
+import { passBySource } from '../pass';
 import { conversions, isConversion } from './gains';
 
 /** One rung of a ladder: a place on a thread, with the voice, the noise and the ceiling there. Levels RMS. */
@@ -111,8 +111,10 @@ const wasDigital = (stage: Stage): boolean => {
 };
 
 /** Voices where they first become digital: the places a gain is judged at, one for each source and converter. */
-export const voices = pass('voices', (measured): readonly Stage[] =>
-  conversions(measured).filter(
-    (stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage),
-  ),
+export const voices = passBySource('voices', 'sound', (measured, walk): readonly Stage[] =>
+  conversions
+    .of(measured, walk)
+    .filter(
+      (stage) => sourceOf(stage).at.port.emits?.sound?.type === 'microphone' && !wasDigital(stage),
+    ),
 );

@@ -3,7 +3,7 @@ import { stagesOf } from '../../graph';
 import { loadingDb, powerSumDb } from '../../units';
 import type { Measured } from '../measure';
 import type { Sum } from '../sum';
-import { ownNoise, padOf, snrAWeightedDb, snrDb } from './';
+import { ownNoise, padOf, snrAWeightedDb, snrDb, type SoundFigures } from './';
 import { db, figuresAt } from './sums';
 
 /** One thing that adds noise, as it arrives at the end of the thread. */
@@ -73,11 +73,15 @@ const BOOSTER = { inputOhms: 3000, ownNoiseDbu: -129.5 } as const;
  * would change nothing.
  * @returns null where it cannot be told, or where the microphone is not a passive one
  */
-export const boosterVerdict = (measured: Measured, stage: Stage): string | null => {
+export const boosterVerdict = (
+  measured: Measured,
+  stage: Stage,
+  figuresOf: (stage: Stage) => SoundFigures | undefined,
+): string | null => {
   const stages = stagesOf(stage);
   const source = stages[0];
-  const figures = figuresAt(measured, stage);
-  const bare = figuresAt(measured, source ?? null);
+  const figures = figuresOf(stage);
+  const bare = source && figuresOf(source);
   const snr = figures ? snrDb(figures) : null;
   if (
     !source ||
@@ -120,7 +124,7 @@ export const explainSnr = (measured: Measured, stage: Stage): Sum[] => {
   const figures = figuresAt(measured, stage);
   if (!figures) return [];
   const shares = noiseShares(measured, stage);
-  const verdict = boosterVerdict(measured, stage);
+  const verdict = boosterVerdict(measured, stage, (at) => figuresAt(measured, at));
   const mixed = figures.noise?.weighting === 'mixed';
   const aWeighted = snrAWeightedDb(figures);
   return [

@@ -46,7 +46,8 @@ export const microphoneSchool = houseRule(
             'note',
             node,
             'An XLR microphone',
-            `${measured.device(node).name} needs an interface; the house rule is USB direct, which one person does without.`,
+            `${measured.device(node).name} needs an interface; the house rule is USB direct, ` +
+              'which one person does without.',
           ),
         );
   },

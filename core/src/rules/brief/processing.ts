@@ -26,7 +26,8 @@ export const processingSchool = houseRule(
               'note',
               node,
               'Compressed on the way in',
-              `${measured.device(node).name} presses the voice before it is recorded; the house rule is clean on the way in.`,
+              `${measured.device(node).name} presses the voice before it is recorded; the house ` +
+                'rule is clean on the way in.',
             ),
           ),
   {

@@ -193,6 +193,11 @@ const lighterCapture = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
 const describe = (measured: Measured, branch: UsbLinkBranch): Finding => {
   const { from, to } = branch.link;
   const picture = pictureStreams(branch);
+  const narrowest = {
+    cable: 'cable',
+    socket: `port, ${nameOf(measured, to)},`,
+    device: 'own USB',
+  }[branch.slowest];
   const shared = picture.length > 1;
   return {
     code: CODE,
@@ -207,7 +212,7 @@ const describe = (measured: Measured, branch: UsbLinkBranch): Finding => {
         'the computer.'
       : `${measured.device((picture[0]?.from ?? from).device).name} sends ` +
         `${figure(branch.loadMBps)} MB/s and its ` +
-        `${branch.slowest === 'cable' ? 'cable' : branch.slowest === 'socket' ? `port, ${nameOf(measured, to)},` : 'own USB'} ` +
+        `${narrowest} ` +
         `carries ${branch.limitMBps} MB/s. Pictures will drop or be squeezed. Use a faster ` +
         'port, or capture less.',
   };

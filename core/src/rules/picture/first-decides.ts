@@ -1,6 +1,7 @@
-import type { DeviceNode, PortNode } from '../../graph';
+import type { DeviceNode, PortNode, Stage } from '../../graph';
 import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
+import { pass } from '../../passes/pass';
 import { choiceSetting, entry, FIRST_CONNECTED } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat } from '../../units';
 import { at } from '../about';
@@ -14,6 +15,14 @@ interface Deciding {
   readonly format: Format | null;
 }
 
+/** The first picture that arrives at each port by a cable, by the port's position. */
+const arrivals = pass('arrivals', (measured): readonly (Stage | undefined)[] => {
+  const first: (Stage | undefined)[] = [];
+  for (const stage of measured.traced.stages)
+    if (stage.signal === 'picture' && stage.via.by === 'link') first[stage.at.index] ??= stage;
+  return first;
+});
+
 const deciding = (measured: Measured): Deciding[] =>
   [...measured.graph.devices.values()].flatMap((node): Deciding[] => {
     for (const route of Object.values(node.model.routes)) {
@@ -26,9 +35,7 @@ const deciding = (measured: Measured): Deciding[] =>
         .flatMap((portId) => node.ports.get(portId) ?? [])
         .filter(({ links }) => links.length > 0);
       const [first] = plugged;
-      const arrived = measured.traced.stages.find(
-        (stage) => stage.signal === 'picture' && stage.via.by === 'link' && stage.at === first,
-      );
+      const arrived = first && arrivals(measured)[first.index];
       if (first && plugged.length > 1)
         return [
           {

@@ -54,7 +54,7 @@ export const workingFormat = (
   measured: Measured,
   finding: Finding,
   source: Stage,
-  find: (measured: Measured) => Finding[],
+  find: (measured: Measured) => readonly Finding[],
 ): Fix[] => {
   const choice = formatChoice(measured, source);
   if (!choice) return [];
@@ -67,7 +67,7 @@ export const workingFormat = (
       control: choice.control,
       value: option.value,
     } as const;
-    const remains = find(measure(apply(measured.rig, command))).some(
+    const remains = find(measure(apply(measured.rig, command), measured)).some(
       (other) =>
         other.about.linkId === finding.about.linkId &&
         other.about.deviceId === finding.about.deviceId,

@@ -81,7 +81,7 @@ const thatWorks = (
 ): Fix[] => {
   const command: Command = { type: 'batch', label, commands: [...commands] };
   try {
-    const after = measure(apply(measured.rig, command));
+    const after = measure(apply(measured.rig, command), measured);
     const arrives = after.traced.threads.some(
       (thread) =>
         thread.signal === 'picture' &&
@@ -184,7 +184,7 @@ const fromComputer = (measured: Measured, found: Crowded): Fix[] => {
     );
     const root = arriving && sourceOf(arriving);
     if (!root || root.at.device.model.kind !== 'player') continue;
-    const without = measure(apply(measured.rig, disconnect(edge)));
+    const without = measure(apply(measured.rig, disconnect(edge)), measured);
     const source = root.at.device.id;
     const still = without.traced.stages.some(
       (stage) =>

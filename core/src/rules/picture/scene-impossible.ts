@@ -26,7 +26,7 @@ const largerSwitcher = (measured: Measured, { about: at }: Finding): Fix[] => {
       continue;
     const command = { type: 'replaceModel', deviceId: at.deviceId, model } as const;
     try {
-      if (canMake(measure(apply(measured.rig, command)), at.sceneId, scene))
+      if (canMake(measure(apply(measured.rig, command), measured), at.sceneId, scene))
         return [
           { label: `Use ${model.name.charAt(0).toLowerCase()}${model.name.slice(1)}`, command },
         ];

@@ -50,7 +50,7 @@ const betterCable = (measured: Measured, { about }: Finding): Fix[] => {
       linkId: edge.id,
       cable: { kind, lengthM: edge.link.cable.lengthM },
     } as const;
-    const remains = steps(measure(apply(measured.rig, command))).some(
+    const remains = steps(measure(apply(measured.rig, command), measured)).some(
       ({ obstacle }) => obstacle.linkId === edge.id,
     );
     if (!remains) return [{ label: `Use ${cable(kind).name}`, command }];

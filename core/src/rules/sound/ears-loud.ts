@@ -1,6 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { ears, type Ears } from '../../passes/hearing';
 import type { Measured } from '../../passes/measure';
+import { deviceName } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { at } from '../about';
@@ -43,6 +44,9 @@ const quieter = (
     : [];
 };
 
+const listenerName = ({ rig }: Measured, personId: string | null): string | undefined =>
+  personId === null ? undefined : entry(rig.people, personId)?.name;
+
 export const earsLoud = soundRule(
   'sound.ears-loud',
   {
@@ -58,7 +62,7 @@ export const earsLoud = soundRule(
       about: at({ deviceId: node.device.id, portId: node.id }),
       title: `${figure(spl, 0)} dB at the ear`,
       says:
-        `${(personId === null ? undefined : entry(measured.rig.people, personId)?.name) ?? measured.device(node.device).name} ` +
+        `${listenerName(measured, personId) ?? deviceName(measured, node.device)} ` +
         `hears ${figure(spl)} dB in ${measured.device(node.device).name}; that may be heard for ` +
         `${time(hours)} a day. Turn it down before anybody puts them on.`,
     })),

@@ -45,7 +45,9 @@ export const gainHot: Rule = {
   fixes: (measured, { about }) => {
     const level = converterLevelAt(measured, about.stage);
     const commands = level ? turnUp(level) : [];
-    const label = `Turn the gain down for ${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
+    const label =
+      'Turn the gain down for ' +
+      `${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
     return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
   },
 };

@@ -19,10 +19,9 @@ const isListening = ({ port }: PortNode): boolean =>
   port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
 
 /** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
-export const tightest = passBySource('tightest', (measured, walk): readonly Tight[] => {
-  if (walk.signal !== 'sound') return [];
+export const tightest = passBySource('tightest', 'sound', (measured, walk): readonly Tight[] => {
   const { stages } = measured.traced;
-  const figures = soundOfWalk(measured, walk);
+  const figures = soundOfWalk.of(measured, walk);
   let least = Infinity;
   let tight: Stage | undefined;
   for (let index = walk.from; index < walk.to; index++) {

@@ -2,7 +2,8 @@ import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
-import { pass } from '../../passes/pass';
+import { passBySource } from '../../passes/pass';
+import { soundOfWalk } from '../../passes/sound';
 import {
   type AdjustableGain,
   adjustableGains,
@@ -27,20 +28,21 @@ export interface ConverterLevel {
 }
 
 /** Every microphone thread where it becomes digital. */
-export const converterLevels = pass('converter levels', (measured): readonly ConverterLevel[] =>
-  findLevels(measured),
+export const converterLevels = passBySource(
+  'converter levels',
+  'sound',
+  (measured, walk): readonly ConverterLevel[] => {
+    const { averageDbfs } = levelTarget(measured.rig.houseRules);
+    const figures = soundOfWalk.of(measured, walk);
+    return conversions.of(measured, walk).flatMap((stage) => {
+      const levelDbfs = figures[stage.index - walk.from]?.levelDb;
+      if (levelDbfs === null || levelDbfs === undefined) return [];
+      const gains = adjustableGains(measured, stage);
+      const spareDb = gains.reduce((sum, { gain }) => sum + gain.maxDb - gain.gainDb, 0);
+      return [{ stage, levelDbfs, missingDb: averageDbfs - levelDbfs, spareDb, gains }];
+    });
+  },
 );
-
-const findLevels = (measured: Measured): ConverterLevel[] => {
-  const { averageDbfs } = levelTarget(measured.rig.houseRules);
-  return conversions(measured).flatMap((stage) => {
-    const levelDbfs = measured.sound[stage.index]?.levelDb;
-    if (levelDbfs === null || levelDbfs === undefined) return [];
-    const gains = adjustableGains(measured, stage);
-    const spareDb = gains.reduce((sum, { gain }) => sum + gain.maxDb - gain.gainDb, 0);
-    return [{ stage, levelDbfs, missingDb: averageDbfs - levelDbfs, spareDb, gains }];
-  });
-};
 
 /** The converter a finding speaks of, found again by its stage. */
 export const converterLevelAt = (
@@ -69,7 +71,7 @@ export const withGain = (
   label: string,
 ): Fix => {
   const after = sameConverter(
-    measure(apply(measured.rig, { type: 'batch', label, commands })),
+    measure(apply(measured.rig, { type: 'batch', label, commands }), measured),
     stage,
   );
   const [last] = after?.gains ?? [];

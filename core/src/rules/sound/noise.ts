@@ -1,11 +1,12 @@
 import { sourceOf } from '../../graph';
-import { snrDb } from '../../passes/sound';
+import { passBySource } from '../../passes/pass';
+import { snrDb, soundOfWalk } from '../../passes/sound';
 import { conversions } from '../../passes/sound/gains';
 import { boosterVerdict, explainSnr } from '../../passes/sound/noise-sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';
-import type { Rule } from '../rule';
+import type { Finding, Rule } from '../rule';
 
 export const noise: Rule = {
   code: 'sound.noise',
@@ -15,9 +16,10 @@ export const noise: Rule = {
   remedy:
     'Move the microphone closer, use a more sensitive one, or a quieter preamp where the preamp makes the noise.',
   source: 'handbook 2-sound, worked A to C',
-  find: (measured) =>
-    conversions(measured).flatMap((stage) => {
-      const figures = measured.sound[stage.index];
+  find: passBySource('sound.noise', 'sound', (measured, walk): Finding[] => {
+    const sound = soundOfWalk.of(measured, walk);
+    return conversions.of(measured, walk).flatMap((stage) => {
+      const figures = sound[stage.index - walk.from];
       const snr = figures ? snrDb(figures) : null;
       if (
         snr === null ||
@@ -25,6 +27,7 @@ export const noise: Rule = {
         sourceOf(stage).at.port.emits?.sound?.type !== 'microphone'
       )
         return [];
+      const verdict = boosterVerdict(measured, stage, (at) => sound[at.index - walk.from]);
       return [
         {
           code: 'sound.noise',
@@ -38,11 +41,12 @@ export const noise: Rule = {
           says:
             `${measured.device(sourceOf(stage).at.device).name} stands only ${figure(snr)} dB over the ` +
             `hiss; the house rule asks for ${figure(measured.rig.houseRules.minimumSnrDb, 0)} dB. ` +
-            `${boosterVerdict(measured, stage) ?? 'Move the microphone closer or use a more sensitive one.'}`,
+            (verdict ?? 'Move the microphone closer or use a more sensitive one.'),
           houseRule: 'minimumSnrDb',
         },
       ];
-    }),
+    });
+  }),
   sums: (measured, { about }) => {
     const stage = stageOf(measured, about.stage);
     return stage ? explainSnr(measured, stage) : [];

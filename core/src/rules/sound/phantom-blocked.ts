@@ -34,7 +34,7 @@ const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | nu
     ...(supply ? [switchOn(out.to.device.id, supply.control)] : []),
   ];
   const label = `Remove ${measured.device(blocker.device).name}${supply ? ' and switch phantom power on' : ''}`;
-  const after = measure(apply(measured.rig, { type: 'batch', label, commands }));
+  const after = measure(apply(measured.rig, { type: 'batch', label, commands }), measured);
   const conversion = after.traced.stages.find(
     (stage) =>
       stage.signal === 'sound' &&

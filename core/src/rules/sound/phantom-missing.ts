@@ -26,7 +26,8 @@ export const phantomMissing: Rule = {
           title: 'No phantom power',
           says:
             phantom.state === 'off'
-              ? `${name} gives no sound: it needs phantom power and ${nameOf(measured, input)} has it switched off. Switch it on.`
+              ? `${name} gives no sound: it needs phantom power and ${nameOf(measured, input)} has it ` +
+                'switched off. Switch it on.'
               : `${name} gives no sound: it needs phantom power and ${nameOf(measured, input)} has none to ` +
                 'give. Use an input that has it.',
         },

@@ -25,7 +25,9 @@ export const placeUnknown = microphoneRule(
         : {
             level: 'note',
             title: 'Cannot tell what the room does',
-            says: `For ${measured.device(microphone.node.device).name} the room cannot be told: it needs ${asks.join(', ')}.`,
+            says:
+              `For ${measured.device(microphone.node.device).name} the room cannot be told: it ` +
+              `needs ${asks.join(', ')}.`,
           };
     },
   },

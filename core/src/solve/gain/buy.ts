@@ -130,6 +130,7 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
       try {
         const changed = measure(
           apply(measured.rig, { type: 'batch', label, commands: [...commands] }),
+          measured,
         );
         const after = standing(changed, sourceId, converterId);
         if (!after) return [];
