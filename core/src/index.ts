@@ -90,6 +90,13 @@ export {
 } from './rules';
 export { reachOfLink } from './rules/reach';
 export { type Remedy, remediesFor } from './solve/gain/buy';
-export { type GainAnswer, type GainProposal, setForAll, setForVoice } from './solve/gain/set';
+export {
+  type GainAnswer,
+  type GainProposal,
+  type KnobOnWay,
+  type Progress,
+  setForAll,
+  setForVoice,
+} from './solve/gain/set';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

@@ -1,4 +1,4 @@
-import { reanalyse, type Analysis } from '../analyse';
+import { type Analysis, reanalyse, type Verdict } from '../analyse';
 import { atSize, type Size } from '../passes/picture/size';
 import { apply, type SimpleCommand } from '../rig';
 import { type Finding, findingKey } from '../rules';
@@ -25,7 +25,7 @@ export interface SizeStudy {
   readonly size: Size;
   readonly commands: readonly SimpleCommand[];
   readonly breaks: readonly Finding[];
-  readonly after: Analysis;
+  readonly after: Verdict;
 }
 
 /** Tries a size throughout. @returns null where the rig stands at it already */
@@ -41,7 +41,7 @@ export const studySize = (analysis: Analysis, size: Size): SizeStudy | null => {
   return {
     size,
     commands,
-    after,
+    after: after.verdict,
     breaks: after.findings.filter(
       (finding) => BREAKS.has(finding.code) && !before.has(key(finding)),
     ),

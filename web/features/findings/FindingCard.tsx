@@ -2,46 +2,23 @@
 
 import { Box, Button, Flex, Link as ChakraLink, Text } from '@chakra-ui/react';
 import {
-  costOf,
   figure,
-  fixesOf,
+  findingKey,
   houseRuleText,
-  predict,
-  Refusal,
   sumsOf,
   verdictText,
   type Analysis,
   type Finding,
-  type Fix,
   type Prediction,
 } from '@echo-loom/core';
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useMoney } from '@/features/rig/Currency';
 import { useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
+import { useSeen } from '@/ui/useSeen';
+import { useTask } from '@/workers/useTask';
 import { SumList } from './SumList';
-
-interface Offer {
-  readonly fix: Fix;
-  readonly prediction: Prediction | null;
-  /** What it adds to what is to be paid */
-  readonly cost: number;
-}
-
-const offersOf = (analysis: Analysis, finding: Finding): Offer[] =>
-  fixesOf(analysis, finding).map((fix) => {
-    try {
-      return {
-        fix,
-        prediction: predict(analysis, finding, fix),
-        cost: costOf(analysis.rig, fix.command),
-      };
-    } catch (error) {
-      if (error instanceof Refusal) return { fix, prediction: null, cost: 0 };
-      throw error;
-    }
-  });
 
 const effectText = ({ effects, cures, verdict, brings }: Prediction): string[] => [
   ...effects
@@ -64,12 +41,23 @@ export const FindingCard = ({ analysis, finding }: Props) => {
   const { run } = useRigSession();
   const money = useMoney();
   const rigId = useRigId();
-  const offers = useMemo(() => offersOf(analysis, finding), [analysis, finding]);
+  const card = useRef<HTMLElement>(null);
+  const isSeen = useSeen(card);
+  const key = findingKey(finding);
+  const tried = useTask({
+    analysis,
+    key,
+    ask: (tasks, onProgress) => tasks.offers(key, onProgress),
+    isSeen,
+  });
+  const offers = tried.state === 'done' ? tried.value : [];
   const sums = useMemo(() => sumsOf(analysis, finding), [analysis, finding]);
   return (
     <Box
       as="article"
+      ref={card}
       aria-label={finding.title}
+      aria-busy={tried.state === 'working'}
       borderWidth="1px"
       borderColor="rule"
       borderLeftWidth="3px"
@@ -88,6 +76,16 @@ export const FindingCard = ({ analysis, finding }: Props) => {
       <Text fontSize="sm" mt="1">
         {finding.says}
       </Text>
+      {tried.state === 'working' && (
+        <Text fontSize="xs" color="ink.soft" mt="2" className="screen-only">
+          Trying what would help{tried.of > 1 ? `: ${tried.tried + 1} of ${tried.of}` : ''} …
+        </Text>
+      )}
+      {tried.state === 'failed' && (
+        <Text fontSize="xs" color="level.stop" mt="2">
+          What would help could not be tried: {tried.says}
+        </Text>
+      )}
       {offers.length > 0 && (
         <Flex direction="column" gap="1.5" mt="2.5">
           {offers.map(({ fix, prediction, cost }) => (

@@ -5,7 +5,8 @@ import { useRig } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { AREA_IDS, AREAS, type Level } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { memo, useState } from 'react';
+import { useGrowing } from '@/ui/useGrowing';
 import { FindingCard } from './FindingCard';
 
 const AREA_OPTIONS = AREA_IDS.map((area) => [area, AREAS[area]] as const);
@@ -14,6 +15,11 @@ const LEVELS: readonly (readonly [Level, string])[] = [
   ['warn', 'Warnings'],
   ['note', 'Notes'],
 ];
+
+/** So many cards are drawn at a time. */
+const AT_A_TIME = 4;
+
+const Card = memo(FindingCard);
 
 /** Every finding, worst first, filtered by area and level, with its fixes. */
 export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
@@ -26,6 +32,7 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
     (finding) =>
       (area === '' || finding.area === area) && (level === '' || finding.level === level),
   );
+  const drawn = useGrowing(findings.length, AT_A_TIME, `${area} ${level}`);
   const filter = (
     label: string,
     value: string,
@@ -68,11 +75,11 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
         </Text>
       )}
       <Flex direction="column" gap="3" maxW="760px">
-        {findings.map((finding, index) => {
+        {findings.slice(0, drawn).map((finding, index) => {
           const item = itemOf(analysis, finding);
           return (
             <Box key={`${finding.code} ${index}`}>
-              <FindingCard analysis={analysis} finding={finding} />
+              <Card analysis={analysis} finding={finding} />
               {item && (
                 <Button
                   size="xs"

@@ -1,19 +1,12 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  reanalyse,
-  apply,
-  ladderOf,
-  setForAll,
-  setForVoice,
-  type Analysis,
-  type GainAnswer,
-  type SimpleCommand,
-} from '@echo-loom/core';
+import { reanalyse, apply, ladderOf, type GainAnswer, type SimpleCommand } from '@echo-loom/core';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { SumList } from '@/features/findings/SumList';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { Searching, SearchFailed } from '@/ui/Searching';
+import { useSearch } from '@/workers/useSearch';
 import { GainSheet } from './GainSheet';
 import { Knobs } from './Knobs';
 import { Ladder } from './Ladder';
@@ -35,11 +28,6 @@ export const GainView = () => {
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState<string | null>(null);
   const [trying, setTrying] = useState<readonly SimpleCommand[] | null>(null);
-  const [answer, setAnswer] = useState<{
-    readonly analysis: Analysis;
-    readonly id: string;
-    readonly answer: GainAnswer;
-  } | null>(null);
   // The ladder of the chosen voice follows at once; what lists all of them follows when there is time.
   const later = useDeferredValue(analysis);
   const rows = useMemo(() => voiceRows(analysis), [analysis]);
@@ -52,6 +40,20 @@ export const GainView = () => {
     rows.find(({ id }) => id === chosen) ??
     rows.find(({ neededDb }) => neededDb !== null && Math.abs(neededDb) > 3) ??
     rows[0];
+  const stageIndex = row?.stage.index ?? -1;
+  const settings = useSearch({
+    analysis,
+    ask: async (tasks, onProgress): Promise<GainAnswer> =>
+      await tasks.settingsFor(stageIndex, onProgress),
+  });
+  const everything = useSearch({
+    analysis,
+    ask: (tasks, onProgress) => tasks.settingsForAll(onProgress),
+    onFound: (commands) => {
+      if (commands.length > 0)
+        run({ type: 'batch', label: 'Set every gain as found best', commands: [...commands] });
+    },
+  });
   if (!row)
     return (
       <Box m="auto" textAlign="center" maxW="46ch" p="6">
@@ -64,7 +66,8 @@ export const GainView = () => {
         </Text>
       </Box>
     );
-  const found = answer?.analysis === analysis && answer.id === row.id ? answer.answer : null;
+  const found =
+    settings.about === row.id && settings.at.state === 'done' ? settings.at.value : null;
   // What is dragged, or what was found, is shown on the ladder before it is set.
   const shown = trying ?? (found?.can ? found.proposal.commands : null);
   const tried =
@@ -75,11 +78,6 @@ export const GainView = () => {
         )
       : null;
   const triedRow = tried && voiceRows(tried).find(({ id }) => id === row.id);
-  const setAll = () => {
-    const { commands } = setForAll(analysis);
-    if (commands.length > 0)
-      run({ type: 'batch', label: 'Set every gain as found best', commands: [...commands] });
-  };
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Flex gap="6" align="start" direction={{ base: 'column', lg: 'row' }}>
@@ -92,11 +90,26 @@ export const GainView = () => {
               <Button size="sm" variant="outline" onClick={() => window.print()}>
                 Print
               </Button>
-              <Button size="sm" bg="madder" color="madder.ink" onClick={setAll}>
+              <Button
+                size="sm"
+                bg="madder"
+                color="madder.ink"
+                disabled={everything.about !== null}
+                onClick={() => everything.start('every voice')}
+              >
                 Set every gain
               </Button>
             </Flex>
           </Flex>
+          {everything.at.state === 'working' && (
+            <Searching
+              label="Setting one voice after the other"
+              tried={everything.at.tried}
+              of={everything.at.of}
+              onCancel={everything.cancel}
+            />
+          )}
+          <SearchFailed at={everything.at} />
           <VoicesLater analysis={later} rows={rowsLater} chosen={row.id} onChoose={choose} />
           <SheetLater analysis={later} rows={rowsLater} />
         </Box>
@@ -109,20 +122,22 @@ export const GainView = () => {
               size="xs"
               variant="outline"
               className="screen-only"
-              onClick={() =>
-                setAnswer({ analysis, id: row.id, answer: setForVoice(analysis, row.stage) })
-              }
+              onClick={() => settings.start(row.id)}
             >
               Set it for me
             </Button>
           </Flex>
-          {found && (
-            <Proposal
-              analysis={analysis}
-              answer={found}
-              name={row.name}
-              onDone={() => setAnswer(null)}
+          {settings.about === row.id && settings.at.state === 'working' && (
+            <Searching
+              label="Trying every setting"
+              tried={settings.at.tried}
+              of={settings.at.of}
+              onCancel={settings.cancel}
             />
+          )}
+          <SearchFailed at={settings.at} />
+          {found && (
+            <Proposal analysis={analysis} answer={found} name={row.name} onDone={settings.cancel} />
           )}
           <Ladder
             analysis={triedRow && tried ? tried : analysis}

@@ -6,11 +6,11 @@ import {
   figure,
   type GainAnswer,
   type GainProposal,
-  type Knob,
+  type KnobOnWay,
 } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 
-const settingText = ({ kind, label }: Knob, valueDb: number): string =>
+const settingText = ({ kind, label }: KnobOnWay, valueDb: number): string =>
   kind === 'pad'
     ? `${label}: ${valueDb < 0 ? 'in' : 'out'}`
     : `${label}: ${figure(valueDb, valueDb % 1 === 0 ? 0 : 1)} dB`;
@@ -24,14 +24,20 @@ const headroomKept = (keepHeadroom: number, meetLevel: number): string => {
         'signal-to-noise ratio than this one.';
 };
 
+/** A stage by its device and socket. */
+const placeName = (analysis: Analysis, index: number): string => {
+  const at = analysis.traced.stages[index]?.at;
+  return at ? `${analysis.device(at.device).name}, ${at.port.name}` : 'A stage';
+};
+
 /** How it is known that nothing better exists. */
 const proof = (
   analysis: Analysis,
-  { tried, keepHeadroom, meetLevel, limiting, after, left }: GainProposal,
+  { tried, keepHeadroom, meetLevel, limitingStage, after, left }: GainProposal,
 ): string =>
   `All ${tried.toLocaleString('en')} settings were tried. ` +
   `${headroomKept(keepHeadroom, meetLevel)} ` +
-  `${analysis.device(limiting.at.device).name}, ${limiting.at.port.name} limits it.` +
+  `${placeName(analysis, limitingStage)} limits it.` +
   (after.lastTenths > 0
     ? ' A gain stands in the last tenth of its range, since no other stage can give it.'
     : '') +

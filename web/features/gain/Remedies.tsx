@@ -1,10 +1,11 @@
 'use client';
 
 import { Box, Button, Table, Text } from '@chakra-ui/react';
-import { figure, remediesFor, type Analysis, type Remedy, type Stage } from '@echo-loom/core';
-import { useState } from 'react';
+import { figure, type Analysis, type Stage } from '@echo-loom/core';
 import { useMoney } from '@/features/rig/Currency';
 import { useRigSession } from '@/features/rig/RigProvider';
+import { Searching, SearchFailed } from '@/ui/Searching';
+import { useSearch } from '@/workers/useSearch';
 import { decibels } from './rows';
 
 /** What could be done or bought for one voice, side by side, each tried with its gains set. */
@@ -19,23 +20,28 @@ export const Remedies = ({
 }) => {
   const { run } = useRigSession();
   const money = useMoney();
-  const [tried, setTried] = useState<{
-    readonly analysis: Analysis;
-    readonly list: readonly Remedy[];
-  } | null>(null);
-  const list = tried?.analysis === analysis ? tried.list : null;
+  const { index } = stage;
+  const search = useSearch({
+    analysis,
+    ask: (tasks, onProgress) => tasks.remedies(index, onProgress),
+  });
+  const about = `${index}`;
+  const list = search.about === about && search.at.state === 'done' ? search.at.value : null;
   return (
     <Box mt="5" className="screen-only">
       <Text as="h2" fontSize="lg" fontWeight="600">
         What should I buy for {name}?
       </Text>
-      {list === null ? (
-        <Button
-          size="sm"
-          variant="outline"
-          mt="1"
-          onClick={() => setTried({ analysis, list: remediesFor(analysis, stage) })}
-        >
+      <SearchFailed at={search.at} />
+      {search.about === about && search.at.state === 'working' ? (
+        <Searching
+          label="Trying everything"
+          tried={search.at.tried}
+          of={search.at.of}
+          onCancel={search.cancel}
+        />
+      ) : list === null ? (
+        <Button size="sm" variant="outline" mt="1" onClick={() => search.start(about)}>
           Try everything and compare
         </Button>
       ) : list.length === 0 ? (

@@ -1,46 +1,53 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  SIZES,
-  studySize,
-  verdictText,
-  type Analysis,
-  type Size,
-  type SizeStudy,
-} from '@echo-loom/core';
+import { type Analysis, type Size, SIZES, verdictText } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
+import { Searching, SearchFailed } from '@/ui/Searching';
+import { useSearch } from '@/workers/useSearch';
 
 /** What would break if everything ran at another size, found by trying it. */
 export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) => {
   const { run } = useRigSession();
-  const [tried, setTried] = useState<{
-    readonly analysis: Analysis;
-    readonly size: Size;
-    readonly study: SizeStudy | null;
-  } | null>(null);
-  // What was tried on an older rig says nothing of this one.
-  const shown = tried?.analysis === analysis ? tried : null;
+  const [size, setSize] = useState<Size | null>(null);
+  const search = useSearch({
+    analysis,
+    ask: (tasks) => (size === null ? Promise.resolve(null) : tasks.sizeStudy(size)),
+  });
+  const isDone = search.about === `${size}` && search.at.state === 'done';
+  const study = search.at.state === 'done' ? search.at.value : null;
   return (
     <Box mt="5">
       <Text as="h2" fontSize="lg" fontWeight="600">
         Everything at another size
       </Text>
       <Flex gap="2" mt="1" align="center" wrap="wrap">
-        {SIZES.map((size) => (
+        {SIZES.map((next) => (
           <Button
-            key={size}
+            key={next}
             size="sm"
             variant="outline"
-            onClick={() => setTried({ analysis, size, study: studySize(analysis, size) })}
+            onClick={() => {
+              setSize(next);
+              search.start(`${next}`);
+            }}
           >
-            Try {size}p throughout
+            Try {next}p throughout
           </Button>
         ))}
       </Flex>
-      {shown && (
+      {search.at.state === 'working' && (
+        <Searching
+          label={`Trying ${size ?? ''}p throughout`}
+          tried={0}
+          of={0}
+          onCancel={search.cancel}
+        />
+      )}
+      <SearchFailed at={search.at} />
+      {isDone && (
         <Box
           role="status"
           mt="2"
@@ -49,19 +56,19 @@ export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) =>
           borderColor="madder"
           p="2.5"
         >
-          {shown.study === null ? (
-            <Text fontSize="sm">Everything that can stands at {shown.size}p already.</Text>
+          {study === null ? (
+            <Text fontSize="sm">Everything that can stands at {size}p already.</Text>
           ) : (
             <>
               <Text fontSize="sm" fontWeight="600">
-                {shown.study.breaks.length === 0
-                  ? `Nothing breaks at ${shown.size}p.`
-                  : `${shown.study.breaks.length} ` +
-                    `${shown.study.breaks.length === 1 ? 'place breaks' : 'places break'} at ` +
-                    `${shown.size}p.`}{' '}
-                Then: {verdictText(shown.study.after.verdict).toLowerCase()}.
+                {study.breaks.length === 0
+                  ? `Nothing breaks at ${size}p.`
+                  : `${study.breaks.length} ` +
+                    `${study.breaks.length === 1 ? 'place breaks' : 'places break'} at ` +
+                    `${size}p.`}{' '}
+                Then: {verdictText(study.after).toLowerCase()}.
               </Text>
-              {shown.study.breaks.map((finding, index) => (
+              {study.breaks.map((finding, index) => (
                 <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline" mt="1">
                   <LevelMark level={finding.level} size={11} />
                   <Text fontSize="xs">{finding.says}</Text>
@@ -73,15 +80,14 @@ export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) =>
                 bg="madder"
                 color="madder.ink"
                 onClick={() =>
-                  shown.study &&
                   run({
                     type: 'batch',
-                    label: `Set everything to ${shown.size}p`,
-                    commands: [...shown.study.commands],
+                    label: `Set everything to ${size}p`,
+                    commands: [...study.commands],
                   })
                 }
               >
-                Set everything to {shown.size}p
+                Set everything to {size}p
               </Button>
             </>
           )}

@@ -8,6 +8,9 @@ import { hearOf } from '@/session/events';
 import type { Opened } from '@/session/log';
 import { adoptBoxes, holdTab, liveTabs } from '@/session/outbox';
 import { openSession } from '@/session/session';
+import { EngineQueue } from '@/workers/queue';
+import { startEngine } from '@/workers/start';
+import { EngineProvider } from '@/workers/useTask';
 import type { RigSession, RigState } from '@/session/state';
 
 const SessionContext = createContext<RigSession | null>(null);
@@ -43,6 +46,8 @@ const adopt = async (rigId: string, tabId: string, session: RigSession): Promise
 /** Opens a rig: applies edits at once, saves them, and hears of everybody else's. */
 export const RigProvider = ({ rigId, saved, children }: Props) => {
   const [session, setSession] = useState<RigSession | null>(null);
+  const [engine] = useState(() => new EngineQueue(startEngine));
+  useEffect(() => () => engine.end(), [engine]);
 
   useEffect(() => {
     const tabId = nanoid();
@@ -86,7 +91,9 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
 
   return session ? (
     <RigIdContext.Provider value={rigId}>
-      <SessionContext.Provider value={session}>{children}</SessionContext.Provider>
+      <SessionContext.Provider value={session}>
+        <EngineProvider value={engine}>{children}</EngineProvider>
+      </SessionContext.Provider>
     </RigIdContext.Provider>
   ) : null;
 };

@@ -7,7 +7,7 @@ import { figure } from '../../passes/sum';
 import { apply, type Command, Refusal, type SimpleCommand } from '../../rig';
 import type { Attempt } from './attempts';
 import { between, closer, otherInterfaces, otherMicrophones, quieterRoom } from './attempts';
-import { CLOSE_DB, setForVoice } from './set';
+import { CLOSE_DB, type Progress, setForVoice } from './set';
 
 /** A change of noise that nobody hears. @unit dB */
 const HEARD_DB = 1;
@@ -110,7 +110,7 @@ const compareRemedies = (a: Remedy, b: Remedy): number =>
  * @param stage the conversion, as `voices` gives it
  * @returns none where the voice's own level cannot be told
  */
-export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
+export const remediesFor = (measured: Measured, stage: Stage, onProgress?: Progress): Remedy[] => {
   const source = sourceOf(stage);
   const [sourceId, converterId] = [source.at.device.id, stage.at.device.id];
   const before = standing(measured, sourceId, converterId);
@@ -126,7 +126,8 @@ export const remediesFor = (measured: Measured, stage: Stage): Remedy[] => {
     ...(isDirect ? otherInterfaces(measured, stage) : []),
   ];
   return attempts
-    .flatMap(({ label, commands, price }): Remedy[] => {
+    .flatMap(({ label, commands, price }, tried): Remedy[] => {
+      onProgress?.(tried, attempts.length);
       try {
         const changed = measure(
           apply(measured.rig, { type: 'batch', label, commands: [...commands] }),

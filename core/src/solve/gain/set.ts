@@ -41,19 +41,34 @@ export const compareWorth = (a: Worth, b: Worth): number =>
   a.touched - b.touched ||
   a.turnedDb - b.turnedDb;
 
+/** A knob, apart from the stage it stands at: plain data, which a worker can hand over. */
+export type KnobOnWay = Omit<Knob, 'stage'>;
+const apart = ({ deviceId, control, label, kind, valueDb, settingsDb }: Knob): KnobOnWay => ({
+  deviceId,
+  control,
+  label,
+  kind,
+  valueDb,
+  settingsDb,
+});
+
+/** Told now and then how far a search is. @param tried of so many */
+export type Progress = (tried: number, of: number) => void;
+/** How often a search says how far it is: once in so many settings. */
+const SAYS_EVERY = 20_000;
+
 /** A settings search for one voice: what to set, what it gives, and how that is known to be the best. */
 export interface GainProposal {
-  readonly stage: Stage;
-  readonly knobs: readonly Knob[];
+  readonly knobs: readonly KnobOnWay[];
   /** Knobs left as they are, since with them there would be too many combinations to try */
-  readonly left: readonly Knob[];
+  readonly left: readonly KnobOnWay[];
   /** By knob. @unit dB */
   readonly settingsDb: readonly number[];
   readonly commands: readonly SimpleCommand[];
   readonly before: Worth;
   readonly after: Worth;
-  /** The stage with the least headroom once set */
-  readonly limiting: Stage;
+  /** The stage with the least headroom once set, by its index */
+  readonly limitingStage: number;
   readonly tried: number;
   /** Of those, how many keep the headroom everywhere, and how many of these also meet the level */
   readonly keepHeadroom: number;
@@ -178,7 +193,7 @@ const eachSetting = (
   }
 };
 
-const commandOf = ({ deviceId, control, kind }: Knob, valueDb: number): SimpleCommand => ({
+const commandOf = ({ deviceId, control, kind }: KnobOnWay, valueDb: number): SimpleCommand => ({
   type: 'setControl',
   deviceId,
   control,
@@ -196,6 +211,7 @@ export const setForVoice = (
   measured: Measured,
   stage: Stage,
   held: ReadonlySet<string> = new Set(),
+  onProgress?: Progress,
 ): GainAnswer => {
   const source = sourceOf(stage);
   const first = measured.sound[source.index];
@@ -226,6 +242,7 @@ export const setForVoice = (
     }
     const worth = bench.worth(knobs, settings);
     tried++;
+    if (tried % SAYS_EVERY === 0) onProgress?.(tried, settingsCount(knobs));
     if (worth.shortDb === 0) {
       keepHeadroom++;
       if (worth.missDb === 0) meetLevel++;
@@ -243,14 +260,13 @@ export const setForVoice = (
   return {
     can: true,
     proposal: {
-      stage,
-      knobs,
-      left: all.slice(knobs.length),
+      knobs: knobs.map(apart),
+      left: all.slice(knobs.length).map(apart),
       settingsDb: found.settings,
       commands,
       before,
       after: found.worth,
-      limiting: stagesOf(stage)[found.worth.tightest] ?? stage,
+      limitingStage: (stagesOf(stage)[found.worth.tightest] ?? stage).index,
       tried,
       keepHeadroom,
       meetLevel,
@@ -264,13 +280,16 @@ export const setForVoice = (
  */
 export const setForAll = (
   measured: Measured,
+  onProgress?: Progress,
 ): { readonly commands: readonly SimpleCommand[]; readonly answers: readonly GainAnswer[] } => {
   const held = new Set<string>();
   const commands: SimpleCommand[] = [];
   const answers: GainAnswer[] = [];
   let now = measured;
   // Stages keep their places from setting to setting: a gain changes levels, never ways.
-  voices(measured).forEach((_, place) => {
+  const all = voices(measured);
+  all.forEach((_, place) => {
+    onProgress?.(place, all.length);
     const stage = voices(now)[place];
     if (!stage) return;
     const answer = setForVoice(now, stage, held);

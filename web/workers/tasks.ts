@@ -1,0 +1,99 @@
+import {
+  analyse,
+  type Analysis,
+  costOf,
+  type Finding,
+  findingKey,
+  type Fix,
+  fixesOf,
+  type GainAnswer,
+  predict,
+  type Prediction,
+  type Progress,
+  reanalyse,
+  Refusal,
+  type Remedy,
+  remediesFor,
+  setForAll,
+  setForVoice,
+  type SimpleCommand,
+  type Size,
+  type SizeStudy,
+  studySize,
+} from '@echo-loom/core';
+import { type RigChanges, withChanges } from './rig-changes';
+
+/** A fix, and what would come of it. */
+export interface Offer {
+  readonly fix: Fix;
+  /** null where the rig has changed so that it no longer applies */
+  readonly prediction: Prediction | null;
+  /** What it adds to what is to be paid */
+  readonly cost: number;
+}
+
+const offerOf = (analysis: Analysis, finding: Finding, fix: Fix): Offer => {
+  try {
+    return {
+      fix,
+      prediction: predict(analysis, finding, fix),
+      cost: costOf(analysis.rig, fix.command),
+    };
+  } catch (error) {
+    if (error instanceof Refusal) return { fix, prediction: null, cost: 0 };
+    throw error;
+  }
+};
+
+/** The engine beside the page: it follows the page's rig and works out what takes long. */
+export class EngineTasks {
+  private analysis: Analysis | null = null;
+
+  /** Takes the rig of the page over. @param changes since the last one this worker was given */
+  follow(changes: RigChanges): void {
+    const rig = withChanges(this.analysis?.rig ?? null, changes);
+    this.analysis = this.analysis ? reanalyse(this.analysis, rig) : analyse(rig);
+  }
+
+  /** The fixes of a finding, each tried. @param key as `findingKey` gives it @returns none where it is gone */
+  offers(key: string, onProgress?: Progress): Offer[] {
+    const analysis = this.present();
+    const finding = analysis.findings.find((other) => findingKey(other) === key);
+    const fixes = finding ? fixesOf(analysis, finding) : [];
+    return fixes.flatMap((fix, index) => {
+      onProgress?.(index, fixes.length);
+      return finding ? [offerOf(analysis, finding, fix)] : [];
+    });
+  }
+
+  /** The best settings of one voice. @param stageIndex the conversion */
+  settingsFor(stageIndex: number, onProgress?: Progress): GainAnswer {
+    return setForVoice(this.present(), this.stage(stageIndex), new Set(), onProgress);
+  }
+
+  /** The best settings of every voice. */
+  settingsForAll(onProgress?: Progress): readonly SimpleCommand[] {
+    return setForAll(this.present(), onProgress).commands;
+  }
+
+  /** What could be done or bought for a voice. @param stageIndex the conversion */
+  remedies(stageIndex: number, onProgress?: Progress): Remedy[] {
+    return remediesFor(this.present(), this.stage(stageIndex), onProgress);
+  }
+
+  /** What would break at another size; null where everything stands at it. */
+  sizeStudy(size: Size): SizeStudy | null {
+    return studySize(this.present(), size);
+  }
+
+  private present(): Analysis {
+    if (!this.analysis) throw new Error('The engine was asked before it was given a rig');
+    return this.analysis;
+  }
+
+  private stage(index: number) {
+    const stage = this.present().traced.stages[index];
+    if (!stage) throw new RangeError(`The rig has no stage ${index}`);
+    return stage;
+  }
+}
