@@ -1,10 +1,12 @@
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { rigToJson, type Rig } from '@echo-loom/core';
 import { Application } from '../e2e/application';
 
 /** Edits that are thrown away while the browser compiles, and those that count. */
 const WARM_UP = 8;
 const EDITS = 100;
+/** Until a page that was just opened has come to rest. */
+const SETTLE_MS = 3000;
 
 /** Where an edit is made and where its reading stands. */
 export interface EditPlace {
@@ -17,12 +19,10 @@ export interface EditPlace {
   readonly reading: string;
 }
 
-/** From an edit in the real browser until its reading has been drawn, on one rig. Needs a build and a database. */
-export const editToReading = async (
-  name: string,
+/** A rig open in the real browser. Needs a build and a database. */
+const withPage = async (
   rig: Rig,
-  place: EditPlace,
-  loopMs: number,
+  work: (page: Page, address: string) => Promise<void>,
 ): Promise<void> => {
   const application = await Application.open(false);
   const browser = await chromium.launch({
@@ -44,11 +44,44 @@ export const editToReading = async (
         headers: { 'content-type': 'application/json' },
       })
     ).json()) as { id: string };
-    await page.goto(`${application.url}/rigs/${answer.id}${place.path}`);
+    await work(page, `${application.url}/rigs/${answer.id}`);
+  } finally {
+    await browser.close();
+    await application.kill();
+  }
+};
+
+/** Tasks of the main thread over 50 ms since the page was last asked, as the browser counts them. @unit ms */
+const watchLongTasks = async (page: Page): Promise<() => Promise<number[]>> => {
+  await page.addInitScript(() => {
+    const seen: number[] = [];
+    Object.assign(window, { longTasksMs: seen });
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) seen.push(Math.round(duration));
+    }).observe({ type: 'longtask', buffered: true });
+  });
+  return () =>
+    page.evaluate(() => (window as unknown as { longTasksMs: number[] }).longTasksMs.splice(0));
+};
+
+const list = (ms: readonly number[]): string =>
+  ms.length === 0 ? 'none' : ms.map((task) => `${task} ms`).join(', ');
+
+/** From an edit in the real browser until its reading has been drawn, on one rig. */
+export const editToReading = (
+  name: string,
+  rig: Rig,
+  place: EditPlace,
+  loopMs: number,
+): Promise<void> =>
+  withPage(rig, async (page, address) => {
+    const longTasks = await watchLongTasks(page);
+    await page.goto(`${address}${place.path}`);
     if (place.open !== null) await page.locator(place.open).click();
     const field = page.getByLabel(place.field, { exact: true });
     const times: number[] = [];
     for (let n = 0; n < WARM_UP + EDITS; n++) {
+      if (n === WARM_UP) await longTasks();
       await field.focus();
       // The arrow key steps the number, and the reading must change.
       // Up and down by turns: far away one step would not change a reading any more.
@@ -75,10 +108,43 @@ export const editToReading = async (
     console.log(
       `edit to reading in the browser, ${name}, ${Object.keys(rig.devices).length} devices: ` +
         `${at(0.5).toFixed(0)} ms median, ${at(0.95).toFixed(0)} ms at the 95th percentile, ` +
-        `${(at(0.5) / loopMs).toFixed(2)} yardsticks`,
+        `${(at(0.5) / loopMs).toFixed(2)} yardsticks; tasks over 50 ms in ${EDITS} edits: ` +
+        list(await longTasks()),
     );
-  } finally {
-    await browser.close();
-    await application.kill();
-  }
-};
+  });
+
+/** The page of findings, come to from the loom: until the first stand there, and until every fix is tried. */
+export const findingsInTime = (name: string, rig: Rig): Promise<void> =>
+  withPage(rig, async (page, address) => {
+    const longTasks = await watchLongTasks(page);
+    await page.goto(address);
+    await page.locator('[data-item]').first().waitFor();
+    // The page has come to rest before it is asked for more.
+    await page.waitForTimeout(SETTLE_MS);
+    await longTasks();
+    const firstMs = await page.evaluate(async () => {
+      const start = performance.now();
+      document.querySelector<HTMLElement>('a[href$="/findings"]')?.click();
+      while (!document.querySelector('article') && performance.now() - start < 10_000)
+        await new Promise((done) => requestAnimationFrame(done));
+      return performance.now() - start;
+    });
+    const whole = await page.evaluate(async () => {
+      const start = performance.now();
+      let drawn = -1;
+      // All are there when none is being tried and no more come.
+      for (;;) {
+        const now = document.querySelectorAll('article').length;
+        const busy = document.querySelectorAll('article[aria-busy="true"]').length;
+        if ((busy === 0 && now === drawn) || performance.now() - start > 60_000) break;
+        drawn = now;
+        await new Promise((done) => setTimeout(done, 200));
+      }
+      return { cards: drawn, ms: performance.now() - start };
+    });
+    console.log(
+      `findings in the browser, ${name}: the first after ${firstMs.toFixed(0)} ms, all ` +
+        `${whole.cards} with their fixes tried after ${(whole.ms / 1000).toFixed(1)} s; tasks ` +
+        `over 50 ms on the way: ${list(await longTasks())}`,
+    );
+  });

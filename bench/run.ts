@@ -1,7 +1,7 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/second-firing';
-import { editToReading } from './browser';
+import { editToReading, findingsInTime } from './browser';
 import { benchRig, denseRig } from './rigs';
 
 /**
@@ -42,6 +42,16 @@ const edited = (rig: Rig, n: number): Rig => {
     value: n % 2 ? 0.1 : 0.12,
   });
 };
+
+/** A rig with every microphone a metre from its mouth: something is said of each of them. */
+const atOneMetre = (rig: Rig): Rig =>
+  Object.entries(rig.devices).reduce(
+    (now, [deviceId, { model }]) =>
+      model.controls['distance']
+        ? apply(now, { type: 'setControl', deviceId, control: 'distance', value: 1 })
+        : now,
+    rig,
+  );
 
 /** Rounds before counting: until the functions are compiled. */
 const WARM_UP = 100;
@@ -140,6 +150,8 @@ if (process.env['TEST_DATABASE_URL']) {
     { path: '/sound', open: null, field: 'From the mouth', reading: '[data-line="chair-mic"]' },
     loopMs,
   );
+  await findingsInTime('every microphone of Harbour Hall at 1 m', atOneMetre(harbourHall()));
+  await findingsInTime('500 devices, 1,500 links', denseRig());
 } else
   console.log(
     'edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first',

@@ -60,8 +60,12 @@ export const useTask = <T>({
   useEffect(() => {
     if (key === null || !queue) return;
     const cancelling = new AbortController();
+    // How far it is comes by a way of its own, and may come after the answer.
+    let isOver = false;
     const tell = (at: TaskState<T>) => {
-      if (!cancelling.signal.aborted) setKept({ analysis, key, at });
+      if (cancelling.signal.aborted || isOver) return;
+      isOver = at.state !== 'working';
+      setKept({ analysis, key, at });
     };
     queue
       .run(

@@ -3,7 +3,7 @@
 import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
-import { AREA_IDS, AREAS, type Level } from '@echo-loom/core';
+import { type Analysis, AREA_IDS, AREAS, type Finding, type Level } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { memo, useState } from 'react';
 import { useGrowing } from '@/ui/useGrowing';
@@ -17,15 +17,45 @@ const LEVELS: readonly (readonly [Level, string])[] = [
 ];
 
 /** So many cards are drawn at a time. */
-const AT_A_TIME = 4;
+const AT_A_TIME = 3;
 
-const Card = memo(FindingCard);
+interface CardProps {
+  readonly rigId: string;
+  readonly analysis: Analysis;
+  readonly finding: Finding;
+}
+
+/** A finding with the way to its place on the loom. Drawn once, however many more come below it. */
+const Card = memo(({ rigId, analysis, finding }: CardProps) => {
+  const select = useLoomView((view) => view.select);
+  const router = useRouter();
+  const item = itemOf(analysis, finding);
+  return (
+    <Box>
+      <FindingCard analysis={analysis} finding={finding} />
+      {item && (
+        <Button
+          size="xs"
+          variant="plain"
+          px="1"
+          textDecoration="underline"
+          color="ink.soft"
+          onClick={() => {
+            select(item);
+            router.push(`/rigs/${rigId}`);
+          }}
+        >
+          Show on the loom
+        </Button>
+      )}
+    </Box>
+  );
+});
+Card.displayName = 'Card';
 
 /** Every finding, worst first, filtered by area and level, with its fixes. */
 export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
   const analysis = useRig((state) => state.analysis);
-  const select = useLoomView((view) => view.select);
-  const router = useRouter();
   const [area, setArea] = useState('');
   const [level, setLevel] = useState('');
   const findings = analysis.findings.filter(
@@ -75,29 +105,14 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
         </Text>
       )}
       <Flex direction="column" gap="3" maxW="760px">
-        {findings.slice(0, drawn).map((finding, index) => {
-          const item = itemOf(analysis, finding);
-          return (
-            <Box key={`${finding.code} ${index}`}>
-              <Card analysis={analysis} finding={finding} />
-              {item && (
-                <Button
-                  size="xs"
-                  variant="plain"
-                  px="1"
-                  textDecoration="underline"
-                  color="ink.soft"
-                  onClick={() => {
-                    select(item);
-                    router.push(`/rigs/${rigId}`);
-                  }}
-                >
-                  Show on the loom
-                </Button>
-              )}
-            </Box>
-          );
-        })}
+        {findings.slice(0, drawn).map((finding, index) => (
+          <Card
+            key={`${finding.code} ${index}`}
+            rigId={rigId}
+            analysis={analysis}
+            finding={finding}
+          />
+        ))}
       </Flex>
     </Box>
   );
