@@ -3,7 +3,7 @@ import type { RigSession } from '@/session/state';
 import { blankRig, type Command, RigDraft, rigToJson } from '@echo-loom/core';
 import fc from 'fast-check';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
-import { createRig, entriesAfter, isInLog, openRig } from './rigs';
+import { createRig, entriesAfter, isInLog, openRig, pageOfLog } from './rigs';
 import { saveEntries } from './save';
 
 /**
@@ -16,6 +16,7 @@ afterAll(leaveDatabase);
 
 const serverOf = (id: string): Server => ({
   open: () => openRig(id),
+  fetchBefore: (revision) => pageOfLog(id, revision - 1),
   send: (request) => saveEntries(id, request),
   fetchAfter: async (stand) =>
     (await isInLog(id, stand)) ? entriesAfter(id, stand.revision) : 'other log',
@@ -212,6 +213,11 @@ it('one browser alone sets nothing aside, in whatever order answers and news rea
     },
     fetchAfter: async (stand) => {
       const entries = await server.fetchAfter(stand);
+      await soon(20);
+      return entries;
+    },
+    fetchBefore: async (revision) => {
+      const entries = await server.fetchBefore(revision);
       await soon(20);
       return entries;
     },

@@ -7,7 +7,7 @@ import {
   type Rig,
   RIG_VERSION,
 } from '@echo-loom/core';
-import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import { CHANNEL, type Notice } from './channel';
 import { database, type Database } from './database';
@@ -179,6 +179,24 @@ export const entriesAfter = async (
   return rows.map(toSaved);
 };
 
+/** Entries a page of the log holds: what is read of it when a rig is opened, and at a time after that. */
+export const LOG_PAGE = 200;
+
+/** The newest entries of a log up to a revision, that one among them, oldest first. */
+export const pageOfLog = async (
+  id: string,
+  upTo: number,
+  from: Pick<Database, 'select'> = database(),
+): Promise<SavedEntry[]> => {
+  const rows = await from
+    .select()
+    .from(entries)
+    .where(and(eq(entries.rigId, id), lte(entries.revision, upTo)))
+    .orderBy(desc(entries.revision))
+    .limit(LOG_PAGE);
+  return rows.reverse().map(toSaved);
+};
+
 /** Which of some places in a log are as whoever stands there knows them: then they know the same log. */
 export const areInLog = async (
   id: string,
@@ -212,12 +230,12 @@ export const standOf = async (id: string): Promise<Stand | null> => {
   return row ?? null;
 };
 
-/** A rig with its log, as one that is opened gets it; null where there is none that can be read. */
+/** A rig with the newest page of its log, as one that is opened gets it; null where there is none that can be read. */
 export const openRig = async (
   id: string,
 ): Promise<(OpenRig & { readonly entries: SavedEntry[] }) | null> => {
   const found = await findRig(id);
   if (!found?.read.ok) return null;
-  const log = (await entriesAfter(id, 0)).filter(({ revision }) => revision <= found.revision);
-  return { id, rig: found.read.rig, revision: found.revision, entries: log };
+  const { revision } = found;
+  return { id, rig: found.read.rig, revision, entries: await pageOfLog(id, revision) };
 };

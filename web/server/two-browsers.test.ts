@@ -2,7 +2,7 @@ import { Browser, type Server } from '@/session/browser-for-tests';
 import type { RigSession } from '@/session/state';
 import { RigDraft, rigToJson, USUAL_PERSON } from '@echo-loom/core';
 import { leaveDatabase, makeDatabase } from './database-for-tests';
-import { createRig, entriesAfter, findRig, isInLog, openRig } from './rigs';
+import { createRig, entriesAfter, findRig, isInLog, openRig, pageOfLog } from './rigs';
 import { saveEntries } from './save';
 import { addPlace, document, rename } from './save-for-tests';
 
@@ -11,6 +11,7 @@ afterAll(leaveDatabase);
 
 const serverOf = (id: string): Server => ({
   open: () => openRig(id),
+  fetchBefore: (revision) => pageOfLog(id, revision - 1),
   send: (request) => saveEntries(id, request),
   fetchAfter: async (stand) => {
     if (!(await findRig(id))) return 'gone';

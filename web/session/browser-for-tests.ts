@@ -31,6 +31,7 @@ export interface Server {
   readonly open: () => Promise<Opened | null>;
   readonly send: (request: SaveRequest) => Promise<SaveAnswer>;
   readonly fetchAfter: (stand: Stand) => Promise<readonly SavedEntry[] | 'other log' | 'gone'>;
+  readonly fetchBefore: (revision: number) => Promise<readonly SavedEntry[] | 'gone'>;
 }
 
 /** How the line is at the moment. */
@@ -84,6 +85,7 @@ export class Browser {
         send: (request) =>
           alive(() => this.server.send(JSON.parse(JSON.stringify(request)) as SaveRequest)),
         fetchAfter: (stand) => alive(() => this.server.fetchAfter(stand)),
+        fetchBefore: (revision) => alive(() => this.server.fetchBefore(revision)),
         fetchWhole: () => alive(() => this.server.open()),
         keep: (box) => this.tabs !== tab || keepBox(this.storage, this.rigId, tabId, box),
         retryIn: () => undefined,
@@ -91,7 +93,7 @@ export class Browser {
       this.judge,
     );
     const left = adoptBoxes(this.storage, this.rigId, tabId, new Set());
-    if (session.adopt(left)) left.emptied();
+    if (await session.adopt(left)) left.emptied();
     return session;
   }
 }

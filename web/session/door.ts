@@ -94,6 +94,11 @@ export const browserDoor = (
     if (response.status === 409) return 'other log';
     return (await read(response, entriesSchema)).entries;
   },
+  fetchBefore: async (revision) => {
+    const response = await ask(`/api/rigs/${rigId}/entries?before=${revision}`);
+    if (response.status === 404) return 'gone';
+    return (await read(response, entriesSchema)).entries;
+  },
   fetchWhole: async (): Promise<Opened | null> => {
     const response = await ask(`/api/rigs/${rigId}`);
     if (response.status === 404) return null;

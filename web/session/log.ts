@@ -17,7 +17,7 @@ export interface HistoryLine extends LogEntry {
   readonly at: string | null;
 }
 
-/** What a rig was when it was read from the server: the document, and the log that made it. */
+/** What a rig was when it was read from the server: the document, and the newest page of the log that made it. */
 export interface Opened {
   readonly rig: Rig;
   readonly revision: number;
@@ -75,7 +75,29 @@ export class RigLog {
     return { revision: this.revision, entryId: this.saved.at(-1)?.id ?? null };
   }
 
-  /** Saved entries and pending ones, oldest first. */
+  /** Revision of the oldest entry that is known; the next one where none is. */
+  get first(): number {
+    return this.saved[0]?.revision ?? this.revision + 1;
+  }
+
+  /** How many entries the log has before those that are known. */
+  get earlier(): number {
+    return this.first - 1;
+  }
+
+  /** Whether an entry is known, saved or pending. */
+  knows(id: string): boolean {
+    return this.entry(id) !== undefined;
+  }
+
+  /** Puts an earlier page of the log before what is known. @throws OtherLog where it does not lead there */
+  precede(page: readonly SavedEntry[]): void {
+    const fits = page.every(({ revision }, index) => revision === this.first - page.length + index);
+    if (!fits || page.length === 0) throw new OtherLog('a gap in the log');
+    this.saved = [...page, ...this.saved];
+  }
+
+  /** Saved entries and pending ones, oldest first, as far back as they are known. */
   history(): HistoryLine[] {
     return [...this.saved, ...this.applied];
   }

@@ -32,6 +32,12 @@ export class Server {
   retries = 0;
   answersLate = false;
   readonly late: (() => void)[] = [];
+  /** Ids given so far, in every page that was opened */
+  private ids = 0;
+  /** How many entries a page of the log holds */
+  page = Infinity;
+  /** How often an earlier page was asked for */
+  pages = 0;
   /** How often the whole rig was asked for */
   wholes = 0;
   kept: Box = { pending: [], setAside: [] };
@@ -54,7 +60,7 @@ export class Server {
     });
     this.rig = rig;
   }
-  private whole(command: AskedCommand): Command {
+  private completed(command: AskedCommand): Command {
     if (command.type !== 'revert') return command;
     const entry = this.log.find(({ id }) => id === command.entryId);
     if (!entry) throw new Refusal('not in the log');
@@ -78,7 +84,7 @@ export class Server {
       else if (this.log.some((entry) => entry.id === id)) done.push(id);
       else
         try {
-          this.save(id, author, this.whole(readCommand(command)));
+          this.save(id, author, this.completed(readCommand(command)));
         } catch (error) {
           refused.push({ id, why: error instanceof Error ? error.message : '' });
         }
@@ -99,41 +105,45 @@ export class Server {
     if (this.answersLate) await new Promise<void>((done) => this.late.push(done));
     return made;
   }
+  private whole() {
+    return {
+      rig: this.rig,
+      revision: this.log.length,
+      entries: this.log.slice(Math.max(0, this.log.length - this.page)),
+    };
+  }
   open(author: string): RigSession {
-    let count = 0;
-    return openSession(
-      { rig: this.rig, revision: this.log.length, entries: [...this.log] },
-      {
-        author,
-        newId: () => `${author}-entry-${++count}`,
-        keep: (box) => {
-          this.kept = JSON.parse(JSON.stringify(box)) as Box;
-          return this.keeps;
-        },
-        retryIn: () => {
-          this.retries++;
-        },
-        send: (request) =>
-          this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
-        fetchAfter: (stand) =>
-          this.whenUp(() =>
+    return openSession(this.whole(), {
+      author,
+      newId: () => `${author}-entry-${++this.ids}`,
+      keep: (box) => {
+        this.kept = JSON.parse(JSON.stringify(box)) as Box;
+        return this.keeps;
+      },
+      retryIn: () => {
+        this.retries++;
+      },
+      send: (request) =>
+        this.whenUp(() => this.answer(JSON.parse(JSON.stringify(request)) as SaveRequest)),
+      fetchAfter: (stand) =>
+        this.whenUp(() =>
+          this.isDeleted
+            ? 'gone'
+            : this.knows(stand)
+              ? this.log.slice(stand.revision)
+              : 'other log',
+        ),
+      fetchBefore: (revision) =>
+        this.whenUp(
+          () => (
+            this.pages++,
             this.isDeleted
               ? 'gone'
-              : this.knows(stand)
-                ? this.log.slice(stand.revision)
-                : 'other log',
+              : this.log.slice(Math.max(0, revision - 1 - this.page), revision - 1)
           ),
-        fetchWhole: () =>
-          this.later(
-            () => (
-              this.wholes++,
-              this.isDeleted
-                ? null
-                : { rig: this.rig, revision: this.log.length, entries: [...this.log] }
-            ),
-          ),
-      },
-    );
+        ),
+      fetchWhole: () => this.later(() => (this.wholes++, this.isDeleted ? null : this.whole())),
+    });
   }
 }
 

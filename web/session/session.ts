@@ -10,7 +10,7 @@ import {
   undoState,
 } from '@echo-loom/core';
 import { createStore } from 'zustand/vanilla';
-import { type Applied, type Opened, OtherLog, RigLog } from './log';
+import { type Applied, type HistoryLine, type Opened, OtherLog, RigLog } from './log';
 import type { SetAside } from './outbox';
 import { PAGE_VERSION, type Pending, type SaveAnswer, type SavedEntry } from './protocol';
 import { NotUnderstood, type RigSession, type RigState, type SessionDoor } from './state';
@@ -34,6 +34,14 @@ const batchOf = (pending: readonly Applied[], most: number): Pending[] => {
   return batch;
 };
 
+/** The entries that undos and redos speak of. */
+const revertedBy = (items: readonly { readonly command: AskedCommand | null }[]): string[] =>
+  items.flatMap(({ command }) => (command?.type === 'revert' ? [command.entryId] : []));
+
+/** An author's own undos and redos that can still be read. */
+const ownReverts = (history: readonly HistoryLine[], author: string): HistoryLine[] =>
+  history.filter((line) => line.author === author && line.version === PAGE_VERSION);
+
 /**
  * One open rig in one browser: the saved document, what has been done on top of it, and the conversation with the
  * server. Edits apply at once; the server puts them on top of what others did meanwhile and says what that was.
@@ -50,12 +58,28 @@ export const openSession = (
   let retryMs = FIRST_RETRY_MS;
   let mostAtOnce = BATCH;
 
+  /** Whether what is to be taken back may lie in what is not known of the log. */
+  const isShort = (does: 'undo' | 'redo', history = log.history()): boolean =>
+    log.earlier > 0 &&
+    (revertedBy(ownReverts(history, door.author)).some((id) => !log.knows(id)) ||
+      (does === 'undo' && undoState(history, door.author).undo.length === 0));
+
+  const mayOf = (history: HistoryLine[]): RigState['may'] => {
+    const { undo, redo } = undoState(history, door.author);
+    return {
+      undo: undo.length > 0 || isShort('undo', history),
+      redo: redo.length > 0 || isShort('redo', history),
+    };
+  };
+
   const first = log.history();
   const store = createStore<RigState>(() => ({
     rig: log.rig,
     analysis: judge(log.rig, null),
     history: first,
+    earlier: log.earlier,
     undo: undoState(first, door.author),
+    may: mayOf(first),
     save: { state: 'saved' },
     setAside: [],
     isKept: true,
@@ -71,7 +95,18 @@ export const openSession = (
     const isKept = door.keep({ pending: log.pending.map(({ pending }) => pending), setAside });
     const analysis = rig === before.rig ? before.analysis : judge(rig, before.analysis);
     const undo = undoState(history, door.author);
-    store.setState({ rig, analysis, history, undo, setAside, isKept, ...more });
+    const { earlier } = log;
+    store.setState({
+      rig,
+      analysis,
+      history,
+      earlier,
+      undo,
+      may: mayOf(history),
+      setAside,
+      isKept,
+      ...more,
+    });
   };
 
   const gone = (): false => {
@@ -79,11 +114,47 @@ export const openSession = (
     return false;
   };
 
+  /** Puts the page before what is known in its place. @returns whether there was one */
+  const loadPage = async (): Promise<boolean> => {
+    const { first, earlier } = log;
+    if (earlier === 0) return false;
+    const page = await door.fetchBefore(first);
+    if (page === 'gone') return gone();
+    // Somebody else asked for it meanwhile, or the log was read anew.
+    if (log.first !== first) return true;
+    log.precede(page);
+    show();
+    return true;
+  };
+
+  /** Fetches as much of the log as holds these entries, where it holds them at all. */
+  const reach = async (ids: readonly string[]): Promise<void> => {
+    while (ids.some((id) => !log.knows(id))) if (!(await loadPage())) return;
+  };
+
+  /** A rig with as much of its log as pending undos speak of. */
+  const withUndone = async (whole: Opened): Promise<Opened> => {
+    const pending = log.pending.map((applied) => applied.pending);
+    const own = new Set(pending.map(({ id }) => id));
+    const wanted = revertedBy(pending).filter((id) => !own.has(id));
+    let { entries } = whole;
+    for (;;) {
+      const [first] = entries;
+      const known = new Set(entries.map(({ id }) => id));
+      if (!first || first.revision <= 1 || wanted.every((id) => known.has(id)))
+        return { ...whole, entries };
+      const page = await door.fetchBefore(first.revision);
+      if (page === 'gone' || page.length === 0) return { ...whole, entries };
+      entries = [...page, ...entries];
+    }
+  };
+
   /** Reads everything anew. @returns whether the rig is there */
   const reopen = async (): Promise<boolean> => {
     const asked = log.stand;
-    const whole = await door.fetchWhole();
-    if (whole === null) return gone();
+    const newest = await door.fetchWhole();
+    if (newest === null) return gone();
+    const whole = await withUndone(newest);
     // A save was answered meanwhile: what was fetched may be older than what is known by now.
     if (log.stand.entryId !== asked.entryId || log.stand.revision !== asked.revision)
       return lookAgain();
@@ -229,9 +300,21 @@ export const openSession = (
     }
   };
 
-  const revert = (does: 'undo' | 'redo'): void => {
+  const take = (does: 'undo' | 'redo'): void => {
     const item = store.getState().undo[does].at(-1);
     if (item) enter({ type: 'revert', does, entryId: item.id });
+  };
+
+  const revert = (does: 'undo' | 'redo'): void => {
+    if (!isShort(does)) {
+      take(does);
+      return;
+    }
+    const reaching = async (): Promise<void> => {
+      while (isShort(does)) if (!(await loadPage())) break;
+      take(does);
+    };
+    void reaching().catch(waiting);
   };
 
   const without = (id: string): void => {
@@ -271,7 +354,18 @@ export const openSession = (
     },
     catchUp,
     flush,
-    adopt: ({ pending, setAside }) => {
+    loadEarlier: async () => {
+      await loadPage().catch(waiting);
+    },
+    adopt: async ({ pending, setAside }) => {
+      const own = new Set(pending.map(({ id }) => id));
+      try {
+        await reach(revertedBy(pending).filter((id) => !own.has(id)));
+      } catch (error) {
+        // It stays where it was left, for the next try.
+        waiting(error);
+        return false;
+      }
       show([...setAside, ...log.adopt(pending)]);
       if (log.pending.length > 0) void flush();
       return store.getState().isKept;

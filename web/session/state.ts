@@ -17,9 +17,13 @@ export type SaveState =
 export interface RigState {
   readonly rig: Rig;
   readonly analysis: Analysis;
-  /** Saved entries and pending ones, oldest first */
+  /** Saved entries and pending ones, oldest first, as far back as they were asked for */
   readonly history: readonly HistoryLine[];
+  /** How many entries the log has before those */
+  readonly earlier: number;
   readonly undo: UndoState<HistoryLine>;
+  /** Whether there is, or may be in what is not known of the log, something to take back or do again */
+  readonly may: Readonly<Record<'undo' | 'redo', boolean>>;
   readonly save: SaveState;
   readonly setAside: readonly SetAside[];
   /** Whether the browser keeps what is not saved; where it does not, only this page has it */
@@ -32,6 +36,7 @@ export interface RigSession {
   readonly store: StoreApi<RigState>;
   /** Applies a command at once and sends it. @returns whether it was applied; a refusal is in the state */
   readonly run: (command: Command) => boolean;
+  /** Takes the own last edit back; fetches what of the log it needs for that */
   readonly undo: () => void;
   readonly redo: () => void;
   readonly dismissRefusal: () => void;
@@ -44,8 +49,10 @@ export interface RigSession {
   readonly catchUp: () => Promise<void>;
   /** Sends what is pending now */
   readonly flush: () => Promise<void>;
+  /** Fetches the page of the log before what is known */
+  readonly loadEarlier: () => Promise<void>;
   /** Takes over what a tab that is gone has left. @returns whether it is in a box of this tab's own now */
-  readonly adopt: (box: Box) => boolean;
+  readonly adopt: (box: Box) => Promise<boolean>;
 }
 
 /** The server did not take a request, and would not take it again. */
@@ -64,6 +71,8 @@ export interface SessionDoor {
   readonly send: (request: SaveRequest) => Promise<SaveAnswer>;
   /** Entries after a place in the log; `other log` where the server's log has no such place. @throws as `send` */
   readonly fetchAfter: (stand: Stand) => Promise<readonly SavedEntry[] | 'other log' | 'gone'>;
+  /** The page of the log before a revision. @throws as `send` */
+  readonly fetchBefore: (revision: number) => Promise<readonly SavedEntry[] | 'gone'>;
   /** The rig as the server has it now; null where it has none. @throws as `send` */
   readonly fetchWhole: () => Promise<Opened | null>;
   /** Keeps what is not saved. @returns false where it cannot */

@@ -3,10 +3,7 @@
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { format } from 'date-fns';
-import { Fragment } from 'react';
-
-/** Most lines drawn. */
-const SHOWN = 500;
+import { Fragment, useState } from 'react';
 
 /** Where undo ends: what an earlier version wrote and no upgrade reached. */
 const Boundary = () => (
@@ -20,28 +17,25 @@ const Boundary = () => (
 export const HistoryView = () => {
   const session = useRigSession();
   const history = useRig((state) => state.history);
-  const undo = useRig((state) => state.undo);
-  const lines = history.slice(-SHOWN).reverse();
+  const earlier = useRig((state) => state.earlier);
+  const may = useRig((state) => state.may);
+  const [isLoading, setLoading] = useState(false);
+  const lines = [...history].reverse();
+  const more = async () => {
+    setLoading(true);
+    await session.loadEarlier();
+    setLoading(false);
+  };
   return (
     <Box overflowY="auto" p="4" flex="1" tabIndex={0} role="region" aria-label="History">
       <Flex gap="3" align="center" mb="3">
         <Text as="h2" fontSize="lg" fontWeight="600">
           History
         </Text>
-        <Button
-          size="sm"
-          variant="outline"
-          disabled={undo.undo.length === 0}
-          onClick={session.undo}
-        >
+        <Button size="sm" variant="outline" disabled={!may.undo} onClick={session.undo}>
           Undo
         </Button>
-        <Button
-          size="sm"
-          variant="outline"
-          disabled={undo.redo.length === 0}
-          onClick={session.redo}
-        >
+        <Button size="sm" variant="outline" disabled={!may.redo} onClick={session.redo}>
           Redo
         </Button>
       </Flex>
@@ -66,10 +60,15 @@ export const HistoryView = () => {
           </Fragment>
         ))}
       </Box>
-      {history.length > SHOWN && (
-        <Text mt="2" fontSize="sm" color="ink.soft">
-          And {history.length - SHOWN} earlier.
-        </Text>
+      {earlier > 0 && (
+        <Flex gap="3" align="center" mt="3">
+          <Button size="sm" variant="outline" loading={isLoading} onClick={() => void more()}>
+            Show earlier
+          </Button>
+          <Text fontSize="sm" color="ink.soft">
+            {earlier.toLocaleString('en')} earlier.
+          </Text>
+        </Flex>
       )}
     </Box>
   );

@@ -40,7 +40,7 @@ interface Props {
 const adopt = async (rigId: string, tabId: string, session: RigSession): Promise<void> => {
   const left = adoptBoxes(localStorage, rigId, tabId, await liveTabs());
   if (left.pending.length === 0 && left.setAside.length === 0) return;
-  if (session.adopt(left)) left.emptied();
+  if (await session.adopt(left)) left.emptied();
 };
 
 /** Opens a rig: applies edits at once, saves them, and hears of everybody else's. */

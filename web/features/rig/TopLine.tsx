@@ -50,14 +50,16 @@ const UndoButtons = () => {
   const session = useRigSession();
   const undo = useRig((state) => state.undo.undo.at(-1)?.says);
   const redo = useRig((state) => state.undo.redo.at(-1)?.says);
+  const mayUndo = useRig((state) => state.may.undo);
+  const mayRedo = useRig((state) => state.may.redo);
   return (
     <>
       <IconButton
         size="sm"
         variant="ghost"
         aria-label="Undo"
-        title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`}
-        disabled={undo === undefined}
+        title={undo === undefined ? (mayUndo ? 'Undo' : 'Nothing to undo') : `Undo: ${undo}`}
+        disabled={!mayUndo}
         onClick={session.undo}
       >
         <Undo2 size={16} />
@@ -66,8 +68,8 @@ const UndoButtons = () => {
         size="sm"
         variant="ghost"
         aria-label="Redo"
-        title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`}
-        disabled={redo === undefined}
+        title={redo === undefined ? (mayRedo ? 'Redo' : 'Nothing to redo') : `Redo: ${redo}`}
+        disabled={!mayRedo}
         onClick={session.redo}
       >
         <Redo2 size={16} />

@@ -6,7 +6,7 @@ import { CurrencyProvider } from '@/features/rig/Currency';
 import { Frame } from '@/features/rig/Frame';
 import { RigProvider } from '@/features/rig/RigProvider';
 import { Unreadable } from '@/features/shelf/Unreadable';
-import { entriesAfter, findRig } from '@/server/rigs';
+import { findRig, pageOfLog } from '@/server/rigs';
 import { findCurrency } from '@/server/studio';
 
 interface Props {
@@ -29,9 +29,7 @@ const RigLayout = async ({ params, children }: Props) => {
   if (!found) notFound();
   if (!found.read.ok) return <Unreadable rigId={rigId} problems={found.read.problems} />;
   const currency = await findCurrency();
-  const entries = (await entriesAfter(rigId, 0)).filter(
-    ({ revision }) => revision <= found.revision,
-  );
+  const entries = await pageOfLog(rigId, found.revision);
   return (
     <RigProvider rigId={rigId} saved={{ rig: found.read.rig, revision: found.revision, entries }}>
       <CurrencyProvider currency={currency}>

@@ -5,7 +5,7 @@ interface Context {
   readonly params: Promise<{ rigId: string }>;
 }
 
-/** A rig with its log, for a page whose own has parted from the server's. */
+/** A rig with the newest page of its log, for a page whose own has parted from the server's. */
 export const GET = answering(async (_request, { params }: Context) => {
   const opened = await openRig((await params).rigId);
   return opened

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem, queryOf } from '@/server/answers';
-import { entriesAfter, isInLog, isOnShelf } from '@/server/rigs';
+import { entriesAfter, isInLog, isOnShelf, pageOfLog } from '@/server/rigs';
 import { isTooMuch, MAX_COMMANDS, saveEntries } from '@/server/save';
 import { revisionSchema, rigIdSchema, saveRequestSchema } from '@/session/protocol';
 
@@ -11,21 +11,29 @@ interface Context {
 /** Largest save read. @unit bytes */
 const MAX_SAVE_BYTES = 4 * 1024 * 1024;
 
-const querySchema = z.strictObject({
-  after: z
-    .string()
-    .regex(/^\d{1,10}$/)
-    .transform(Number)
-    .pipe(revisionSchema),
-  /** The entry that stands there, as the page knows it */
-  is: z.string().max(64).optional(),
-});
+const placeSchema = z
+  .string()
+  .regex(/^\d{1,10}$/)
+  .transform(Number)
+  .pipe(revisionSchema);
 
-/** The log of a rig after a revision. 409 where the page knows another log. */
+const querySchema = z.union([
+  z.strictObject({
+    after: placeSchema,
+    /** The entry that stands there, as the page knows it */
+    is: z.string().max(64).optional(),
+  }),
+  z.strictObject({ before: placeSchema }),
+]);
+
+/** The log of a rig after a revision, or the page of it before one. 409 where the page knows another log. */
 export const GET = answering(async (request, { params }: Context) => {
-  const { after, is } = queryOf(request, querySchema);
+  const query = queryOf(request, querySchema);
   const { rigId } = await params;
   if (!(await isOnShelf(rigId))) return noSuchRig();
+  if ('before' in query)
+    return answer({ entries: await pageOfLog(rigId, Math.max(0, query.before - 1)) });
+  const { after, is } = query;
   if (is !== undefined && !(await isInLog(rigId, { revision: after, entryId: is }))) {
     return problem(409, 'The log has another entry there.');
   }
