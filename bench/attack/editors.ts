@@ -23,6 +23,10 @@ export const overHttp = (url: string, rigId: string): Server => {
     if (response.status >= 500) throw new Error(`HTTP ${response.status}`);
     return response;
   };
+  const entriesIn = async (response: Response): Promise<SavedEntry[]> => {
+    const { entries } = (await response.json()) as { entries: unknown[] };
+    return entries.map((entry): SavedEntry => savedEntrySchema.parse(entry));
+  };
   return {
     open: async () => {
       const response = await ask('');
@@ -41,8 +45,11 @@ export const overHttp = (url: string, rigId: string): Server => {
       const response = await ask(`/entries?after=${revision}${entryId ? `&is=${entryId}` : ''}`);
       if (response.status === 404) return 'gone';
       if (response.status === 409) return 'other log';
-      const { entries } = (await response.json()) as { entries: unknown[] };
-      return entries.map((entry): SavedEntry => savedEntrySchema.parse(entry));
+      return entriesIn(response);
+    },
+    fetchBefore: async (revision) => {
+      const response = await ask(`/entries?before=${revision}`);
+      return response.status === 404 ? 'gone' : entriesIn(response);
     },
   };
 };

@@ -87,6 +87,7 @@ export {
   RULES,
   type Rule,
   findingKey,
+  hasToDoWith,
 } from './rules';
 export { reachOfLink } from './rules/reach';
 export { type Remedy, remediesFor } from './solve/gain/buy';

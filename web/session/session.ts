@@ -10,10 +10,11 @@ import {
   undoState,
 } from '@echo-loom/core';
 import { createStore } from 'zustand/vanilla';
-import { type Applied, type HistoryLine, type Opened, OtherLog, RigLog } from './log';
+import { type Applied, type Opened, OtherLog, RigLog } from './log';
 import type { SetAside } from './outbox';
 import { PAGE_VERSION, type Pending, type SaveAnswer, type SavedEntry } from './protocol';
 import { NotUnderstood, type RigSession, type RigState, type SessionDoor } from './state';
+import { isShort, mayTakeBack, revertedByPending, withUndone } from './taking-back';
 
 /** Most entries sent at once; the server takes 200. */
 const BATCH = 100;
@@ -34,14 +35,6 @@ const batchOf = (pending: readonly Applied[], most: number): Pending[] => {
   return batch;
 };
 
-/** The entries that undos and redos speak of. */
-const revertedBy = (items: readonly { readonly command: AskedCommand | null }[]): string[] =>
-  items.flatMap(({ command }) => (command?.type === 'revert' ? [command.entryId] : []));
-
-/** An author's own undos and redos that can still be read. */
-const ownReverts = (history: readonly HistoryLine[], author: string): HistoryLine[] =>
-  history.filter((line) => line.author === author && line.version === PAGE_VERSION);
-
 /**
  * One open rig in one browser: the saved document, what has been done on top of it, and the conversation with the
  * server. Edits apply at once; the server puts them on top of what others did meanwhile and says what that was.
@@ -58,20 +51,6 @@ export const openSession = (
   let retryMs = FIRST_RETRY_MS;
   let mostAtOnce = BATCH;
 
-  /** Whether what is to be taken back may lie in what is not known of the log. */
-  const isShort = (does: 'undo' | 'redo', history = log.history()): boolean =>
-    log.earlier > 0 &&
-    (revertedBy(ownReverts(history, door.author)).some((id) => !log.knows(id)) ||
-      (does === 'undo' && undoState(history, door.author).undo.length === 0));
-
-  const mayOf = (history: HistoryLine[]): RigState['may'] => {
-    const { undo, redo } = undoState(history, door.author);
-    return {
-      undo: undo.length > 0 || isShort('undo', history),
-      redo: redo.length > 0 || isShort('redo', history),
-    };
-  };
-
   const first = log.history();
   const store = createStore<RigState>(() => ({
     rig: log.rig,
@@ -79,7 +58,7 @@ export const openSession = (
     history: first,
     earlier: log.earlier,
     undo: undoState(first, door.author),
-    may: mayOf(first),
+    may: mayTakeBack(log, first, door.author),
     save: { state: 'saved' },
     setAside: [],
     isKept: true,
@@ -102,7 +81,7 @@ export const openSession = (
       history,
       earlier,
       undo,
-      may: mayOf(history),
+      may: mayTakeBack(log, history, door.author),
       setAside,
       isKept,
       ...more,
@@ -132,29 +111,12 @@ export const openSession = (
     while (ids.some((id) => !log.knows(id))) if (!(await loadPage())) return;
   };
 
-  /** A rig with as much of its log as pending undos speak of. */
-  const withUndone = async (whole: Opened): Promise<Opened> => {
-    const pending = log.pending.map((applied) => applied.pending);
-    const own = new Set(pending.map(({ id }) => id));
-    const wanted = revertedBy(pending).filter((id) => !own.has(id));
-    let { entries } = whole;
-    for (;;) {
-      const [first] = entries;
-      const known = new Set(entries.map(({ id }) => id));
-      if (!first || first.revision <= 1 || wanted.every((id) => known.has(id)))
-        return { ...whole, entries };
-      const page = await door.fetchBefore(first.revision);
-      if (page === 'gone' || page.length === 0) return { ...whole, entries };
-      entries = [...page, ...entries];
-    }
-  };
-
   /** Reads everything anew. @returns whether the rig is there */
   const reopen = async (): Promise<boolean> => {
     const asked = log.stand;
     const newest = await door.fetchWhole();
     if (newest === null) return gone();
-    const whole = await withUndone(newest);
+    const whole = await withUndone(newest, log, door);
     // A save was answered meanwhile: what was fetched may be older than what is known by now.
     if (log.stand.entryId !== asked.entryId || log.stand.revision !== asked.revision)
       return lookAgain();
@@ -306,12 +268,12 @@ export const openSession = (
   };
 
   const revert = (does: 'undo' | 'redo'): void => {
-    if (!isShort(does)) {
+    if (!isShort(log, door.author, does)) {
       take(does);
       return;
     }
     const reaching = async (): Promise<void> => {
-      while (isShort(does)) if (!(await loadPage())) break;
+      while (isShort(log, door.author, does)) if (!(await loadPage())) break;
       take(does);
     };
     void reaching().catch(waiting);
@@ -358,9 +320,8 @@ export const openSession = (
       await loadPage().catch(waiting);
     },
     adopt: async ({ pending, setAside }) => {
-      const own = new Set(pending.map(({ id }) => id));
       try {
-        await reach(revertedBy(pending).filter((id) => !own.has(id)));
+        await reach(revertedByPending(pending));
       } catch (error) {
         // It stays where it was left, for the next try.
         waiting(error);

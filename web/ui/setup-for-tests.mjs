@@ -7,5 +7,13 @@ if (globalThis.Element) {
     unobserve() {}
     disconnect() {}
   };
+  globalThis.IntersectionObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+  // Nothing is painted: a chart has its words and its table, as for whoever cannot see it.
+  globalThis.HTMLCanvasElement.prototype.getContext = () => null;
+  globalThis.document.fonts ??= { ready: Promise.resolve() };
   globalThis.Element.prototype.scrollIntoView ??= () => undefined;
 }

@@ -22,13 +22,21 @@ export interface Started<T> {
   readonly cancel: () => void;
 }
 
+interface Asked {
+  readonly analysis: Analysis;
+  readonly about: string;
+  readonly attempt: number;
+}
+
 /** A long search in the engine's thread, started and cancelled by hand. */
 export const useSearch = <T>({ analysis, ask, onFound }: Search<T>): Started<T> => {
-  const [asked, setAsked] = useState<{ analysis: Analysis; about: string } | null>(null);
-  const about = asked?.analysis === analysis ? asked.about : null;
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const present = asked?.analysis === analysis ? asked : null;
+  const about = present?.about ?? null;
   const at = useTask({
     analysis,
-    key: about,
+    // Each start is a search of its own: one that failed can be started again.
+    key: present && `${present.attempt} ${present.about}`,
     ask,
     isLong: true,
     onFound:
@@ -41,7 +49,8 @@ export const useSearch = <T>({ analysis, ask, onFound }: Search<T>): Started<T> 
   return {
     at,
     about,
-    start: (next) => setAsked({ analysis, about: next }),
+    start: (next) =>
+      setAsked((last) => ({ analysis, about: next, attempt: (last?.attempt ?? 0) + 1 })),
     cancel: () => setAsked(null),
   };
 };

@@ -6,7 +6,7 @@ import { microphonesInRoom } from '../passes/room';
 import { isConversion } from '../passes/sound/gains';
 import { voiceFigures } from '../passes/sound/voice-figures';
 import { apply } from '../rig';
-import { type Finding, findingKey, type Fix } from '../rules';
+import { type Finding, findingKey, type Fix, hasToDoWith } from '../rules';
 
 /** A figure before and after a fix. */
 export interface Effect {
@@ -78,15 +78,10 @@ const streamEffects = (before: Analysis, after: Analysis, finding: Finding): Eff
     : [];
 };
 
-const OF_THE_ROOM: ReadonlySet<string> = new Set([
-  'sound.room-noise',
-  'sound.placed-noise',
-  'sound.off-axis',
-]);
-
 /** What a fix does to a microphone in its room. */
-const roomEffects = (before: Analysis, after: Analysis, { code, about }: Finding): Effect[] => {
-  if (!OF_THE_ROOM.has(code)) return [];
+const roomEffects = (before: Analysis, after: Analysis, finding: Finding): Effect[] => {
+  if (!hasToDoWith(finding, 'voice over room')) return [];
+  const { about } = finding;
   const [a, b] = [before, after].map((analysis) =>
     microphonesInRoom(analysis).find(({ node }) => node.device.id === about.deviceId),
   );

@@ -70,7 +70,7 @@ import { unguarded } from './picture/unguarded';
 import { unmeasured } from './picture/unmeasured';
 import { uprightEnlarged } from './picture/upright-enlarged';
 import { upscaled } from './picture/upscaled';
-import type { Rule } from './rule';
+import type { Finding, Matter, Rule } from './rule';
 import { destinationEmpty } from './signal/destination-empty';
 import { sourceLost } from './signal/source-lost';
 import { unconnected } from './signal/unconnected';
@@ -247,6 +247,10 @@ export const RULES: readonly Rule[] = [
 export const ruleByCode: ReadonlyMap<string, Rule> = new Map(
   RULES.map((rule) => [rule.code, rule]),
 );
+/** Whether a finding has to do with a matter. */
+export const hasToDoWith = ({ code }: Pick<Finding, 'code'>, matter: Matter): boolean =>
+  ruleByCode.get(code)?.matters?.includes(matter) ?? false;
+
 export * from '../edits/fix';
 export type { About } from './about';
 export { type Area, AREA_IDS, AREAS } from './areas';

@@ -12,6 +12,7 @@ import { reachM } from '../rig/links/cables';
 import { at } from './about';
 import type { Area } from './areas';
 import type { Finding, Rule } from './rule';
+import type { Texts } from './rule-of';
 
 /** Heaviest load on each link. @returns Gb/s; links of sound, and links that carry nothing yet, are not in it */
 const linkLoads = pass('link loads', (measured): ReadonlyMap<LinkEdge, number> => {
@@ -54,7 +55,7 @@ export const reachRule = (
   area: Area,
   code: string,
   families: readonly PortFamily[],
-  texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source'>,
+  texts: Texts,
 ): Rule => ({
   code,
   area,

@@ -25,10 +25,25 @@ export interface Finding {
   readonly houseRule?: keyof HouseRules;
 }
 
+/** Matters that several rules have to do with, and a view or a search asks for. */
+export type Matter =
+  /** How far a voice stands over the room */
+  | 'voice over room'
+  /** What the room does to a microphone */
+  | 'microphone in room'
+  /** What people hear */
+  | 'ears'
+  /** What a larger picture may break */
+  | 'size'
+  /** What the switcher's panel can do */
+  | 'panel';
+
 /** One rule of the field: finds a problem, explains it, offers remedies. A file each. */
 export interface Rule {
   readonly code: string;
   readonly area: Area;
+  /** What it has to do with, for whoever asks for the findings of one matter */
+  readonly matters?: readonly Matter[];
   /** For the rule reference: what it looks for */
   readonly looksFor: string;
   readonly why: string;

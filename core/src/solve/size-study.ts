@@ -1,24 +1,7 @@
 import { type Analysis, reanalyse, type Verdict } from '../analyse';
 import { atSize, type Size } from '../passes/picture/size';
 import { apply, type SimpleCommand } from '../rig';
-import { type Finding, findingKey } from '../rules';
-
-/** What carries, takes in, writes or sends pictures, and can break under larger ones. */
-const BREAKS: ReadonlySet<string> = new Set([
-  'picture.link-overload',
-  'picture.format-refused',
-  'picture.reach',
-  'picture.heat',
-  'computer.branch-full',
-  'computer.controller-full',
-  'computer.reach',
-  'computer.work',
-  'computer.encodes',
-  'computer.drive-slow',
-  'computer.drive-full',
-  'computer.uplink',
-  'brief.capture-size',
-]);
+import { type Finding, findingKey, hasToDoWith } from '../rules';
 
 /** A whole rig taken to a size: the edits, and what then breaks that did not before. */
 export interface SizeStudy {
@@ -43,7 +26,7 @@ export const studySize = (analysis: Analysis, size: Size): SizeStudy | null => {
     commands,
     after: after.verdict,
     breaks: after.findings.filter(
-      (finding) => BREAKS.has(finding.code) && !before.has(key(finding)),
+      (finding) => hasToDoWith(finding, 'size') && !before.has(key(finding)),
     ),
   };
 };

@@ -7,6 +7,7 @@ import {
   type Analysis,
   type Ears,
   type Finding,
+  hasToDoWith,
 } from '@echo-loom/core';
 
 /** A person on site or elsewhere, and what reaches their ears. */
@@ -85,21 +86,9 @@ export const timeText = (hours: number | null): string =>
         ? `${figure(hours)} h`
         : `${figure(hours * 60, 0)} min`;
 
-const CODES: ReadonlySet<string> = new Set([
-  'sound.ears-loud',
-  'sound.ears-late',
-  'sound.mix-minus',
-  'sound.loudspeaker-open',
-  'sound.outputs-short',
-  'sound.no-talkback',
-  'sound.talkback-heard',
-  'sound.howl',
-  'brief.cannot-hear',
-]);
-
 /** Findings about what people hear. */
 export const findingsOfEars = ({ findings }: Analysis): Finding[] =>
-  findings.filter(({ code }) => CODES.has(code));
+  findings.filter((finding) => hasToDoWith(finding, 'ears'));
 
 /** Somebody off air who can speak, and into whose headphones. */
 export interface TalkbackRow {

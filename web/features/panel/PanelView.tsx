@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { entry, freeId, GUARDS, inOrder, type SimpleCommand } from '@echo-loom/core';
+import { entry, freeId, GUARDS, hasToDoWith, inOrder, type SimpleCommand } from '@echo-loom/core';
 import { useState } from 'react';
 import { oneOf, SWITCHERS } from '@/features/brief/words';
 import { FindingCard } from '@/features/findings/FindingCard';
@@ -27,10 +27,7 @@ export const PanelView = () => {
     ([id]) => !buttons.some(([, { does }]) => does.type === 'scene' && does.sceneId === id),
   );
   const findings = analysis.findings.filter(
-    ({ about, code }) =>
-      about.buttonId !== undefined ||
-      code === 'picture.scene-off-panel' ||
-      code === 'picture.too-many-for-hand',
+    (finding) => finding.about.buttonId !== undefined || hasToDoWith(finding, 'panel'),
   );
   const taken = { ...rig.panel.buttons, ...rig.scenes };
   const add = () => {

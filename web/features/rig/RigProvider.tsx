@@ -1,8 +1,7 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { useStore } from 'zustand';
+import { useEffect, useState, type ReactNode } from 'react';
 import { browserDoor } from '@/session/door';
 import { hearOf } from '@/session/events';
 import type { Opened } from '@/session/log';
@@ -10,25 +9,10 @@ import { adoptBoxes, holdTab, liveTabs } from '@/session/outbox';
 import { openSession } from '@/session/session';
 import { EngineQueue } from '@/workers/queue';
 import { startEngine } from '@/workers/start';
-import { EngineProvider } from '@/workers/useTask';
-import type { RigSession, RigState } from '@/session/state';
+import { OpenRig } from './open-rig';
 
-const SessionContext = createContext<RigSession | null>(null);
-const RigIdContext = createContext('');
-
-/** The open rig's id, for links. */
-export const useRigId = (): string => useContext(RigIdContext);
-
-/** The open rig's session. Only inside `RigProvider`. */
-export const useRigSession = (): RigSession => {
-  const session = useContext(SessionContext);
-  if (!session) throw new Error('useRigSession is used outside a RigProvider');
-  return session;
-};
-
-/** Part of the open rig's state; the component draws again when that part changes. */
-export const useRig = <T,>(select: (state: RigState) => T): T =>
-  useStore(useRigSession().store, select);
+export { useRig, useRigId, useRigSession } from './open-rig';
+import type { RigSession } from '@/session/state';
 
 interface Props {
   readonly rigId: string;
@@ -90,10 +74,8 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
   }, [rigId]);
 
   return session ? (
-    <RigIdContext.Provider value={rigId}>
-      <SessionContext.Provider value={session}>
-        <EngineProvider value={engine}>{children}</EngineProvider>
-      </SessionContext.Provider>
-    </RigIdContext.Provider>
+    <OpenRig rigId={rigId} session={session} engine={engine}>
+      {children}
+    </OpenRig>
   ) : null;
 };

@@ -12,6 +12,7 @@ import {
   type MicrophoneInRoom,
   type Pattern,
   type PickedUp,
+  hasToDoWith,
 } from '@echo-loom/core';
 
 /** A microphone in its room, against the house rules. */
@@ -26,21 +27,11 @@ export interface MicrophoneRow {
   readonly level: 'stop' | 'warn' | 'well';
 }
 
-const CODES: ReadonlySet<string> = new Set([
-  'sound.room-noise',
-  'sound.placed-noise',
-  'sound.bleed',
-  'sound.reverberant',
-  'sound.off-axis',
-  'sound.too-close',
-  'sound.howl',
-  'sound.place-unknown',
-  'sound.distance-differs',
-]);
-
 /** Findings about what the room does to a microphone. */
 export const findingsOfRoom = ({ findings }: Analysis, deviceId: string) =>
-  findings.filter(({ code, about }) => about.deviceId === deviceId && CODES.has(code));
+  findings.filter(
+    (finding) => finding.about.deviceId === deviceId && hasToDoWith(finding, 'microphone in room'),
+  );
 
 const worstOf = (microphone: MicrophoneInRoom): MicrophoneRow['worst'] =>
   microphone.bleed.reduce<MicrophoneRow['worst']>((worst, other) => {

@@ -10,6 +10,7 @@ export const cannotHear = coverageRule({
   title: ({ subject }) => `${subject.name} cannot hear`,
   houseRule: 'monitoring',
   advice: 'Give them a feed with everyone in it but themself.',
+  matters: ['ears'],
   looksFor:
     'Someone on site without a headphone feed, or a remote guest who does not get a mix ' +
     'of everyone but themself; traced through the buses.',

@@ -23,6 +23,7 @@ export const captureSize = houseRule(
   'captureSize',
   'brief.capture-size',
   {
+    matters: ['size'],
     looksFor:
       'Cameras that give a smaller or a larger picture than the school of capture size asks for.',
     why: 'Larger pictures load every link for nothing; smaller ones leave no pixels to punch in with.',

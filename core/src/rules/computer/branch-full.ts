@@ -221,6 +221,7 @@ const describe = (measured: Measured, branch: UsbLinkBranch): Finding => {
 export const branchFull: Rule = {
   code: CODE,
   area: 'computer',
+  matters: ['size'],
   looksFor: 'A USB port, cable or hub through which more is sent than it carries.',
   why:
     'Pictures stutter or are squeezed without a word. Two capture devices that work alone ' +

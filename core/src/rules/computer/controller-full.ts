@@ -8,6 +8,7 @@ const CODE = 'computer.controller-full';
 export const controllerFull: Rule = {
   code: CODE,
   area: 'computer',
+  matters: ['size'],
   looksFor:
     'Ports of one USB controller through which, together, more is sent than the controller carries.',
   why: 'Ports side by side often share one controller; each is fast alone and not all at once.',

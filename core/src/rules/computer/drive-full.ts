@@ -15,6 +15,7 @@ const full = (measured: Measured): { load: DriveLoad; hours: number; showHours: 
 export const driveFull = computerRule(
   'computer.drive-full',
   {
+    matters: ['size'],
     looksFor: 'A drive or card, empty at the start, that is full before the show is over.',
     why: 'The end of the show is not recorded.',
     remedy: 'Use a larger one, a lower bitrate, or change it in a break.',

@@ -18,6 +18,7 @@ const slow = (measured: Measured): { load: DriveLoad; canMBps: number }[] =>
 export const driveSlow = computerRule(
   'computer.drive-slow',
   {
+    matters: ['size'],
     looksFor: 'A drive or card that is asked to write more than it does in the long run.',
     why: 'The recording stops or drops frames, often after the first minutes, when its fast memory is full.',
     remedy: 'Use a faster drive, a lower bitrate, or fewer files on one drive.',

@@ -5,6 +5,7 @@ import { computerRule } from '../rule-of';
 export const encodes = computerRule(
   'computer.encodes',
   {
+    matters: ['size'],
     looksFor: 'More encodes than the graphics hardware of a computer makes at once.',
     why: 'The rest falls back to the processor, which costs several times as much, and often without a word.',
     remedy: 'Write fewer files, record on a recorder or a switcher, or use a second machine.',

@@ -18,6 +18,7 @@ const crowdedLine = (
 export const uplink = computerRule(
   'computer.uplink',
   {
+    matters: ['size'],
     looksFor:
       'Streams and calls that together use more of the line out of the building than the house rule allows.',
     why: 'A line is never as fast as it was measured; the stream stutters for everyone at once.',

@@ -19,6 +19,7 @@ const over = (measured: Measured): (Workload & { readonly budget: number })[] =>
 export const workOver = computerRule(
   'computer.work',
   {
+    matters: ['size'],
     looksFor:
       'A computer that is asked to take in, put together and encode more pictures than its budget.',
     why: 'It drops frames, and first when most happens.',

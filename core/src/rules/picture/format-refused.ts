@@ -4,6 +4,7 @@ import { stoppedRule } from './stopped-rule';
 export const formatRefused = stoppedRule(
   'picture.format-refused',
   {
+    matters: ['size'],
     looksFor:
       'An input that does not take the format it is sent, or a switcher without a scaler that runs at another one.',
     why: 'The input shows nothing at all.',

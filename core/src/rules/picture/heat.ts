@@ -5,6 +5,7 @@ import { cameraRule, setFix } from '../rule-of';
 export const heat = cameraRule(
   'picture.heat',
   {
+    matters: ['size'],
     looksFor: 'A camera that gets too hot in the format it is set to before the show is over.',
     why: 'It switches itself off, and does not come back until it is cool.',
     remedy:

@@ -4,6 +4,7 @@ import { stoppedRule } from './stopped-rule';
 export const linkOverload = stoppedRule(
   'picture.link-overload',
   {
+    matters: ['size'],
     looksFor: 'A format that loads a link with more than its ports or its cable carry.',
     why: 'The screen stays black or sparkles; it does not fall back by itself.',
     remedy: 'Set the source to a lighter format, or use ports and a cable of a faster class.',

@@ -18,6 +18,7 @@ const unreached = (measured: Measured) => {
 export const sceneOffPanel = pictureRule(
   'picture.scene-off-panel',
   {
+    matters: ['panel'],
     looksFor: 'A scene that no button calls up, in a show that is switched by hand.',
     why: 'It was planned and cannot be shown.',
     remedy: 'Put it on the panel.',

@@ -8,6 +8,7 @@ const PEDAL_SWITCHES = 3;
 export const tooManyForHand = pictureRule(
   'picture.too-many-for-hand',
   {
+    matters: ['panel'],
     looksFor:
       'More scenes than whoever switches can call up: a pedal with three switches, or nobody at all.',
     why: 'A foot finds three switches without looking; a show nobody switches stays in its first scene.',

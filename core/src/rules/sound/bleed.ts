@@ -22,6 +22,7 @@ const tooLoud = (
 export const bleed = microphoneRule(
   'sound.bleed',
   {
+    matters: ['microphone in room'],
     looksFor: 'A microphone that hears another voice less than 9.5 dB under its own.',
     why:
       'The other voice arrives twice, a moment apart: it sounds hollow, and cutting one ' +

@@ -16,6 +16,7 @@ const onPlan = ({ node, personId, spot }: MicrophoneInRoom, measured: Measured):
 export const distanceDiffers = microphoneRule(
   'sound.distance-differs',
   {
+    matters: ['microphone in room'],
     looksFor:
       'A microphone placed on the plan at another distance from its person than the one its level is computed with.',
     why: 'The level counts by the distance that was typed, noise and bleed by the plan: one of them is wrong.',

@@ -11,6 +11,7 @@ const SPEECH_MS = 15;
 export const earsLate = soundRule(
   'sound.ears-late',
   {
+    matters: ['ears'],
     looksFor: 'Somebody who hears their own voice late in their headphones.',
     why: 'Above 10 ms playing in time suffers, above 15 ms speech does: people slow down and stumble.',
     remedy: 'Use the direct path of the interface or mixer, not the one through the computer.',

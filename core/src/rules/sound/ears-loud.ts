@@ -50,6 +50,7 @@ const listenerName = ({ rig }: Measured, personId: string | null): string | unde
 export const earsLoud = soundRule(
   'sound.ears-loud',
   {
+    matters: ['ears'],
     looksFor:
       'Headphones in which the sound is louder than may be heard for the length of the show.',
     why: 'Hearing does not come back. This is a caution, not medicine; local rules for work decide.',

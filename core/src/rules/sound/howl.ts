@@ -43,6 +43,7 @@ const quieter = (microphone: MicrophoneInRoom, { rig }: Measured): Fix[] => {
 export const howl = microphoneRule(
   'sound.howl',
   {
+    matters: ['microphone in room', 'ears'],
     looksFor:
       'A microphone whose own voice comes back from loudspeakers nearly as loud as it went in.',
     why:

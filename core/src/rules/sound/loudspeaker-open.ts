@@ -6,6 +6,7 @@ import { setFix } from '../rule-of';
 export const loudspeakerOpen: Rule = {
   code: 'sound.loudspeaker-open',
   area: 'sound',
+  matters: ['ears'],
   looksFor: 'A caller heard over a loudspeaker while microphones in the room go back to a caller.',
   why: 'The microphones pick the caller up and send them back to themself.',
   remedy: 'Give everyone headphones, or mute the loudspeaker while microphones are open.',

@@ -17,6 +17,7 @@ const echoes = (measured: Measured): Thread[] =>
 export const mixMinus: Rule = {
   code: 'sound.mix-minus',
   area: 'sound',
+  matters: ['ears'],
   looksFor: 'A way from a remote guest’s sound back to the same guest.',
   why: 'They hear themself late and stop talking.',
   remedy: 'Send them a mix-minus: everything but themself.',

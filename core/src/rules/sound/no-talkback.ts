@@ -19,6 +19,7 @@ const hasTalkback = (measured: Measured): boolean =>
 export const noTalkback = soundRule(
   'sound.no-talkback',
   {
+    matters: ['ears'],
     looksFor: 'A show switched by an operator who can speak to nobody.',
     why: 'Cues are waved, shouted or missed.',
     remedy: 'Give the operator a talkback microphone into the headphones, or an intercom.',

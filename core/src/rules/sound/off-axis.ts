@@ -12,6 +12,7 @@ const lossDb = ({ pattern, offAxisDeg }: MicrophoneInRoom): number =>
 export const offAxis = microphoneRule(
   'sound.off-axis',
   {
+    matters: ['voice over room', 'microphone in room'],
     looksFor: 'A microphone that points so far past its mouth that the voice loses 3 dB or more.',
     why: 'The voice gets quieter and duller while the room stays as it was.',
     remedy: 'Point it at the mouth.',

@@ -33,6 +33,7 @@ const counted = ({ rig, graph }: Measured): Count => {
 export const outputsShort = soundRule(
   'sound.outputs-short',
   {
+    matters: ['ears'],
     looksFor: 'Fewer headphone sockets in the whole rig than people on site who speak.',
     why: 'Two people on one splitter hear each other’s level; the quieter pair is turned up until it hurts.',
     remedy: 'Add a headphone amplifier with an output each.',

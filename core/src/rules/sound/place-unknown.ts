@@ -8,6 +8,7 @@ const begun = ({ rig }: Measured): boolean =>
 export const placeUnknown = microphoneRule(
   'sound.place-unknown',
   {
+    matters: ['microphone in room'],
     looksFor:
       'A microphone of which the room cannot be told because somebody or something has no ' +
       'place or no pattern, in a rig where others have one.',

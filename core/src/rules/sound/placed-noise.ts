@@ -39,6 +39,7 @@ const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] =
 export const placedNoise = microphoneRule(
   'sound.placed-noise',
   {
+    matters: ['voice over room', 'microphone in room'],
     looksFor:
       'A microphone that hears a fan, a kiln or another noise with a place too loud against its voice.',
     why: 'A steady noise is in every pause and under every word; taking it out afterwards takes the voice with it.',

@@ -10,6 +10,7 @@ const DRY_DB = 6;
 export const reverberant = microphoneRule(
   'sound.reverberant',
   {
+    matters: ['microphone in room'],
     looksFor:
       'A microphone as far from its mouth as the distance at which the room is as loud as the voice.',
     why: 'The voice sounds as if from the end of a corridor, and nothing afterwards brings it back.',

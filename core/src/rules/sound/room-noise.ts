@@ -13,6 +13,7 @@ const overRoomAlone = ({ ownSpl, roomSpl }: MicrophoneInRoom): number | null =>
 export const roomNoise = microphoneRule(
   'sound.room-noise',
   {
+    matters: ['voice over room', 'microphone in room'],
     looksFor: 'A microphone whose voice stands too little above the noise of the room itself.',
     why:
       'No gain, booster or interface changes it: what the microphone hears is already ' +

@@ -24,6 +24,7 @@ const onAir = ({ traced, graph }: Measured): Thread[] => {
 export const talkbackHeard = eachSoundRule<Thread>(
   'sound.talkback-heard',
   {
+    matters: ['ears'],
     looksFor: 'Talkback or intercom that reaches a stream or a recording.',
     why: 'The director’s “camera two, closer” goes out to everyone.',
     remedy: 'Keep the intercom on lines of its own, or take its channel out of the mix.',

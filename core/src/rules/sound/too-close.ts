@@ -7,6 +7,7 @@ const BETTER_M = 0.06;
 export const tooClose = microphoneRule(
   'sound.too-close',
   {
+    matters: ['microphone in room'],
     looksFor: 'A directional microphone nearer to the mouth than 4 cm.',
     why: 'Breath and lips thump, the bass swells, and a turn of the head changes the level by several decibels.',
     remedy: 'Keep a hand’s width, or put foam or a screen before it.',

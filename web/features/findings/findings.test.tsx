@@ -1,0 +1,125 @@
+/** @jest-environment jsdom */
+import { analyse, apply, blankRig, findingKey, fixesOf, type Rig } from '@echo-loom/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { demo, drawWithRig, engineHere } from '@/features/rig/rig-for-tests';
+import { EngineQueue } from '@/workers/queue';
+import { FindingCard } from './FindingCard';
+import { FindingsView } from './FindingsView';
+
+const SLOW = 20_000;
+const rig = demo('second-firing');
+
+/** A rig with one finding of a code, its card, and what it would do. */
+const card = (from: Rig, code: string) => {
+  const analysis = analyse(from);
+  const finding = analysis.findings.find((other) => other.code === code);
+  if (!finding) throw new Error(`nothing is found of ${code}`);
+  return {
+    finding,
+    open: drawWithRig(from, <FindingCard analysis={analysis} finding={finding} />),
+    article: () => screen.getByRole('article', { name: finding.title }),
+  };
+};
+const tried = (article: () => HTMLElement) =>
+  waitFor(() => expect(article().getAttribute('aria-busy')).toBe('false'), { timeout: SLOW });
+
+describe('a finding', () => {
+  it('says what happens, its sums, its code, and the house rule it was judged by', async () => {
+    const { finding, article } = card(rig, 'sound.gain-low');
+    expect(within(article()).getByText(finding.says)).toBeTruthy();
+    expect(within(article()).getByText('The sums')).toBeTruthy();
+    expect(within(article()).getByText('sound.gain-low')).toBeTruthy();
+    const rule = within(article()).getByRole('link');
+    expect(rule.getAttribute('href')).toBe('/rigs/a-rig/rules#recordingLevel');
+    await tried(article);
+  });
+  it('tries its fixes, and says what each would change', async () => {
+    const { article } = card(rig, 'sound.phantom-missing');
+    expect(within(article()).getByText(/^Trying what would help/)).toBeTruthy();
+    await tried(article);
+    const fix = within(article()).getByRole('button');
+    expect(fix.textContent).toContain('Switch phantom power on at Strip 2, Microphone input');
+    expect(fix.textContent).toContain('Cures this. Then: 7 stops, 23 warnings, 10 notes.');
+    expect(fix.textContent).toContain('Brings: ');
+  });
+  it('applies a fix as one edit', async () => {
+    const { article, open, finding } = card(rig, 'sound.phantom-missing');
+    await tried(article);
+    await userEvent.click(within(article()).getByRole('button'));
+    const { analysis, history } = open.session.store.getState();
+    expect(history).toHaveLength(1);
+    expect(analysis.findings.map(findingKey)).not.toContain(findingKey(finding));
+  });
+  it('stands there without fixes where nothing would help', async () => {
+    const analysis = analyse(rig);
+    const hopeless = analysis.findings.find(
+      (finding) => fixesOf(analysis, finding).length === 0,
+    )?.code;
+    const { article } = card(rig, hopeless ?? '');
+    await tried(article);
+    expect(within(article()).queryByText(/^Trying/)).toBeNull();
+    expect(within(article()).queryByRole('button')).toBeNull();
+  });
+  it('says why nothing could be tried where the engine fails', async () => {
+    const failing = jest
+      .spyOn(EngineQueue.prototype, 'run')
+      .mockRejectedValue(new Error('The engine stopped'));
+    const { article } = card(rig, 'sound.gain-low');
+    await waitFor(() =>
+      expect(
+        within(article()).getByText('What would help could not be tried: The engine stopped'),
+      ).toBeTruthy(),
+    );
+    failing.mockRestore();
+  });
+});
+
+describe('the findings', () => {
+  const count = () => screen.queryAllByRole('article').length;
+  const all = (number: number) => waitFor(() => expect(count()).toBe(number), { timeout: SLOW });
+
+  it('say that all is well with an empty rig', () => {
+    drawWithRig(blankRig('Empty'), <FindingsView rigId="a-rig" />);
+    expect(screen.getByText('Nothing found. The rig does what it says.')).toBeTruthy();
+  });
+  it('come a few at a time, the worst first, until all are there', async () => {
+    const { session } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
+    const { findings } = session.store.getState().analysis;
+    expect(count()).toBeLessThan(findings.length);
+    await all(findings.length);
+    expect(screen.getAllByRole('heading', { level: 3 }).map((item) => item.textContent)).toEqual(
+      findings.map(({ title }) => title),
+    );
+  });
+  it('are chosen by level and by area', async () => {
+    const { session } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
+    const { findings } = session.store.getState().analysis;
+    await userEvent.selectOptions(screen.getByLabelText('Level'), 'Stops');
+    const stops = findings.filter(({ level }) => level === 'stop');
+    expect(screen.getByText(`${stops.length} of ${findings.length}`)).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Area'), 'picture');
+    await all(stops.filter(({ area }) => area === 'picture').length);
+  });
+  it('say so where none is of the kind that was chosen', async () => {
+    const quiet = apply(blankRig('One'), {
+      type: 'addPlace',
+      placeId: 'shed',
+      place: { name: 'Shed' },
+    });
+    drawWithRig(quiet, <FindingsView rigId="a-rig" />);
+    await userEvent.selectOptions(screen.getByLabelText('Level'), 'Stops');
+    expect(screen.getByText('Nothing found. The rig does what it says.')).toBeTruthy();
+  });
+  it('lead to their place on the loom', async () => {
+    const { visited } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
+    const [first] = await screen.findAllByRole('button', { name: 'Show on the loom' });
+    if (first) await userEvent.click(first);
+    expect(visited).toEqual(['/rigs/a-rig']);
+  });
+});
+
+describe('the engine of the tests', () => {
+  it('refuses tasks before it has a rig, as the worker does', () =>
+    expect(() => engineHere().tasks.remedies(0)).toThrow('before it was given a rig'));
+});
