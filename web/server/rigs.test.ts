@@ -9,9 +9,13 @@ import {
   isInLog,
   listPutAway,
   listRigs,
+  LOG_PAGE,
+  openRig,
+  pageOfLog,
   setDeleted,
   standOf,
 } from './rigs';
+import { item, rename, save } from './save-for-tests';
 import { currencySchema, findCurrency, setCurrency } from './studio';
 
 beforeAll(() => makeDatabase('shelf'), 30_000);
@@ -110,5 +114,44 @@ describe('the studio', () => {
     await setCurrency('SEK');
     expect(await findCurrency()).toBe('SEK');
     expect(currencySchema.safeParse('shells').success).toBe(false);
+  });
+});
+
+describe('a long log', () => {
+  const revisions = (entries: readonly { readonly revision: number }[]): number[] =>
+    entries.map(({ revision }) => revision);
+  /** A rig with so many entries. */
+  const edited = async (count: number): Promise<string> => {
+    const id = await createRig(blankRig('Long'));
+    let on = { revision: 0, entryId: null as string | null };
+    for (let from = 0; from < count; from += 150) {
+      const items = Array.from({ length: Math.min(150, count - from) }, (_, index) =>
+        item(`entry-${from + index}`, rename(`Name ${from + index}`)),
+      );
+      const answer = await save(id, items, on);
+      const last = answer.status === 'taken' ? answer.entries.at(-1) : undefined;
+      on = { revision: last?.revision ?? 0, entryId: last?.id ?? null };
+    }
+    return id;
+  };
+
+  it('gives whoever opens the rig its newest page, oldest first', async () => {
+    const id = await edited(450);
+    const open = await openRig(id);
+    expect(open?.revision).toBe(450);
+    expect(open?.entries).toHaveLength(LOG_PAGE);
+    expect([open?.entries[0]?.revision, open?.entries.at(-1)?.revision]).toEqual([251, 450]);
+  });
+  it('gives the pages before it, down to the first entry and no further', async () => {
+    const id = await edited(450);
+    const second = await pageOfLog(id, 250);
+    expect(revisions(second)).toEqual(Array.from({ length: 200 }, (_, index) => 51 + index));
+    const third = await pageOfLog(id, 50);
+    expect(revisions(third)).toEqual(Array.from({ length: 50 }, (_, index) => 1 + index));
+    expect(await pageOfLog(id, 0)).toEqual([]);
+  });
+  it('is opened whole where it is short, and empty where nothing was done', async () => {
+    expect(revisions((await openRig(await edited(3)))?.entries ?? [])).toEqual([1, 2, 3]);
+    expect((await openRig(await edited(0)))?.entries).toEqual([]);
   });
 });

@@ -13,7 +13,7 @@ interface Props {
 
 /** A search under way: how far it is, and a way out of it. */
 export const Searching = ({ label, tried, of, onCancel }: Props) => (
-  <Flex role="status" gap="3" align="center" mt="2" className="screen-only">
+  <Flex role="status" gap="3" align="center" my="2" className="screen-only">
     <Text fontSize="sm">
       {label}
       {of > 0 ? `: ${tried.toLocaleString('en')} of ${of.toLocaleString('en')}` : ''} …
