@@ -96,6 +96,12 @@ describe('a pass', () => {
     const strict = apply(rig, { type: 'setHouseRules', rules: { minimumSnrDb: 71 } });
     expect(asked(measure(strict, first))).toBe(71);
   });
+  it('that failed once is tried again, and tells the same', () => {
+    const failing = pass('failing', (measured) => measured.device({ id: 'nobody' }).name);
+    const measured = measure(rig);
+    expect(() => failing(measured)).toThrow('The rig has no device “nobody”');
+    expect(() => failing(measured)).toThrow('The rig has no device “nobody”');
+  });
   it('may not ask for itself', () => {
     const round: (measured: Measured) => number = pass('round', (measured) => round(measured) + 1);
     expect(() => round(measure(rig))).toThrow('The pass “round” asks for itself');

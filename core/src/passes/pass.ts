@@ -161,10 +161,13 @@ export class Results {
     const own = this.ownResults(index);
     const outer = this.within;
     this.within = index;
-    const list = recordedInto(own.reads, () => of.makeFor(this.measured, walk));
-    this.within = outer;
-    own.lists[of.slot] = list;
-    return list;
+    try {
+      const list = recordedInto(own.reads, () => of.makeFor(this.measured, walk));
+      own.lists[of.slot] = list;
+      return list;
+    } finally {
+      this.within = outer;
+    }
   }
 
   /** The lists of every source; whoever asks rests on each of them. */
@@ -217,9 +220,13 @@ export class Results {
   private workOut<T>(of: PassOf<T>, old: Result<T> | undefined): Result<T> {
     if (this.underWay.has(of)) throw new Error(`The pass “${of.name}” asks for itself`);
     this.underWay.add(of);
-    const { value, reads } = recorded(() => of.make(this.measured));
-    this.underWay.delete(of);
-    return { of, key: null, value: old && of.same?.(old.value, value) ? old.value : value, reads };
+    try {
+      const { value, reads } = recorded(() => of.make(this.measured));
+      const kept = old && of.same?.(old.value, value) ? old.value : value;
+      return { of, key: null, value: kept, reads };
+    } finally {
+      this.underWay.delete(of);
+    }
   }
 
   private resultFor<Key extends string | number, T>(of: PassFor<Key, T>, key: Key): Result<T> {
