@@ -22,7 +22,8 @@ for (let n = 0; n < edits; n++) {
   if (n % IN_A_ROW === 0) analysis = analyse(randomRig(seed * 1000 + n, starts));
   const next = editedAtRandom(analysis.rig, chance);
   if (next !== analysis.rig) changed++;
-  const whole = analyse(next);
+  // Of a copy, so that nothing at all is shared with what was analysed before.
+  const whole = analyse(structuredClone(next));
   analysis = reanalyse(analysis, next);
   const [said, wanted] = [saidBy(analysis), saidBy(whole)];
   if (said === wanted && sumsSaidBy(analysis, SUMS) === sumsSaidBy(whole, SUMS)) continue;
