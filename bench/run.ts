@@ -3,20 +3,12 @@ import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/second-firing';
 import { editToReading, findingsInTime } from './browser';
 import { benchRig, denseRig } from './rigs';
+import { clock, median } from './timing';
 
 /**
  * Prints how fast the engine is, beside what this machine makes of a plain loop. `npm run bench`;
  * with TEST_DATABASE_URL also in the browser.
  */
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-
-const clock = (work: () => void): number => {
-  const start = performance.now();
-  work();
-  return performance.now() - start;
-};
 
 /** Two million additions and square roots. */
 const plainLoop = (): number => {

@@ -2,6 +2,7 @@ import { analyse, type Analysis, apply, reanalyse, Refusal, type Rig } from '@ec
 import { harbourHall } from '../../demo/harbour-hall';
 import { withCore } from '../commits';
 import { benchRig, denseRig } from '../rigs';
+import { clock, median } from '../timing';
 import { type EditKind, editsOf } from './edits';
 
 /**
@@ -19,15 +20,6 @@ const RIGS: Readonly<Record<string, () => Rig>> = {
 const BLOCK = 14;
 const WARM = 4;
 const BLOCKS = 12;
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-
-const clock = (work: () => void): number => {
-  const start = performance.now();
-  work();
-  return performance.now() - start;
-};
 
 /** Rounds of several works in blocks one after the other. @returns the median of each, ms */
 const paired = (works: readonly ((n: number) => void)[]): number[] => {
