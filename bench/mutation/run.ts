@@ -73,7 +73,7 @@ while (chosen.length < Number(many) && all.length > 0)
   chosen.push(...all.splice(chance.integer(0, all.length - 1), 1));
 const wanted = new Set(chosen.map(nameOf));
 
-const tests = [folder, ...(ALSO_TESTED_BY[folder] ?? [])];
+process.env['FOLDERS'] = [folder, ...(ALSO_TESTED_BY[folder] ?? [])].join(',');
 const stryker = new Stryker({
   mutate: chosen.map(rangeOf),
   testRunner: 'jest',
@@ -88,7 +88,10 @@ const stryker = new Stryker({
   ignoreStatic: true,
   jest: {
     configFile: 'jest.config.mjs',
-    config: { roots: tests.map((one) => `<rootDir>/${one}`) },
+    config: {
+      roots: ['<rootDir>/core/src', '<rootDir>/bench/mutation'],
+      testMatch: ['**/mutation/together.ts'],
+    },
     enableFindRelatedTests: false,
   },
 });

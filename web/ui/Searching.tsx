@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** A search under way: how far it is, and a way out of it. */
-export const Searching = ({ label, tried, of, onCancel }: Props) => (
+const Searching = ({ label, tried, of, onCancel }: Props) => (
   <Flex role="status" gap="3" align="center" my="2" className="screen-only">
     <Text fontSize="sm">
       {label}
@@ -35,10 +35,28 @@ export const Searching = ({ label, tried, of, onCancel }: Props) => (
   </Flex>
 );
 
-/** Why a search came to nothing, where it failed. */
-export const SearchFailed = ({ at }: { readonly at: { state: string; says?: string } }) =>
-  at.state === 'failed' ? (
-    <Text role="alert" fontSize="sm" color="level.stop" mt="2">
-      The search failed: {at.says}. Try again.
-    </Text>
-  ) : null;
+type SearchAt =
+  | { readonly state: 'idle' | 'done' }
+  | { readonly state: 'working'; readonly tried: number; readonly of: number }
+  | { readonly state: 'failed'; readonly says: string };
+
+/** What there is to see of a search before its answer: how far it is, or why it came to nothing. */
+export const SearchProgress = ({
+  at,
+  label,
+  onCancel,
+}: Pick<Props, 'label' | 'onCancel'> & { readonly at: SearchAt }) => {
+  switch (at.state) {
+    case 'working':
+      return <Searching label={label} tried={at.tried} of={at.of} onCancel={onCancel} />;
+    case 'failed':
+      return (
+        <Text role="alert" fontSize="sm" color="level.stop" mt="2">
+          The search failed: {at.says}. Try again.
+        </Text>
+      );
+    case 'idle':
+    case 'done':
+      return null;
+  }
+};

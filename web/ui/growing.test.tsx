@@ -3,7 +3,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { draw } from './in-browser-for-tests';
-import { SearchFailed, Searching } from './Searching';
+import { SearchProgress } from './Searching';
 import { useGrowing } from './useGrowing';
 
 /** A list that is drawn three at a time; every length it was drawn with is put down. */
@@ -66,10 +66,9 @@ describe('a list that grows', () => {
 describe('a search under way', () => {
   it('says how far it is, in figures that can be read', () => {
     draw(
-      <Searching
+      <SearchProgress
         label="Trying every setting"
-        tried={20_000}
-        of={372_100}
+        at={{ state: 'working', tried: 20_000, of: 372_100 }}
         onCancel={() => undefined}
       />,
     );
@@ -77,16 +76,21 @@ describe('a search under way', () => {
     expect(screen.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('5.374899220639613');
   });
   it('says only what it does while it is not known how far it is', () => {
-    draw(<Searching label="Trying everything" tried={0} of={0} onCancel={() => undefined} />);
+    draw(
+      <SearchProgress
+        label="Trying everything"
+        at={{ state: 'working', tried: 0, of: 0 }}
+        onCancel={() => undefined}
+      />,
+    );
     expect(screen.getByText('Trying everything …')).toBeTruthy();
   });
   it('can be called off', async () => {
     let isOff = false;
     draw(
-      <Searching
+      <SearchProgress
         label="Trying everything"
-        tried={1}
-        of={9}
+        at={{ state: 'working', tried: 1, of: 9 }}
         onCancel={() => {
           isOff = true;
         }}
@@ -96,13 +100,21 @@ describe('a search under way', () => {
     expect(isOff).toBe(true);
   });
   it('says why it came to nothing, as an alarm', () => {
-    draw(<SearchFailed at={{ state: 'failed', says: 'out of memory' }} />);
+    draw(
+      <SearchProgress
+        label="Trying everything"
+        at={{ state: 'failed', says: 'out of memory' }}
+        onCancel={() => undefined}
+      />,
+    );
     expect(screen.getByRole('alert').textContent).toBe(
       'The search failed: out of memory. Try again.',
     );
   });
-  it('says nothing of a search that did not fail', () => {
-    draw(<SearchFailed at={{ state: 'working' }} />);
-    expect(screen.queryByRole('alert')).toBeNull();
+  it('says nothing before it is begun, and leaves the answer to whoever asked', () => {
+    for (const state of ['idle', 'done'] as const) {
+      draw(<SearchProgress label="Trying everything" at={{ state }} onCancel={() => undefined} />);
+      expect(screen.queryByText(/Trying/)).toBeNull();
+    }
   });
 });

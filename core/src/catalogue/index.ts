@@ -10,6 +10,7 @@ import { mixers } from './mixers';
 import { networkSound } from './network-sound';
 import { outlets } from './outlets';
 import { picturePaths } from './picture-paths';
+import { screens } from './screens';
 import { shapers } from './shapers';
 import { soundSundries } from './sound-sundries';
 import { switchers } from './switchers';
@@ -35,6 +36,7 @@ export const CATALOGUE: readonly Model[] = [
   ...networkSound,
   ...computers,
   ...hubs,
+  ...screens,
   ...outlets,
 ];
 

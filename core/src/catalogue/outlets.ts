@@ -17,35 +17,11 @@ import {
   accepting,
   encodings,
   formats,
-  type FormatText,
   HD_30,
   HD_60,
   sourceFormats,
   UHD_30,
-  UHD_60,
 } from './picture-parts';
-
-const screen = (
-  id: string,
-  name: string,
-  kind: Model['kind'],
-  about: string,
-  list: readonly FormatText[],
-  gbps: number,
-  sound: boolean,
-): Model =>
-  deviceClass(id, {
-    name,
-    kind,
-    step: 'hear and see',
-    about,
-    ports: {
-      in: {
-        ...accepting(hdmi('in', 'HDMI in', gbps), list),
-        ends: { picture: 'needed', ...(sound ? { sound: 'welcome' as const } : {}) },
-      },
-    },
-  });
 
 const destination = (
   id: string,
@@ -78,25 +54,6 @@ const destination = (
   });
 
 export const outlets: readonly Model[] = [
-  screen(
-    'display-monitor',
-    'Monitor, 1080p',
-    'display',
-    'Confidence monitor or multiview.',
-    HD_60,
-    8.16,
-    true,
-  ),
-  screen('display-2160', 'Monitor, 2160p', 'display', 'Large monitor.', UHD_60, 14.4, true),
-  screen(
-    'prompter',
-    'Prompter display',
-    'prompter',
-    'A small display behind glass in front of a lens; often just a second screen.',
-    HD_60,
-    8.16,
-    false,
-  ),
   deviceClass('encoder-hardware', {
     name: 'Hardware encoder',
     kind: 'encoder',
@@ -164,18 +121,6 @@ export const outlets: readonly Model[] = [
       capacityGb: 500,
       writeMBps: 90,
       bitrateControl: 'record-mbps',
-    },
-  }),
-  deviceClass('display-sdi', {
-    name: 'Monitor, SDI',
-    kind: 'display',
-    step: 'hear and see',
-    about: 'Confidence monitor or multiview at the end of an SDI run.',
-    ports: {
-      in: {
-        ...accepting(sdi('in', 'SDI in', 2.97), HD_60),
-        ends: { picture: 'needed', sound: 'welcome' },
-      },
     },
   }),
   deviceClass('recorder-picture', {

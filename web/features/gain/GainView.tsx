@@ -5,7 +5,7 @@ import { reanalyse, apply, ladderOf, type GainAnswer, type SimpleCommand } from 
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { SumList } from '@/features/findings/SumList';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
-import { Searching, SearchFailed } from '@/ui/Searching';
+import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';
 import { GainSheet } from './GainSheet';
 import { Knobs } from './Knobs';
@@ -101,15 +101,11 @@ export const GainView = () => {
               </Button>
             </Flex>
           </Flex>
-          {everything.at.state === 'working' && (
-            <Searching
-              label="Setting one voice after the other"
-              tried={everything.at.tried}
-              of={everything.at.of}
-              onCancel={everything.cancel}
-            />
-          )}
-          <SearchFailed at={everything.at} />
+          <SearchProgress
+            at={everything.at}
+            label="Setting one voice after the other"
+            onCancel={everything.cancel}
+          />
           <VoicesLater analysis={later} rows={rowsLater} chosen={row.id} onChoose={choose} />
           <SheetLater analysis={later} rows={rowsLater} />
         </Box>
@@ -127,15 +123,13 @@ export const GainView = () => {
               Set it for me
             </Button>
           </Flex>
-          {settings.about === row.id && settings.at.state === 'working' && (
-            <Searching
+          {settings.about === row.id && (
+            <SearchProgress
+              at={settings.at}
               label="Trying every setting"
-              tried={settings.at.tried}
-              of={settings.at.of}
               onCancel={settings.cancel}
             />
           )}
-          <SearchFailed at={settings.at} />
           {found && (
             <Proposal analysis={analysis} answer={found} name={row.name} onDone={settings.cancel} />
           )}

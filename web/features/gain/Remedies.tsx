@@ -4,7 +4,7 @@ import { Box, Button, Table, Text } from '@chakra-ui/react';
 import { figure, type Analysis, type Stage } from '@echo-loom/core';
 import { useMoney } from '@/features/rig/Currency';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { Searching, SearchFailed } from '@/ui/Searching';
+import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';
 import { decibels } from './rows';
 
@@ -32,15 +32,10 @@ export const Remedies = ({
       <Text as="h2" fontSize="lg" fontWeight="600">
         What should I buy for {name}?
       </Text>
-      <SearchFailed at={search.at} />
-      {search.about === about && search.at.state === 'working' ? (
-        <Searching
-          label="Trying everything"
-          tried={search.at.tried}
-          of={search.at.of}
-          onCancel={search.cancel}
-        />
-      ) : list === null ? (
+      {search.about === about && (
+        <SearchProgress at={search.at} label="Trying everything" onCancel={search.cancel} />
+      )}
+      {search.about === about && search.at.state === 'working' ? null : list === null ? (
         <Button size="sm" variant="outline" mt="1" onClick={() => search.start(about)}>
           Try everything and compare
         </Button>

@@ -5,7 +5,7 @@ import { type Analysis, type Size, SIZES, verdictText } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
-import { Searching, SearchFailed } from '@/ui/Searching';
+import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';
 
 /** What would break if everything ran at another size, found by trying it. */
@@ -38,15 +38,11 @@ export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) =>
           </Button>
         ))}
       </Flex>
-      {search.at.state === 'working' && (
-        <Searching
-          label={`Trying ${size ?? ''}p throughout`}
-          tried={0}
-          of={0}
-          onCancel={search.cancel}
-        />
-      )}
-      <SearchFailed at={search.at} />
+      <SearchProgress
+        at={search.at}
+        label={`Trying ${size ?? ''}p throughout`}
+        onCancel={search.cancel}
+      />
       {isDone && (
         <Box
           role="status"

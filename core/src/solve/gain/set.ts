@@ -1,45 +1,12 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import { type Devices, measure, type Measured } from '../../passes/measure';
-import { headroomDb, snrDb, type SoundFigures, soundStep } from '../../passes/sound';
+import { measure, type Measured } from '../../passes/measure';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
-import { apply, type Device, type HouseRules, levelTarget, type SimpleCommand } from '../../rig';
+import { apply, type SimpleCommand } from '../../rig';
+import { Bench } from './bench';
+import { compareWorth, type Worth } from './worth';
 
-/** How near the average must come to the house level; half a usual step of a gain. @unit dB */
-export const CLOSE_DB = 0.5;
-/** Share at the top of a gain's range that is left alone where another stage can give the gain. */
-const LAST_TENTH = 0.1;
 /** Most settings tried for one voice; more would keep a person waiting. */
 export const MOST_SETTINGS = 400_000;
-
-/** How good a set of settings is, the weightiest first; of two, the one with the first smaller figure is better. */
-export interface Worth {
-  /** Headroom missing at the tightest stage. @unit dB */
-  readonly shortDb: number;
-  /** Distance from the house level beyond `CLOSE_DB`. @unit dB */
-  readonly missDb: number;
-  /** Gains in the last tenth of their range */
-  readonly lastTenths: number;
-  /** @unit dB */
-  readonly snrDb: number;
-  readonly touched: number;
-  /** How far the knobs are turned in all. @unit dB */
-  readonly turnedDb: number;
-}
-
-/** Signal-to-noise ratios nearer than this are the same. @unit dB */
-const SAME_SNR_DB = 0.005;
-
-/**
- * Order of settings: headroom, level, the last tenth, noise, and then as few knobs and turns as
- * possible. @returns below 0 where `a` is better
- */
-export const compareWorth = (a: Worth, b: Worth): number =>
-  a.shortDb - b.shortDb ||
-  a.missDb - b.missDb ||
-  a.lastTenths - b.lastTenths ||
-  (Math.abs(a.snrDb - b.snrDb) > SAME_SNR_DB ? b.snrDb - a.snrDb : 0) ||
-  a.touched - b.touched ||
-  a.turnedDb - b.turnedDb;
 
 /** A knob, apart from the stage it stands at: plain data, which a worker can hand over. */
 export type KnobOnWay = Omit<Knob, 'stage'>;
@@ -77,89 +44,6 @@ export interface GainProposal {
 export type GainAnswer =
   | { readonly can: true; readonly proposal: GainProposal }
   | { readonly can: false; readonly why: string };
-
-/** A way whose knobs can be turned without touching the rig: the same stages, with settings of their own. */
-class Bench implements Devices {
-  private readonly devices = new Map<
-    string,
-    Device & { settings: Record<string, number | boolean | string> }
-  >();
-  private readonly path: readonly Stage[];
-  private readonly rules: HouseRules;
-  constructor(
-    measured: Measured,
-    last: Stage,
-    private readonly first: SoundFigures,
-  ) {
-    this.rules = measured.rig.houseRules;
-    this.path = stagesOf(last);
-    for (const { at } of this.path) {
-      const device = measured.device(at.device);
-      this.devices.set(at.device.id, { ...device, settings: { ...device.settings } });
-    }
-  }
-  /** @throws for a device the way does not pass */
-  device({ id }: { readonly id: string }): Device {
-    const device = this.devices.get(id);
-    if (!device) throw new Error(`The way does not pass “${id}”`);
-    return device;
-  }
-  set(knob: Knob, valueDb: number): void {
-    const device = this.devices.get(knob.deviceId);
-    if (device) device.settings[knob.control] = knob.kind === 'pad' ? valueDb < 0 : valueDb;
-  }
-  /** Level, ratio and the tightest stage at the present settings. */
-  read(): { levelDb: number; snrDb: number; headroomDb: number; tightest: number } {
-    let figures: SoundFigures | undefined = this.first;
-    let least = headroomDb(this.first) ?? Infinity;
-    let tightest = 0;
-    for (let index = 1; index < this.path.length && figures; index++) {
-      const stage: Stage | undefined = this.path[index];
-      figures = stage && soundStep(this, figures, stage);
-      const headroom = figures ? headroomDb(figures) : null;
-      if (headroom !== null && headroom < least) {
-        least = headroom;
-        tightest = index;
-      }
-    }
-    return {
-      levelDb: figures?.levelDb ?? NaN,
-      snrDb: (figures && snrDb(figures)) ?? NaN,
-      headroomDb: least,
-      tightest,
-    };
-  }
-  worth(
-    knobs: readonly Knob[],
-    settings: readonly number[],
-  ): Worth & { readonly tightest: number } {
-    const { levelDb, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
-    let lastTenths = 0;
-    let touched = 0;
-    let turnedDb = 0;
-    knobs.forEach(({ kind, valueDb, settingsDb }, index) => {
-      const value = settings[index] ?? valueDb;
-      const [least = 0] = settingsDb;
-      const most = settingsDb.at(-1) ?? 0;
-      if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9)
-        lastTenths++;
-      if (value !== valueDb) touched++;
-      turnedDb += Math.abs(value - valueDb);
-    });
-    return {
-      shortDb: tidy(Math.max(0, this.rules.headroomDb - headroom)),
-      missDb: tidy(Math.max(0, Math.abs(levelDb - levelTarget(this.rules).averageDbfs) - CLOSE_DB)),
-      lastTenths,
-      snrDb: ratio,
-      touched,
-      turnedDb,
-      tightest,
-    };
-  }
-}
-
-/** Differences in the tenth digit are arithmetic, not sound. */
-const tidy = (db: number): number => Math.round(db * 1e9) / 1e9;
 
 const settingsCount = (knobs: readonly Knob[]): number =>
   knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);

@@ -1,0 +1,20 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+
+/**
+ * All tests of the folders in `FOLDERS` as one file: the engine is loaded once for a change to it,
+ * not once for every file that tests it.
+ */
+
+const folders = (process.env['FOLDERS'] ?? '').split(',').filter((folder) => folder !== '');
+
+for (const folder of folders) {
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.test.ts'))
+    .sort();
+  for (const file of files)
+    describe(`${folder}/${file}`, () => {
+      // Jest's own, which loads a file as it loads tests.
+      require(path.resolve(folder, file));
+    });
+}
