@@ -75,6 +75,7 @@ ruleCases('computer.capture-on-hub', {
     'capture devices on a hub': {
       rig: twoOnAHub(['1920x1080p30', '1920x1080p30']).build(),
       level: 'warn',
+      says: /Capture 1 reaches the computer through Hub/,
       times: 2,
       fixes: [/^Move it to Computer/],
     },
@@ -93,6 +94,8 @@ ruleCases('computer.reach', {
         })
         .build(),
       level: 'stop',
+      says: /is 4 m and its reach here is 3 m/,
+      sum: 133.333,
       fixes: ['Use USB cable, active, 5 Gb/s'],
     },
   },

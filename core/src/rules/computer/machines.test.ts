@@ -51,6 +51,7 @@ ruleCases('computer.work', {
     'six cameras, two of them in HEVC by the processor': {
       rig: recorded(6, 'HEVC'),
       level: 'stop',
+      says: /work of 48\.0 pictures of 1080p30 and its budget is 24/,
       sum: 48,
       fixes: ['Encode everything as AVC'],
       eases: ['Encode everything as AVC'],
@@ -122,7 +123,12 @@ ruleCases('computer.file-split', {
   valid: { 'a show shorter than a file': recorder(50, 10) },
   // 4 ÷ 45 × 60 = 5.333 min
   invalid: {
-    'a new file every five minutes': { rig: recorder(100, 60), level: 'note', sum: 5.333 },
+    'a new file every five minutes': {
+      rig: recorder(100, 60),
+      level: 'note',
+      says: /a new file every 5 min, since its card holds files of 4 GB/,
+      sum: 5.333,
+    },
   },
 });
 
@@ -181,6 +187,7 @@ ruleCases('computer.ports-short', {
     'a USB microphone and no socket left': {
       rig: crowdedSockets('mic-usb'),
       level: 'stop',
+      says: /Extra has nowhere to go: every USB socket is taken/,
       sum: 0,
       fixes: ['Put Interface and Extra on a hub'],
     },

@@ -82,6 +82,7 @@ ruleCases('picture.focus-noise', {
     'a microphone two metres away': {
       rig: heard(true, 2),
       level: 'warn',
+      says: /only 36\.4 dB above the focus motor of Camera/,
       sum: 36.416,
       fixes: ['Switch autofocus of Camera off'],
     },

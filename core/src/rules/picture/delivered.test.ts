@@ -65,6 +65,7 @@ ruleCases('picture.upright-enlarged', {
     '1920 lines cut upright out of 1080': {
       rig: clips('1920x1080p60'),
       level: 'note',
+      says: /cut upright out of pictures of 1080 lines and enlarged 1\.78 times/,
       sum: 1.778,
       fixes: ['Deliver Vertical clips at 606×1080'],
     },

@@ -140,6 +140,7 @@ ruleCases('picture.less-colour', {
     'a quarter of the colour': {
       rig: colour('420 8 limited'),
       level: 'note',
+      says: /sends 4:2:0\. Fine for a talking head, ragged for a key/,
       fixes: ['Send 4:2:2, 10 bits, limited range from Camera'],
     },
   },

@@ -104,6 +104,7 @@ ruleCases('picture.interlaced', {
     '1080i50 into 1080p30': {
       rig: switched({ format: '1920x1080i50' }).build(),
       level: 'warn',
+      says: /Camera sends 1080i50 and Switcher makes 1080p30 of it/,
       fixes: [/^Set Camera to 1080p/],
     },
   },
@@ -186,6 +187,7 @@ ruleCases('picture.compressed', {
         usb: 'usb-2',
       }).build(),
       level: 'note',
+      says: /fits a slow port and costs some sharpness and delay/,
       sum: 12.442,
     },
   },

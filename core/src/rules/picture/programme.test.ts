@@ -121,6 +121,7 @@ ruleCases('picture.scene-off-panel', {
     'a scene without a button': {
       rig: sceneOnly('operator'),
       level: 'warn',
+      says: /no button of the panel does it/,
       fixes: ['Put Scene on the panel'],
     },
   },

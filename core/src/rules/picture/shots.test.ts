@@ -104,6 +104,7 @@ ruleCases('picture.sharp-thin', {
     'f/2 on somebody who sits': {
       rig: focus(2),
       level: 'warn',
+      sum: 18.587,
       says: /sways 20 cm/,
       fixes: ['Close Camera to f/2.8'],
     },
@@ -171,6 +172,7 @@ ruleCases('picture.slider', {
     'a metre of travel at 1.72 m': {
       rig: shotOf({ shot: { travelM: 1 } }).build(),
       level: 'note',
+      says: /pan 32\.4° in all .* 0\.58 m from the middle/,
       sum: 32.418,
     },
   },

@@ -40,6 +40,7 @@ ruleCases('signal.unconnected', {
     'a webcam just added': {
       rig: voice().device('webcam', 'webcam', { name: 'Webcam' }).build(),
       level: 'note',
+      says: /Webcam is connected to nothing/,
       fixes: ['Remove Webcam'],
     },
   },

@@ -29,6 +29,7 @@ ruleCases('sound.ears-loud', {
     'a mix turned up, for eight hours': {
       rig: hears(-10, 480),
       level: 'warn',
+      sum: 1.024,
       says: /^Host hears 9\d\.\d dB in Phones; that may be heard for/,
       fixes: [/^Turn Phones down to −\d\d dB/],
     },
@@ -77,6 +78,7 @@ ruleCases('sound.last-tenth', {
         { gain: 58 },
       ).build(),
       level: 'note',
+      says: /stands at 58 of 60 dB for Mic, and Interface, Gain 1 has gain to spare/,
       sum: 4,
       fixes: ['Take 4 dB from Through, Gain and give it to Interface, Gain 1'],
     },

@@ -40,6 +40,8 @@ ruleCases('sound.gain-low', {
     'a gain left at 40 dB': {
       rig: voice({ settings: { 'gain-1': 40 } }).build(),
       level: 'warn',
+      says: /recorded at −37\.6 dBFS, 19\.6 dB under the house level/,
+      sum: 59.555,
       fixes: ['Set the gain for Mic'],
     },
   },
@@ -51,6 +53,8 @@ ruleCases('sound.gain-hot', {
     'a loud voice at full gain': {
       rig: voice({ distance: 0.04, settings: { 'gain-1': 66 } }).build(),
       level: 'warn',
+      says: /12\.5 dB over the house level\. A laugh will clip/,
+      sum: 53.535,
       fixes: ['Turn the gain down for Mic'],
     },
   },
@@ -65,6 +69,7 @@ ruleCases('sound.clips', {
         settings: { 'gain-1': 69, 'phantom-1': true },
       }).build(),
       level: 'stop',
+      sum: -22.023,
       says: /Loud words will crackle/,
       fixes: [/^Turn Interface down to \d+ dB$/],
     },
@@ -81,6 +86,7 @@ ruleCases('sound.headroom-thin', {
         .do({ type: 'changePerson', personId: 'host', person: { crestDb: 18 } })
         .build(),
       level: 'warn',
+      sum: 2.566,
       says: /house rule asks for 6 dB/,
       fixes: [/^Turn Interface down/],
     },
@@ -97,6 +103,7 @@ ruleCases('sound.noise', {
         settings: { 'gain-1': 69 },
       }).build(),
       level: 'warn',
+      sum: 45.297,
       says: /booster would bring gain but change the noise by only/,
     },
   },

@@ -21,6 +21,8 @@ ruleCases('sound.line-into-microphone', {
     'a processor into a microphone input': {
       rig: strip('mic-1').build(),
       level: 'warn',
+      says: /made for microphones and has no pad in/,
+      sum: -22.959,
       fixes: ['Use Interface, Line 1', 'Switch the pad in at Interface, Input 1'],
     },
   },
@@ -36,6 +38,7 @@ ruleCases('sound.microphone-into-line', {
         .link('mic.out', 'interface.line-1')
         .build(),
       level: 'stop',
+      says: /a line input without the gain a microphone needs/,
       fixes: ['Use Interface, Input 1'],
     },
   },
@@ -107,6 +110,7 @@ ruleCases('sound.mix-minus', {
     'a caller who is sent the programme': {
       rig: called('programme').build(),
       level: 'stop',
+      says: /Caller is sent their own voice back, by way of Computer/,
       fixes: ['Let the caller hear: everything but themself'],
     },
   },
@@ -134,6 +138,7 @@ ruleCases('sound.loudspeaker-open', {
         .link('interface.out-1', 'speaker.in')
         .build(),
       level: 'stop',
+      says: /Caller is heard over Speaker, and Mic sends the room back/,
       fixes: ['Mute Speaker while microphones are open', 'Disconnect Speaker'],
     },
   },

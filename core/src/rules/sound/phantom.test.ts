@@ -75,6 +75,7 @@ ruleCases('sound.phantom-harms', {
         settings: { 'gain-1': 65, 'phantom-1': true },
       }).build(),
       level: 'stop',
+      says: /is on at Interface, Input 1 and can damage Mic/,
       fixes: ['Switch phantom power off at Interface, Input 1'],
     },
   },

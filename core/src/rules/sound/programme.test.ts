@@ -23,6 +23,7 @@ ruleCases('sound.gate-cuts', {
     'a gate over quiet speech': {
       rig: strip({ gate: true, 'gate-threshold': -15 }),
       level: 'warn',
+      sum: -2.69,
       says: /swallows ends of words/,
       fixes: [/^Open the gate of Through at −\d\d\.\d dBu/],
     },
@@ -34,6 +35,7 @@ ruleCases('sound.gate-open', {
     'a gate under the hiss': {
       rig: strip({ gate: true, 'gate-threshold': -80 }),
       level: 'note',
+      sum: -5.149,
       says: /Raise the threshold between the two/,
       fixes: ['Leave the gate of Through out'],
     },
@@ -48,6 +50,8 @@ ruleCases('sound.compressor-idle', {
     'a threshold no laugh reaches': {
       rig: strip({ compress: true, threshold: 20 }),
       level: 'note',
+      says: /presses from 20\.0 dBu on; the loudest peaks of Mic come to 8\.3/,
+      sum: -11.69,
       fixes: ['Let Through press from −11.5 dBu', 'Switch the compressor of Through out'],
     },
   },
@@ -68,6 +72,7 @@ ruleCases('sound.lift-clips', {
         person: { speechDbSpl: 66 },
       }),
       level: 'note',
+      sum: -3.3,
       says: /lifts a band of Mic by 12\.0 dB/,
       fixes: ['Switch the equaliser of Through out'],
     },
@@ -100,6 +105,7 @@ ruleCases('sound.loudness', {
     'trimmed far down': {
       rig: trimmed(-10),
       level: 'note',
+      sum: 10.473,
       times: 2,
       says: /will measure about −26\.5 LUFS/,
       fixes: ['Set Computer, Programme trim to 0.5 dB'],
@@ -118,6 +124,7 @@ ruleCases('sound.true-peak', {
     'a voice with high peaks': {
       rig: apply(trimmed(0), { type: 'changePerson', personId: 'guest', person: { crestDb: 22 } }),
       level: 'note',
+      sum: 2.99,
       times: 2,
       says: /most of all by Guest mic/,
     },

@@ -151,6 +151,7 @@ ruleCases('sound.off-axis', {
     '90° past': {
       rig: inRoom(0.1, aim(90)),
       level: 'warn',
+      says: /points 90° past its mouth and loses 6\.0 dB/,
       sum: -6.021,
       fixes: ['Point Mic at the mouth'],
     },
@@ -206,6 +207,7 @@ ruleCases('sound.howl', {
     'fully up, 1 m behind the talker': {
       rig: overSpeakers(0),
       level: 'stop',
+      sum: 1.506,
       says: /louder than what went in/,
       fixes: ['Turn the loudspeakers down by 8 dB'],
     },
