@@ -80,6 +80,8 @@ const stryker = new Stryker({
   plugins: ['@stryker-mutator/jest-runner'],
   coverageAnalysis: 'perTest',
   concurrency: 2,
+  // A slow start is not an endless loop.
+  timeoutMS: 60_000,
   reporters: [],
   ignorePatterns: ['web/.next', '.local', 'docs', 'test-results'],
   tempDirName: '.local/mutation',
