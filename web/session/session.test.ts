@@ -138,6 +138,55 @@ describe('when the server goes away', () => {
     await session.flush();
     expect([places(session), server.log.length]).toEqual([['shed'], 1]);
   });
+  it('adopts what a lost tab had set aside, and keeps it in sight and in its own box', async () => {
+    const server = new Server('Rig');
+    const session = server.open('two');
+    const left = {
+      id: 'one-entry-9',
+      says: 'Added the place Loft.',
+      why: 'There is no such edit any more.',
+      kept: { type: 'paintTheLoft' },
+    };
+    await expect(session.adopt({ pending: [], setAside: [left] })).resolves.toBe(true);
+    await session.adopt({ pending: [], setAside: [left] });
+    expect(session.store.getState().setAside).toEqual([left]);
+    expect(server.kept.setAside).toEqual([left]);
+    session.dismissSetAside(left.id);
+    expect([session.store.getState().setAside, server.kept.setAside]).toEqual([[], []]);
+  });
+  it('sets aside what a lost tab kept and no longer fits, beside what that had set aside', async () => {
+    const server = new Server('Rig');
+    const lost = server.open('one');
+    server.isDown = true;
+    lost.run(addPlace('shed'));
+    lost.run(addPlace('yard'));
+    await lost.flush();
+    const box = server.kept;
+    server.isDown = false;
+    server.save('other-1', 'other', addPlace('shed'));
+    const session = server.open('two');
+    const earlier = { id: 'older', says: 'A kept edit.', why: 'It cannot be read.', kept: '{' };
+    await session.adopt({ pending: box.pending, setAside: [earlier] });
+    await session.flush();
+    const { setAside } = session.store.getState();
+    expect(setAside.map(({ id }) => id)).toEqual(['older', 'one-entry-1']);
+    expect(setAside[1]).toMatchObject({
+      says: 'Added the place shed.',
+      why: expect.stringContaining('"shed" is already in this rig') as string,
+    });
+    expect([places(session).sort(), Object.keys(server.rig.places).sort()]).toEqual([
+      ['shed', 'yard'],
+      ['shed', 'yard'],
+    ]);
+  });
+  it('does not say that it keeps what the browser has no room for', async () => {
+    const server = new Server('Rig');
+    server.keeps = false;
+    const session = server.open('two');
+    const left = { id: 'older', says: 'A kept edit.', why: 'It cannot be read.', kept: '{' };
+    await expect(session.adopt({ pending: [], setAside: [left] })).resolves.toBe(false);
+    expect(session.store.getState().isKept).toBe(false);
+  });
   it('says that a rig is gone', async () => {
     const server = new Server('Rig');
     const session = server.open('one');

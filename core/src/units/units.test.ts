@@ -2,10 +2,12 @@ import fc from 'fast-check';
 import {
   dbvToDbu,
   formatName,
+  frameMs,
   framesPerSecond,
   isSameFormat,
   linkPayloadGbps,
   loadingDb,
+  nearMissRate,
   parseFormat,
   pixelClockHz,
   pixelsPerSecond,
@@ -104,6 +106,35 @@ describe('rates', () => {
   ])('%s/%s is called %s', (num, den, name) => expect(rateName(rate(num, den))).toBe(name));
   it('29.97 is 30 000 frames in 1001 seconds', () =>
     expect(rateToHz(rate(30000, 1001)) * 1001).toBeCloseTo(30000, 9));
+});
+
+describe('rates that are nearly the same', () => {
+  it.each([
+    ['59.94 and 60', rate(60000, 1001), rate(60)],
+    ['29.97 and 30', rate(30000, 1001), rate(30)],
+    ['23.98 and 24', rate(24000, 1001), rate(24)],
+    ['119.88 and 120', rate(120000, 1001), rate(120)],
+  ])('%s, whichever comes first', (_name, a, b) => {
+    expect([nearMissRate(a, b), nearMissRate(b, a)]).toEqual([true, true]);
+  });
+  it.each([
+    ['the same rate', rate(60), rate(60)],
+    ['the same rate written otherwise', rate(120000, 2002), rate(60000, 1001)],
+    ['half the rate', rate(30), rate(60)],
+    ['half the rate, nearly', rate(30000, 1001), rate(60)],
+    ['24 and 25', rate(24), rate(25)],
+    ['25 and 23.98', rate(25), rate(24000, 1001)],
+    ['50 and 60', rate(50), rate(60)],
+    ['two that differ by one part in 500', rate(500), rate(501)],
+  ])('%s is no near miss', (_name, a, b) => {
+    expect([nearMissRate(a, b), nearMissRate(b, a)]).toEqual([false, false]);
+  });
+  it.each([
+    [rate(60), 16.667],
+    [rate(50), 20],
+    [rate(30000, 1001), 33.367],
+    [rate(24000, 1001), 41.708],
+  ])('a frame of %j takes %s ms', (value, ms) => expect(frameMs(value)).toBeCloseTo(ms, 3));
 });
 
 describe('formats', () => {
