@@ -1,11 +1,10 @@
 import { readRig, type Rig } from '@echo-loom/core';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactNode } from 'react';
 import { Server } from '@/session/server-for-tests';
 import type { RigSession } from '@/session/state';
-import { draw } from '@/ui/in-browser-for-tests';
+import { drawWithRouter } from '@/ui/router-for-tests';
 import { type Engine, EngineQueue } from '@/workers/queue';
 import { EngineTasks } from '@/workers/tasks';
 import { OpenRig } from './open-rig';
@@ -43,25 +42,10 @@ export const drawWithRig = (
   server.rig = rig;
   prepare(server);
   const session = server.open('one');
-  const visited: string[] = [];
-  const go = (address: string) => void visited.push(address);
-  const nothing = () => undefined;
-  draw(
-    <AppRouterContext.Provider
-      value={{
-        push: go,
-        replace: go,
-        back: nothing,
-        forward: nothing,
-        refresh: nothing,
-        prefetch: nothing,
-        bfcacheId: 'test',
-      }}
-    >
-      <OpenRig rigId="a-rig" session={session} engine={new EngineQueue(engineHere)}>
-        {children}
-      </OpenRig>
-    </AppRouterContext.Provider>,
+  const { visited } = drawWithRouter(
+    <OpenRig rigId="a-rig" session={session} engine={new EngineQueue(engineHere)}>
+      {children}
+    </OpenRig>,
   );
   return { server, session, visited };
 };
