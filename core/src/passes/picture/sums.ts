@@ -1,9 +1,15 @@
 import type { LinkEdge, Stage } from '../../graph';
 import { ENCODING_BITS_PER_PIXEL } from '../../rig';
 import { cable, reachM } from '../../rig/links/cables';
-import { formatName, framesPerSecond, pixelClockHz } from '../../units';
+import { formatName, framesPerSecond, linkBitsPerPixel, pixelClockHz } from '../../units';
 import type { Measured } from '../measure';
 import type { Sum } from '../sum';
+
+/** How pixels are written where a source does not say. */
+const USUAL_CODING = {
+  hdmi: { chroma: 'rgb', bits: 8 },
+  sdi: { chroma: '4:2:2', bits: 10 },
+} as const;
 
 /** Load of a format on the link it arrived by. */
 export const explainPayload = (measured: Measured, stage: Stage): Sum[] => {
@@ -11,13 +17,14 @@ export const explainPayload = (measured: Measured, stage: Stage): Sum[] => {
   if (!figures?.format || stage.at.port.family !== 'picture') return [];
   const clock = pixelClockHz(figures.format);
   const { standard } = stage.at.port;
+  const { chroma, bits } = figures.coding ?? USUAL_CODING[standard];
   return [
     {
       label: `${formatName(figures.format)} on ${standard.toUpperCase()}`,
       formula: 'pixel clock × bits per pixel',
       inputs: [
         { name: 'pixel clock', value: clock === null ? 'unknown' : clock / 1e6, unit: 'MHz' },
-        { name: 'bits per pixel', value: standard === 'hdmi' ? 24 : 20, unit: 'bit' },
+        { name: 'bits per pixel', value: linkBitsPerPixel(standard, chroma, bits), unit: 'bit' },
       ],
       result: figures.payloadGbps,
       unit: 'Gb/s',
