@@ -1,0 +1,93 @@
+/**
+ * How long a room rings, by its surfaces. Volumes in m³, areas in m², times in s; absorption as a
+ * share of what meets a surface, 0 to 1. @source handbook 5-room-desk-power, room sound
+ */
+
+/** Octave bands that room sound is told in. @unit Hz */
+export const BANDS_HZ = [125, 250, 500, 1000, 2000, 4000] as const;
+/** A figure for each of `BANDS_HZ` */
+export type Bands = readonly [number, number, number, number, number, number];
+
+/** `24·ln 10 / c` at 20 °C. @unit s/m */
+const SABINE_S_PER_M = 0.161;
+/** Mean absorption above which Sabine's sum tells too long a time, and Eyring's is taken. */
+export const EYRING_ABOVE = 0.2;
+
+/** Sabine: `0.161·V/A`. @param absorptionM2 above 0 @unit s */
+export const sabineS = (volumeM3: number, absorptionM2: number): number =>
+  (SABINE_S_PER_M * volumeM3) / absorptionM2;
+
+/** Eyring: `0.161·V/(−S·ln(1 − A/S))`. @param absorptionM2 above 0 @returns 0 where everything is absorbed @unit s */
+export const eyringS = (volumeM3: number, surfaceM2: number, absorptionM2: number): number =>
+  absorptionM2 >= surfaceM2
+    ? 0
+    : (SABINE_S_PER_M * volumeM3) / (-surfaceM2 * Math.log(1 - absorptionM2 / surfaceM2));
+
+/** Which of the two relations a room is told by. */
+export type Relation = 'Sabine' | 'Eyring';
+export const relationFor = (surfaceM2: number, absorptionM2: number): Relation =>
+  absorptionM2 / surfaceM2 > EYRING_ABOVE ? 'Eyring' : 'Sabine';
+
+/** Time in which a sound dies away by 60 dB, by the relation that holds. @unit s */
+export const reverberationS = (
+  volumeM3: number,
+  surfaceM2: number,
+  absorptionM2: number,
+): number =>
+  relationFor(surfaceM2, absorptionM2) === 'Eyring'
+    ? eyringS(volumeM3, surfaceM2, absorptionM2)
+    : sabineS(volumeM3, absorptionM2);
+
+/**
+ * Absorption a room needs for a time. Sabine asks for more than Eyring; between the two, where
+ * neither holds with what it asks for, it is the mean absorption at which they change over.
+ * @param targetS above 0 @returns less than the surface @unit m²
+ */
+export const absorptionForM2 = (volumeM3: number, surfaceM2: number, targetS: number): number => {
+  const bySabine = (SABINE_S_PER_M * volumeM3) / targetS;
+  if (relationFor(surfaceM2, bySabine) === 'Sabine') return bySabine;
+  const byEyring = surfaceM2 * (1 - Math.exp(-bySabine / surfaceM2));
+  return Math.max(byEyring, EYRING_ABOVE * surfaceM2);
+};
+
+/** What treatment comes to. */
+export interface TreatmentArea {
+  /** @unit m² */
+  readonly areaM2: number;
+  /** What the room must absorb in all. @unit m² */
+  readonly absorptionM2: number;
+  readonly relation: Relation;
+}
+
+/**
+ * Area that must be covered for a time.
+ * @param present what the room absorbs now, m² @param better absorption of what is hung @param covered
+ * of what it covers
+ * @returns null where what is hung absorbs no more than what it covers; an area of 0 where the room needs none
+ */
+export const treatmentFor = (
+  volumeM3: number,
+  surfaceM2: number,
+  present: number,
+  targetS: number,
+  better: number,
+  covered: number,
+): TreatmentArea | null => {
+  if (better <= covered) return null;
+  const absorptionM2 = absorptionForM2(volumeM3, surfaceM2, targetS);
+  return {
+    areaM2: Math.max(0, (absorptionM2 - present) / (better - covered)),
+    absorptionM2,
+    relation: relationFor(surfaceM2, absorptionM2),
+  };
+};
+
+/** Time that speech is best recorded at, by the size of the room: `0.25·(V/100)^⅓`. @unit s @source EBU Tech 3276 */
+export const speechTargetS = (volumeM3: number): number => 0.25 * Math.cbrt(volumeM3 / 100);
+
+/**
+ * Below this single resonances of the room rule, and a reverberation time says little:
+ * `2000·√(T/V)`. @unit Hz @source Schroeder
+ */
+export const singleModesBelowHz = (volumeM3: number, rt60S: number): number =>
+  2000 * Math.sqrt(rt60S / volumeM3);
