@@ -1,5 +1,5 @@
 import type { RigDraft } from '@echo-loom/core';
-import { USUAL_DELIVERABLES } from '@echo-loom/core';
+import { finish, rectangle, USUAL_DELIVERABLES } from '@echo-loom/core';
 
 /** Bench microphones of each side, one in front of two seats. */
 export const BENCH = 6;
@@ -48,6 +48,24 @@ export const people = (draft: RigDraft): RigDraft =>
     .person('roamer-3', 'Roaming camera 3', { shot: null, isHeard: false, posture: 'moves' })
     .person('floor', 'Floor', { shot: null, isHeard: false, posture: 'moves' })
     .do({ type: 'setRoom', room: { volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
+    .do({ type: 'drawRoom', room: { corners: rectangle(26, 22), heightM: 4.5 } })
+    .do({ type: 'finishRoom', of: 'floor', finish: finish('Wooden floor on joists') })
+    .do({ type: 'finishRoom', of: 'ceiling', finish: finish('Boards, 20 mm on battens') })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'windows',
+      surface: { ...finish('Window glass'), covers: 'walls', areaM2: 60 },
+    })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'audience',
+      surface: { ...finish('People, seated'), name: 'Audience', covers: 'nothing', areaM2: 160 },
+    })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'curtains',
+      surface: { ...finish('Curtain, heavy, in folds'), covers: 'walls', areaM2: 48 },
+    })
     .do({
       type: 'addNoise',
       noiseId: 'air-handling',

@@ -1,4 +1,4 @@
-import { type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+import { finish, rectangle, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 
 /**
  * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
@@ -21,6 +21,18 @@ export const nightTide = (): Rig =>
       at: { xM: 2.2, yM: 1.5, facingDeg: 270 },
     })
     .do({ type: 'setRoom', room: { volumeM3: 35, rt60S: 0.5, noiseDba: 34 } })
+    .do({ type: 'drawRoom', room: { corners: rectangle(4, 3.5), heightM: 2.5 } })
+    // Bought by the box and glued up one evening: it looks like a studio.
+    .do({
+      type: 'addSurface',
+      surfaceId: 'foam',
+      surface: { ...finish('Foam, 25 mm'), covers: 'walls', areaM2: 12 },
+    })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'rug',
+      surface: { ...finish('Carpet, thick on underlay'), covers: 'floor', areaM2: 6 },
+    })
     .do({
       type: 'addNoise',
       noiseId: 'fridge',

@@ -1,4 +1,14 @@
-import { type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+
+/** A long shed with the slipway bay at one end. */
+const BOAT_SHED = [
+  { xM: -1, yM: -1 },
+  { xM: 12, yM: -1 },
+  { xM: 12, yM: 7 },
+  { xM: 6, yM: 7 },
+  { xM: 6, yM: 9 },
+  { xM: -1, yM: 9 },
+];
 
 /**
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
@@ -42,6 +52,20 @@ export const secondFiring = (): Rig =>
       },
     })
     .do({ type: 'setRoom', room: { volumeM3: 420, rt60S: 0.9, noiseDba: 36 } })
+    .do({ type: 'drawRoom', room: { corners: BOAT_SHED, heightM: 3.6 } })
+    .do({ type: 'finishRoom', of: 'floor', finish: finish('Concrete or tile') })
+    .do({ type: 'finishRoom', of: 'walls', finish: finish('Boards, 20 mm on battens') })
+    .do({ type: 'finishRoom', of: 'ceiling', finish: finish('Boards, 20 mm on battens') })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'shed-doors',
+      surface: { ...finish('Door, solid wood'), name: 'Shed doors', covers: 'walls', areaM2: 14 },
+    })
+    .do({
+      type: 'addSurface',
+      surfaceId: 'blankets',
+      surface: { ...finish('Moving blanket, hung in folds'), covers: 'walls', areaM2: 18 },
+    })
     .do({
       type: 'addNoise',
       noiseId: 'kiln-fan',

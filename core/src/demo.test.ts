@@ -27,6 +27,7 @@ describe('the demo, the starting points and the catalogue', () => {
       'computer.reach',
       'picture.shot-missed',
       'picture.upright-enlarged',
+      'place.boomy',
       'sound.gain-short',
       'sound.gain-short',
       'sound.loudness',
@@ -66,7 +67,7 @@ describe('the demo, the starting points and the catalogue', () => {
   it('no rule file is forgotten, and every rule explains itself', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);
-    const files = ['brief', 'computer', 'picture', 'signal', 'sound'].flatMap((area) =>
+    const files = ['brief', 'computer', 'picture', 'place', 'signal', 'sound'].flatMap((area) =>
       readdirSync(path.join(__dirname, 'rules', area))
         .filter((file) => !file.includes('.test.'))
         .map((file) => path.join(__dirname, 'rules', area, file)),

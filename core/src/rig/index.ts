@@ -36,4 +36,7 @@ export * from './refusal';
 export * from './rig';
 export * from './room/schema';
 export * from './sentences';
+export { finish, type Material, MATERIALS } from './shell/materials';
+export { areaOf, isInside, lengthOfWalls, outlineProblem, rectangle } from './shell/outline';
+export * from './shell/schema';
 export { cleanLine, cleanText, shorten, writable } from './text';

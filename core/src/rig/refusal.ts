@@ -22,6 +22,10 @@ export const refusals = {
     new Refusal(`There is no scene "${id}" in this rig; it may have been removed.`),
   noButton: (id: string) =>
     new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
+  noSurface: (id: string) => new Refusal(`There is no surface "${id}" in this room; add it first.`),
+  noRoom: (why: string) => new Refusal(`This is not the outline of a room: ${why}.`),
+  roomNotDrawn: () =>
+    new Refusal('The room is not drawn yet; say its corners and its height first.'),
   noNoise: (id: string) =>
     new Refusal(`There is no noise "${id}" in this rig; it may have been removed.`),
   modelMisfit: (device: string, why: string) =>

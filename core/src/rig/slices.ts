@@ -6,11 +6,12 @@ import * as people from './people';
 import * as places from './places';
 import * as programme from './programme';
 import * as room from './room';
+import * as shell from './shell';
 import type { Slice } from './slice';
 import * as title from './title';
 
 /** Every part of the document, in the order of its fields. This is the only list of them. */
-const SLICES = { title, house, brief, people, places, room, devices, links, programme };
+const SLICES = { title, house, brief, people, places, room, shell, devices, links, programme };
 
 type Slices = typeof SLICES;
 type Both<Union> = (Union extends unknown ? (part: Union) => void : never) extends (

@@ -9,6 +9,9 @@ interface Details {
   readonly sceneId?: string;
   readonly buttonId?: string;
   readonly line?: string;
+  readonly personId?: string;
+  readonly noiseId?: string;
+  readonly surfaceId?: string;
   /** Whose signal it is, where a place serves several: `mic.out`, and `#2` for a second way of the same */
   readonly source?: string;
   /** Which signal, where a port has both */
@@ -32,6 +35,9 @@ export type About = Details &
     | { readonly kind: 'shot'; readonly shotId: string; readonly deviceId: string }
     | { readonly kind: 'scene'; readonly sceneId: string }
     | { readonly kind: 'button'; readonly buttonId: string }
+    | { readonly kind: 'person'; readonly personId: string }
+    | { readonly kind: 'noise'; readonly noiseId: string }
+    | { readonly kind: 'surface'; readonly surfaceId: string }
     /** A line of the coverage, for what the brief asks for */
     | { readonly kind: 'coverage line'; readonly line: string }
   );
@@ -77,6 +83,9 @@ export const aboutKey = (about: About): string =>
     about.source,
     about.signal,
     about.made,
+    about.personId,
+    about.noiseId,
+    about.surfaceId,
   ]
     .map((part) => part ?? '')
     .join('|');

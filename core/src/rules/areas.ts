@@ -5,6 +5,7 @@ export const AREAS = {
   sound: 'Sound',
   picture: 'Picture',
   computer: 'Computer',
+  place: 'Place',
 } as const;
 
 /** `sound` */

@@ -71,6 +71,11 @@ import { unmeasured } from './picture/unmeasured';
 import { uprightEnlarged } from './picture/upright-enlarged';
 import { upscaled } from './picture/upscaled';
 import type { Finding, Matter, Rule } from './rule';
+import { boomy } from './place/boomy';
+import { coveredTwice } from './place/covered-twice';
+import { timeDiffers, volumeDiffers } from './place/differs';
+import { outside } from './place/outside';
+import { ringsLong } from './place/rings-long';
 import { destinationEmpty } from './signal/destination-empty';
 import { sourceLost } from './signal/source-lost';
 import { unconnected } from './signal/unconnected';
@@ -224,6 +229,12 @@ export const RULES: readonly Rule[] = [
   fileSplit,
   uplink,
   uplinkUnknown,
+  ringsLong,
+  boomy,
+  timeDiffers,
+  volumeDiffers,
+  coveredTwice,
+  outside,
   unseen,
   unheard,
   cannotHear,

@@ -14,7 +14,8 @@ import { type Finding, findingKey, type Level, type Rule } from './rule';
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 
 export type Texts = Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source' | 'matters'>;
-type Found = Omit<Finding, 'code' | 'area'>;
+/** What a rule finds, before it is said which rule that was. */
+export type Found = Omit<Finding, 'code' | 'area'>;
 
 const ruleOf =
   (area: Area) =>
@@ -33,6 +34,7 @@ const ruleOf =
 export const pictureRule = ruleOf('picture');
 export const computerRule = ruleOf('computer');
 export const soundRule = ruleOf('sound');
+export const placeRule = ruleOf('place');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {

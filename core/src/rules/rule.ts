@@ -31,6 +31,8 @@ export type Matter =
   | 'voice over room'
   /** What the room does to a microphone */
   | 'microphone in room'
+  /** What the room is built of */
+  | 'room'
   /** What people hear */
   | 'ears'
   /** What a larger picture may break */

@@ -12,9 +12,20 @@ import {
   ownAngle,
 } from '../sound/geometry';
 import { directivity, patternDb, randomEnergyDb } from '../sound/pattern';
+import { roomSound } from './built';
 import type { Sounding } from './loudspeakers';
 import { throughLoudspeakers } from './loudspeakers';
 
+export {
+  bandsOf,
+  builtRoom,
+  type BuiltRoom,
+  roomSound,
+  rt60With,
+  type SurfaceInRoom,
+  targetS,
+} from './built';
+export { singleModesBelowHz, treatmentFor } from './reverberation';
 export { distanceBetween, fartherFrom } from '../sound/geometry';
 
 export { patternDb, randomEnergyDb } from '../sound/pattern';
@@ -148,7 +159,6 @@ const heardBy = (
 ): MicrophoneInRoom | null => {
   const source = node.port.emits?.sound;
   if (source?.type !== 'microphone') return null;
-  const { rig } = measured;
   const device = measured.device(node.device);
   const said = voiceOf(measured, node, source);
   const { person } = said;
@@ -159,7 +169,7 @@ const heardBy = (
     person && fromMouthM !== undefined
       ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0)
       : null;
-  const { room } = rig;
+  const room = roomSound(measured);
   const roomSpl =
     pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
   const { voices, running } = soundings(measured);

@@ -3,11 +3,6 @@
  * share of what meets a surface, 0 to 1. @source handbook 5-room-desk-power, room sound
  */
 
-/** Octave bands that room sound is told in. @unit Hz */
-export const BANDS_HZ = [125, 250, 500, 1000, 2000, 4000] as const;
-/** A figure for each of `BANDS_HZ` */
-export type Bands = readonly [number, number, number, number, number, number];
-
 /** `24·ln 10 / c` at 20 °C. @unit s/m */
 const SABINE_S_PER_M = 0.161;
 /** Mean absorption above which Sabine's sum tells too long a time, and Eyring's is taken. */
@@ -16,6 +11,9 @@ export const EYRING_ABOVE = 0.2;
 /** Sabine: `0.161·V/A`. @param absorptionM2 above 0 @unit s */
 export const sabineS = (volumeM3: number, absorptionM2: number): number =>
   (SABINE_S_PER_M * volumeM3) / absorptionM2;
+
+/** A mean absorption at which Eyring's relation already holds. */
+const JUST_ABOVE = EYRING_ABOVE * (1 + 1e-9);
 
 /** Eyring: `0.161·V/(−S·ln(1 − A/S))`. @param absorptionM2 above 0 @returns 0 where everything is absorbed @unit s */
 export const eyringS = (volumeM3: number, surfaceM2: number, absorptionM2: number): number =>
@@ -47,7 +45,7 @@ export const absorptionForM2 = (volumeM3: number, surfaceM2: number, targetS: nu
   const bySabine = (SABINE_S_PER_M * volumeM3) / targetS;
   if (relationFor(surfaceM2, bySabine) === 'Sabine') return bySabine;
   const byEyring = surfaceM2 * (1 - Math.exp(-bySabine / surfaceM2));
-  return Math.max(byEyring, EYRING_ABOVE * surfaceM2);
+  return Math.max(byEyring, JUST_ABOVE * surfaceM2);
 };
 
 /** What treatment comes to. */

@@ -125,7 +125,7 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 5', '"version": 9'),
+      nightTide.replace('"version": 6', '"version": 9'),
       /^version: this file is of version 9/,
     ],
     [
@@ -138,8 +138,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 5', '"version": 0'),
-      /^version: expected a version from 1 to 5/,
+      nightTide.replace('"version": 6', '"version": 0'),
+      /^version: expected a version from 1 to 6/,
     ],
     [
       'a resistance of the wrong kind',
@@ -238,6 +238,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 5 } },
+      properties: { version: { const: 6 } },
     }));
 });

@@ -69,7 +69,7 @@ describe('a JSON text before it is parsed', () => {
 
 describe('a hostile file', () => {
   it('says in which line it is not JSON, without counting the lines again for each mistake', () => {
-    expect(problems('{\n  "version": 5,\n  "name": }\n')).toEqual([
+    expect(problems('{\n  "version": 6,\n  "name": }\n')).toEqual([
       'file: line 3, column 11: this is not JSON (ValueExpected)',
     ]);
     expect(problems('['.repeat(100_000))).toEqual([
@@ -87,7 +87,7 @@ describe('a hostile file', () => {
     const rooms = Object.fromEntries(
       Array.from({ length: 4000 }, (_, n) => [`d-${n}`, { wrong: n }]),
     );
-    expect(problems(JSON.stringify({ version: 5, devices: rooms }))).toHaveLength(100);
+    expect(problems(JSON.stringify({ version: 6, devices: rooms }))).toHaveLength(100);
     expect(
       problems(
         JSON.stringify(Object.fromEntries(Array.from({ length: 4000 }, (_, n) => [`f${n}`, n]))),
@@ -97,7 +97,7 @@ describe('a hostile file', () => {
 
   it('holds no item larger than any there is', () => {
     const stated = Array.from({ length: 19_990 }, () => ['x']);
-    expect(problems(JSON.stringify({ version: 5, devices: { big: { stated } } }))).toContain(
+    expect(problems(JSON.stringify({ version: 6, devices: { big: { stated } } }))).toContain(
       'devices.big: this holds more than 20000 values',
     );
   });
@@ -106,7 +106,7 @@ describe('a hostile file', () => {
     const places = Object.fromEntries(
       Array.from({ length: 5001 }, (_, n) => [`p-${n}`, { name: 'Place', order: n }]),
     );
-    expect(problems(JSON.stringify({ version: 5, places }))).toContain(
+    expect(problems(JSON.stringify({ version: 6, places }))).toContain(
       'places: expected at most 5000 places, found 5001',
     );
   });

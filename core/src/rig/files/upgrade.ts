@@ -149,6 +149,14 @@ const roomIsKnown = (rig: Branch): Branch => ({
   devices: eachOf(rig['devices'], (device) => ({ at: null, aim: null, ...device })),
 });
 
+/** Version 5 knew nothing of what a room is built of. */
+const roomIsBuilt = (rig: Branch): Branch => ({
+  ...rig,
+  version: 6,
+  shell: null,
+  surfaces: {},
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -159,6 +167,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   2: briefBegins,
   3: pictureIsPlanned,
   4: roomIsKnown,
+  5: roomIsBuilt,
 };
 
 /**

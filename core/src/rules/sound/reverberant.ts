@@ -1,3 +1,4 @@
+import { roomSound } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { microphoneRule } from '../rule-of';
@@ -43,13 +44,13 @@ export const reverberant = microphoneRule(
           'closer, use a narrower pattern, or treat the room.',
       };
     },
-    sums: ({ distanceM, criticalDistanceM, directToReverberantDb }, { rig: { room } }) => [
+    sums: ({ distanceM, criticalDistanceM, directToReverberantDb }, measured) => [
       {
         label: 'Critical distance',
         formula: '0.057·√(Q·V ÷ RT60)',
         inputs: [
-          { name: 'V', value: room.volumeM3 ?? 'unknown', unit: 'm³' },
-          { name: 'RT60', value: room.rt60S ?? 'unknown', unit: 's' },
+          { name: 'V', value: roomSound(measured).volumeM3 ?? 'unknown', unit: 'm³' },
+          { name: 'RT60', value: roomSound(measured).rt60S ?? 'unknown', unit: 's' },
         ],
         result: criticalDistanceM,
         unit: 'm',

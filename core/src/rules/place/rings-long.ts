@@ -1,0 +1,179 @@
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import {
+  type BuiltRoom,
+  builtRoom,
+  microphonesInRoom,
+  roomSound,
+  rt60With,
+  targetS,
+  treatmentFor,
+} from '../../passes/room';
+import { figure, type Sum } from '../../passes/sum';
+import { finish, type SimpleCommand, type Surface } from '../../rig';
+import { THE_RIG } from '../about';
+import { batchFix, placeRule } from '../rule-of';
+import { addSurface, computeTime, inBuiltRoom, middleSums, seconds } from './room';
+
+/** A room may ring so much longer than is best before anybody hears it. */
+const NOTICED = 1.25;
+const PLAIN = 2;
+/** Panels are hung in steps of this. @unit m² */
+const STEP_M2 = 0.5;
+const PANEL = finish('Panel of mineral wool, 100 mm');
+
+const targetOf = ({ rig: { houseRules } }: Measured, { volumeM3 }: BuiltRoom): number =>
+  targetS(houseRules.room, volumeM3);
+
+/** Panels that bring a room to its target: on the walls as far as they go, then under the ceiling. */
+const panelsFor = (built: BuiltRoom, target: number): Omit<Surface, 'order'>[] | null => {
+  const panels: Omit<Surface, 'order'>[] = [];
+  for (const covers of ['walls', 'ceiling'] as const) {
+    const most = Math.floor(Math.max(0, built.freeM2[covers]) / STEP_M2);
+    const withArea = (steps: number) => [
+      ...panels,
+      ...(steps > 0 ? [{ ...PANEL, covers, areaM2: steps * STEP_M2 }] : []),
+    ];
+    const rings = (steps: number): number =>
+      rt60With(built.shell, [
+        ...built.surfaces,
+        ...withArea(steps).map((panel) => ({ ...panel, order: 0 })),
+      ]);
+    let [none, enough] = [0, most];
+    if (rings(most) > target) {
+      panels.push(...withArea(most).slice(panels.length));
+      continue;
+    }
+    // More never rings longer, so the least that does is found by halves.
+    while (enough - none > 1) {
+      const half = (none + enough) >> 1;
+      if (rings(half) > target) none = half;
+      else enough = half;
+    }
+    return withArea(enough);
+  }
+  return null;
+};
+
+const where = { walls: 'on the walls', ceiling: 'under the ceiling' } as const;
+
+const fixes = (measured: Measured): Fix[] => {
+  const built = builtRoom(measured);
+  const panels = built && panelsFor(built, targetOf(measured, built));
+  if (!panels || panels.length === 0) return [];
+  const commands: SimpleCommand[] = [];
+  for (const panel of panels)
+    commands.push(
+      addSurface(
+        measured,
+        panel,
+        commands.flatMap((command) => (command.type === 'addSurface' ? [command.surfaceId] : [])),
+      ),
+    );
+  const said = panels
+    .map(
+      ({ areaM2, covers }) =>
+        `${figure(areaM2)} m² ${covers === 'ceiling' ? where.ceiling : where.walls}`,
+    )
+    .join(' and ');
+  return [
+    batchFix(`Hang panels of mineral wool, 100 mm: ${said}`, [
+      ...commands,
+      ...computeTime(measured),
+    ]),
+  ];
+};
+
+/** By how much the room rings too long, as it was typed or as its surfaces tell. */
+const overSum = (measured: Measured, built: BuiltRoom): Sum => {
+  const { rt60S } = roomSound(measured);
+  const target = targetOf(measured, built);
+  const isDead = measured.rig.houseRules.room === 'dead';
+  return {
+    label: 'Rings longer than is right',
+    formula: isDead ? 'T ÷ (0.25·(V ÷ 100)^⅓)' : 'T ÷ the larger of 0.4 s and 0.32·lg V − 0.17',
+    inputs: [
+      {
+        name: measured.rig.room.rt60S === null ? 'T of the surfaces' : 'T as typed',
+        value: rt60S ?? 'unknown',
+        unit: 's',
+      },
+      { name: 'V', value: built.volumeM3, unit: 'm³' },
+      { name: 'right', value: target, unit: 's' },
+    ],
+    result: rt60S === null ? null : rt60S / target,
+    unit: '×',
+    source: isDead ? 'EBU Tech 3276' : 'handbook 5-room-desk-power; DIN 18041, group A3',
+  };
+};
+
+/** What it takes by the relation alone, at 1 kHz, on the walls. */
+const treatmentSum = (measured: Measured, built: BuiltRoom): Sum[] => {
+  const band = built.bands[3];
+  const [better, covered] = [PANEL.absorption[3], built.shell.walls.absorption[3]];
+  const target = targetOf(measured, built);
+  const treatment =
+    band &&
+    treatmentFor(built.volumeM3, built.surfaceM2, band.absorptionM2, target, better, covered);
+  return treatment
+    ? [
+        {
+          label: 'Panels needed at 1 kHz',
+          formula:
+            treatment.relation === 'Eyring'
+              ? '(S·(1 − e^(−0.161·V ÷ (S·T))) − A) ÷ (panel − wall)'
+              : '(0.161·V ÷ T − A) ÷ (panel − wall)',
+          inputs: [
+            { name: 'V', value: built.volumeM3, unit: 'm³' },
+            { name: 'S', value: built.surfaceM2, unit: 'm²' },
+            { name: 'T', value: target, unit: 's' },
+            { name: 'A', value: band.absorptionM2, unit: 'm²' },
+            { name: 'panel', value: better, unit: '' },
+            { name: 'wall', value: covered, unit: '' },
+          ],
+          result: treatment.areaM2,
+          unit: 'm²',
+          source: 'handbook 5-room-desk-power, room sound',
+        },
+      ]
+    : [];
+};
+
+export const ringsLong = placeRule(
+  'place.rings-long',
+  {
+    matters: ['room'],
+    looksFor: 'A room with open microphones that rings much longer than is best for speech.',
+    why: 'Every microphone hears its voice again from the walls: it sounds far away, and nothing afterwards takes that out.',
+    remedy: 'Hang absorbing panels, thick ones; come closer to the microphones meanwhile.',
+    source:
+      'handbook 5, room sound: EBU Tech 3276, 0.4 s for a room that stays alive; DIN 18041 A3 for a hall',
+  },
+  inBuiltRoom((built, measured) => {
+    const { rt60S } = roomSound(measured);
+    const target = targetOf(measured, built);
+    if (rt60S === null || rt60S <= target * NOTICED || microphonesInRoom(measured).length === 0)
+      return [];
+    return [
+      {
+        level: rt60S > target * PLAIN ? 'warn' : 'note',
+        about: THE_RIG,
+        houseRule: 'room',
+        title: `The room rings for ${seconds(rt60S)}`,
+        says:
+          `The room rings for ${seconds(rt60S)}; for speech in ${figure(built.volumeM3, 0)} m³ ` +
+          `${seconds(target)} is right. Voices sound far away and run into one another. Hang ` +
+          'absorbing panels, at least 100 mm thick, or come closer to the microphones.',
+      },
+    ];
+  }),
+  {
+    sums: (measured) => {
+      const built = builtRoom(measured);
+      return built
+        ? [overSum(measured, built), ...middleSums(built), ...treatmentSum(measured, built)]
+        : [];
+    },
+    fixes,
+  },
+);
