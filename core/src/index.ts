@@ -54,13 +54,20 @@ export {
   FARTHER_M,
   type MicrophoneInRoom,
   type PickedUp,
+  type BuiltRoom,
   THREE_TO_ONE_DB,
+  bandsOf,
   bleedDb,
+  builtRoom,
   combRippleDb,
   ifItWere,
   loopDb,
   microphonesInRoom,
   patternDb,
+  roomSound,
+  singleModesBelowHz,
+  targetS,
+  treatmentNeeded,
 } from './passes/room';
 export { isMuted } from './passes/room/loudspeakers';
 export { type MicrophoneChoice, microphoneChoices } from './passes/room/choice';

@@ -2,6 +2,8 @@ import { type Stage, stagesOf } from '../graph';
 import { explainBranch } from '../passes/computer/sums';
 import type { Measured } from '../passes/measure';
 import { explainPayload, explainReach, explainStream } from '../passes/picture/sums';
+import { builtRoom } from '../passes/room';
+import { bandSums } from '../passes/room/sums';
 import { explainGainNeeded, explainHeadroom, explainLevel } from '../passes/sound/sums';
 import { explainSnr } from '../passes/sound/noise-sums';
 import type { Sum } from '../passes/sum';
@@ -16,7 +18,9 @@ export type FigureRef =
         'level' | 'headroom' | 'signal to noise' | 'gain needed' | 'delay' | 'link load' | 'stream';
       readonly stage: number;
     }
-  | { readonly figure: 'reach' | 'usb load'; readonly linkId: string };
+  | { readonly figure: 'reach' | 'usb load'; readonly linkId: string }
+  /** How long the room rings, band by band */
+  | { readonly figure: 'reverberation' };
 
 const explainDelay = (measured: Measured, stage: Stage): Sum[] => {
   const steps = stagesOf(stage).flatMap((at) => {
@@ -54,6 +58,10 @@ const explainDelay = (measured: Measured, stage: Stage): Sum[] => {
  * @returns none where the figure does not exist at that place
  */
 export const explain = (measured: Measured, ref: FigureRef): Sum[] => {
+  if (ref.figure === 'reverberation') {
+    const built = builtRoom(measured);
+    return built ? bandSums(built) : [];
+  }
   if ('linkId' in ref) {
     const edge = measured.graph.links.get(ref.linkId);
     if (!edge) return [];

@@ -21,6 +21,9 @@ export interface Report {
       readonly deviceId?: string;
       readonly portId?: string;
       readonly linkId?: string;
+      readonly personId?: string;
+      readonly noiseId?: string;
+      readonly surfaceId?: string;
     };
     readonly houseRule?: string;
     readonly sums: readonly Sum[];
@@ -81,6 +84,22 @@ export interface Report {
     readonly hours: number | null;
     readonly ownVoiceMs: number | null;
   }[];
+  /** The room by its surfaces: lengths in m², m³ and s; null where nobody has drawn it */
+  readonly room: {
+    readonly volumeM3: number;
+    readonly surfaceM2: number;
+    readonly bands: readonly {
+      readonly hz: number;
+      readonly absorptionM2: number;
+      readonly rt60S: number;
+      readonly relation: 'Sabine' | 'Eyring';
+    }[];
+    /** Mean of 500 Hz and 1 kHz, as it is and without what was put in */
+    readonly rt60S: number;
+    readonly bareRt60S: number;
+    /** What is right for speech */
+    readonly targetS: number;
+  } | null;
   /** Every microphone in its room. Levels in dB SPL and dB(A), ratios in dB, lengths in m */
   readonly microphones: readonly {
     readonly device: string;

@@ -16,7 +16,7 @@ import { voiceFigures } from '../passes/sound/voice-figures';
 import { predict } from '../predict/predict';
 import { formatName } from '../units';
 import type { Report } from './form';
-import { shotReport, stageReport } from './parts';
+import { roomReport, shotReport, stageReport } from './parts';
 
 /**
  * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their
@@ -27,14 +27,14 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   rig: analysis.rig.name,
   verdict: { ...analysis.verdict, says: verdictText(analysis.verdict) },
   findings: analysis.findings.map((finding) => {
-    const { deviceId, portId, linkId } = finding.about;
+    const { deviceId, portId, linkId, personId, noiseId, surfaceId } = finding.about;
     return {
       code: finding.code,
       level: finding.level,
       area: finding.area,
       title: finding.title,
       says: finding.says,
-      about: { deviceId, portId, linkId },
+      about: { deviceId, portId, linkId, personId, noiseId, surfaceId },
       houseRule: finding.houseRule,
       sums: sumsOf(analysis, finding),
       fixes: fixesOf(analysis, finding).map((fix) => {
@@ -109,6 +109,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
     hours,
     ownVoiceMs,
   })),
+  room: roomReport(analysis),
   microphones: microphonesInRoom(analysis).map((microphone) => {
     const {
       node,

@@ -1,9 +1,10 @@
 import type { Analysis } from '../analyse';
 import type { Stage } from '../graph';
 import type { Framing } from '../passes/framing';
+import { builtRoom, targetS } from '../passes/room';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../passes/sound';
 import { formatName } from '../units';
-import type { ShotReport, StageReport } from './form';
+import type { Report, ShotReport, StageReport } from './form';
 
 export const shotReport = ({
   shotId,
@@ -82,5 +83,25 @@ export const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
           },
         }
       : {}),
+  };
+};
+
+/** The room by its surfaces. */
+export const roomReport = (analysis: Analysis): Report['room'] => {
+  const built = builtRoom(analysis);
+  if (!built) return null;
+  const { volumeM3, surfaceM2, bands, rt60S, bareRt60S } = built;
+  return {
+    volumeM3,
+    surfaceM2,
+    bands: bands.map(({ hz, absorptionM2, rt60S: bandS, relation }) => ({
+      hz,
+      absorptionM2,
+      rt60S: bandS,
+      relation,
+    })),
+    rt60S,
+    bareRt60S,
+    targetS: targetS(analysis.rig.houseRules.room, volumeM3),
   };
 };

@@ -37,6 +37,13 @@ export * from './rig';
 export * from './room/schema';
 export * from './sentences';
 export { finish, type Material, MATERIALS } from './shell/materials';
-export { areaOf, isInside, lengthOfWalls, outlineProblem, rectangle } from './shell/outline';
+export {
+  areaOf,
+  isInside,
+  lengthOfWalls,
+  outlineProblem,
+  rectangle,
+  wallsOf,
+} from './shell/outline';
 export * from './shell/schema';
 export { cleanLine, cleanText, shorten, writable } from './text';

@@ -16,6 +16,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Gain', path: '/gain', marks: ['sound'] },
   { name: 'Monitoring', path: '/monitoring' },
   { name: 'Panel', path: '/panel' },
+  { name: 'Room', path: '/room', marks: ['place'] },
   { name: 'Findings', path: '/findings', marks: 'all' },
   { name: 'People', path: '/people' },
   { name: 'House rules', path: '/rules' },

@@ -10,7 +10,7 @@ import { MicrophonePanel } from './MicrophonePanel';
 import { BleedMatrix, MicrophoneTable } from './MicrophoneTable';
 import { Programmes } from './Programmes';
 import { RoomFields } from './RoomFields';
-import { RoomPlan } from './RoomPlan';
+import { RoomPlan } from '@/features/room/RoomPlan';
 import { microphoneRows } from './rows';
 
 const MatrixLater = memo(BleedMatrix);

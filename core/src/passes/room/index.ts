@@ -26,6 +26,7 @@ export {
   targetS,
 } from './built';
 export { singleModesBelowHz, treatmentFor } from './reverberation';
+export { treatmentNeeded } from './treatment';
 export { distanceBetween, fartherFrom } from '../sound/geometry';
 
 export { patternDb, randomEnergyDb } from '../sound/pattern';

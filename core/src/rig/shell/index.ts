@@ -35,18 +35,26 @@ const anyFinish = (chance: Chance) =>
 
 export const commands = {
   drawRoom: command({
-    schema: z.strictObject({ room: outline }),
+    /** null takes the walls away */
+    schema: z.strictObject({ room: outline.nullable() }),
     apply: (rig, { room }) => {
-      checkOutline(room.corners);
-      if (rig.shell) Object.assign(rig.shell, room);
-      else rig.shell = { ...room, ...USUAL_FINISHES() };
+      if (room) checkOutline(room.corners);
+      if (room && rig.shell) Object.assign(rig.shell, room);
+      else rig.shell = room && { ...room, ...USUAL_FINISHES() };
     },
-    says: ({ shell }) => (shell ? 'Changed the walls of the room.' : 'Drew the room.'),
+    says: ({ shell }, { room }) =>
+      room === null
+        ? 'Took the walls of the room away.'
+        : shell
+          ? 'Changed the walls of the room.'
+          : 'Drew the room.',
     arbitrary: (chance) => ({
-      room: {
-        corners: rectangle(tenths(chance, 2, 12), tenths(chance, 2, 12)),
-        heightM: tenths(chance, 2, 6),
-      },
+      room: chance.once(6)
+        ? null
+        : {
+            corners: rectangle(tenths(chance, 2, 12), tenths(chance, 2, 12)),
+            heightM: tenths(chance, 2, 6),
+          },
     }),
   }),
   finishRoom: command({
@@ -57,15 +65,6 @@ export const commands = {
     says: (_, { of, finish }) => `Made the ${of} ${finish.name}.`,
     arbitrary: (chance, { shell }) =>
       shell && { of: anyOf(chance, BOUNDARIES) ?? 'floor', finish: anyFinish(chance) },
-  }),
-  forgetRoom: command({
-    schema: z.strictObject({}),
-    apply: (rig) => {
-      shellIn(rig);
-      rig.shell = null;
-    },
-    says: () => 'Took the walls of the room away.',
-    arbitrary: (_, { shell }) => shell && {},
   }),
   ...collection({
     key: 'surface',

@@ -1,11 +1,12 @@
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
 import { bandsOf, type BuiltRoom, builtRoom, type SurfaceInRoom } from '../../passes/room';
+import { bandSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';
 import { finish, type Surface } from '../../rig';
 import { THE_RIG } from '../about';
 import { batchFix, placeRule } from '../rule-of';
-import { bandSums, computeTime, inBuiltRoom, seconds } from './room';
+import { computeTime, inBuiltRoom, seconds } from './room';
 
 /** So much longer in the low bands than in the middle, and a voice sounds as if in a box. */
 const BOOMS = 1.7;
@@ -58,7 +59,9 @@ export const boomy = placeRule(
   {
     matters: ['room'],
     looksFor: 'A small room whose treatment is thin: dry above 500 Hz, and ringing below.',
-    why: 'Thin foam, blankets and curtains take up what makes words clear and leave the boom: a voice sounds as if in a box.',
+    why:
+      'Thin foam, blankets and curtains take up what makes words clear and leave the boom: a ' +
+      'voice sounds as if in a box.',
     remedy: 'Thick panels, off the wall; foam of 25 mm does little under 500 Hz.',
     source: 'handbook 5, room sound: thin foam does little under 500 Hz',
   },

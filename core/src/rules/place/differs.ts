@@ -1,8 +1,9 @@
 import { builtRoom } from '../../passes/room';
+import { middleSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { placeRule } from '../rule-of';
-import { inBuiltRoom, middleSums, seconds } from './room';
+import { inBuiltRoom, seconds } from './room';
 
 /** Typical absorption tells a time no nearer than this. */
 const NEAR_TIME = 0.3;

@@ -5,52 +5,35 @@ import {
   builtRoom,
   microphonesInRoom,
   roomSound,
-  rt60With,
   targetS,
   treatmentFor,
+  treatmentNeeded,
 } from '../../passes/room';
+import { middleSums } from '../../passes/room/sums';
 import { figure, type Sum } from '../../passes/sum';
 import { finish, type SimpleCommand, type Surface } from '../../rig';
 import { THE_RIG } from '../about';
 import { batchFix, placeRule } from '../rule-of';
-import { addSurface, computeTime, inBuiltRoom, middleSums, seconds } from './room';
+import { addSurface, computeTime, inBuiltRoom, seconds } from './room';
 
 /** A room may ring so much longer than is best before anybody hears it. */
 const NOTICED = 1.25;
 const PLAIN = 2;
-/** Panels are hung in steps of this. @unit m² */
-const STEP_M2 = 0.5;
 const PANEL = finish('Panel of mineral wool, 100 mm');
 
 const targetOf = ({ rig: { houseRules } }: Measured, { volumeM3 }: BuiltRoom): number =>
   targetS(houseRules.room, volumeM3);
 
+type Panel = Omit<Surface, 'order'>;
+
 /** Panels that bring a room to its target: on the walls as far as they go, then under the ceiling. */
-const panelsFor = (built: BuiltRoom, target: number): Omit<Surface, 'order'>[] | null => {
-  const panels: Omit<Surface, 'order'>[] = [];
+const panelsFor = (built: BuiltRoom, target: number): readonly Panel[] | null => {
+  const panels: Panel[] = [];
   for (const covers of ['walls', 'ceiling'] as const) {
-    const most = Math.floor(Math.max(0, built.freeM2[covers]) / STEP_M2);
-    const withArea = (steps: number) => [
-      ...panels,
-      ...(steps > 0 ? [{ ...PANEL, covers, areaM2: steps * STEP_M2 }] : []),
-    ];
-    const rings = (steps: number): number =>
-      rt60With(built.shell, [
-        ...built.surfaces,
-        ...withArea(steps).map((panel) => ({ ...panel, order: 0 })),
-      ]);
-    let [none, enough] = [0, most];
-    if (rings(most) > target) {
-      panels.push(...withArea(most).slice(panels.length));
-      continue;
-    }
-    // More never rings longer, so the least that does is found by halves.
-    while (enough - none > 1) {
-      const half = (none + enough) >> 1;
-      if (rings(half) > target) none = half;
-      else enough = half;
-    }
-    return withArea(enough);
+    const besides = panels.map((panel) => ({ ...panel, order: 0 }));
+    const { areaM2, isEnough } = treatmentNeeded(built, { ...PANEL, covers }, target, besides);
+    if (areaM2 > 0) panels.push({ ...PANEL, covers, areaM2 });
+    if (isEnough) return panels;
   }
   return null;
 };
@@ -144,7 +127,9 @@ export const ringsLong = placeRule(
   {
     matters: ['room'],
     looksFor: 'A room with open microphones that rings much longer than is best for speech.',
-    why: 'Every microphone hears its voice again from the walls: it sounds far away, and nothing afterwards takes that out.',
+    why:
+      'Every microphone hears its voice again from the walls: it sounds far away, and nothing ' +
+      'afterwards takes that out.',
     remedy: 'Hang absorbing panels, thick ones; come closer to the microphones meanwhile.',
     source:
       'handbook 5, room sound: EBU Tech 3276, 0.4 s for a room that stays alive; DIN 18041 A3 for a hall',

@@ -1,64 +1,39 @@
 import { Box } from '@chakra-ui/react';
-import { inOrder, microphonesInRoom, type Analysis, type Point } from '@echo-loom/core';
+import { type Analysis, type Point, wallsOf } from '@echo-loom/core';
+import { type Mark, marksOf } from './marks';
+import { type Drawn, WallLength } from './WallLength';
 
-/** Something on the plan. */
-interface Mark {
-  readonly key: string;
-  readonly name: string;
-  readonly at: Point;
-  readonly facingDeg: number | null;
-  readonly kind: 'person' | 'noise' | 'microphone' | 'loudspeaker';
-}
-
-const marksOf = (analysis: Analysis): Mark[] => {
-  const { people, noises, devices } = analysis.rig;
-  return [
-    ...microphonesInRoom(analysis).flatMap(({ node, spot }): Mark[] =>
-      spot
-        ? [
-            {
-              key: `mic ${node.index}`,
-              name: analysis.device(node.device).name,
-              at: spot,
-              facingDeg: spot.facingDeg,
-              kind: 'microphone',
-            },
-          ]
-        : [],
-    ),
-    ...inOrder(noises).flatMap(([id, { name, at, runs }]): Mark[] =>
-      at && runs ? [{ key: `noise ${id}`, name, at, facingDeg: null, kind: 'noise' }] : [],
-    ),
-    ...Object.entries(devices).flatMap(([id, { name, at, model }]): Mark[] =>
-      at && model.kind === 'loudspeaker'
-        ? [{ key: `speaker ${id}`, name, at, facingDeg: at.facingDeg, kind: 'loudspeaker' }]
-        : [],
-    ),
-    ...inOrder(people).flatMap(([id, { name, at }]): Mark[] =>
-      at ? [{ key: `person ${id}`, name, at, facingDeg: at.facingDeg, kind: 'person' }] : [],
-    ),
-  ];
-};
-
-const WIDTH = 460;
-const HEIGHT = 230;
 const MARGIN = 34;
 
+interface Props {
+  readonly analysis: Analysis;
+  readonly widthPx?: number;
+  readonly heightPx?: number;
+}
+
 /**
- * Where people, microphones, loudspeakers and noises stand, to scale, seen from above. The tables
- * beside it hold the same figures.
+ * The walls of the room, and where people, microphones, loudspeakers and noises stand, to scale,
+ * seen from above. The tables beside it hold the same figures.
  */
-export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
+export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => {
   const marks = marksOf(analysis);
-  if (marks.length === 0) return null;
-  const [xs, ys] = [marks.map(({ at }) => at.xM), marks.map(({ at }) => at.yM)];
+  const corners = analysis.rig.shell?.corners ?? [];
+  const points = [...corners, ...marks.map(({ at }) => at)];
+  if (points.length === 0) return null;
+  const [xs, ys] = [points.map(({ xM }) => xM), points.map(({ yM }) => yM)];
   const [left, bottom] = [Math.min(...xs), Math.min(...ys)];
   const perMetre = Math.min(
-    (WIDTH - 2 * MARGIN - 60) / Math.max(1, Math.max(...xs) - left),
-    (HEIGHT - 2 * MARGIN) / Math.max(1, Math.max(...ys) - bottom),
+    (widthPx - 2 * MARGIN - 60) / Math.max(1, Math.max(...xs) - left),
+    (heightPx - 2 * MARGIN) / Math.max(1, Math.max(...ys) - bottom),
   );
   const x = (at: Point): number => MARGIN + (at.xM - left) * perMetre;
-  const y = (at: Point): number => HEIGHT - MARGIN - (at.yM - bottom) * perMetre;
+  const y = (at: Point): number => heightPx - MARGIN - (at.yM - bottom) * perMetre;
+  const drawn = corners.map((corner) => ({ x: x(corner), y: y(corner) }));
+  const mean = (key: keyof Drawn): number =>
+    drawn.reduce((sum, corner) => sum + corner[key], 0) / Math.max(1, drawn.length);
+  const inside = { x: mean('x'), y: mean('y') };
+  /** Names stay inside the walls */
+  const rightWall = Math.max(...drawn.map((corner) => corner.x), -Infinity);
   const scaleM = [0.5, 1, 2, 5, 10, 20].find((metres) => metres * perMetre > 50) ?? 50;
   const nameOf = ({ name, kind, at }: Mark): string | null =>
     kind === 'microphone' &&
@@ -73,23 +48,45 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
     <Box
       asChild
       width="100%"
-      maxW="460px"
+      maxW={`${widthPx}px`}
       borderWidth="1px"
       borderColor="rule"
       bg="paper.card"
       css={{
         '& text': { fontSize: '12px', fill: 'var(--chakra-colors-ink)' },
+        '& .walls': {
+          fill: 'none',
+          stroke: 'var(--chakra-colors-ink)',
+          strokeWidth: 2.5,
+          strokeLinejoin: 'miter',
+        },
+        '& .length': { fontSize: '11px', fill: 'var(--chakra-colors-ink-soft)' },
         '& .arrow': { stroke: 'var(--chakra-colors-ink)', strokeWidth: 1.5 },
       }}
     >
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${widthPx} ${heightPx}`}
         role="img"
         aria-label={`Seen from above: ${marks
           .filter(({ kind }) => kind !== 'microphone')
           .map(({ name, at }) => `${name} at ${at.xM} by ${at.yM} m`)
           .join(', ')}`}
       >
+        {corners.length > 0 && (
+          <polygon
+            className="walls"
+            points={drawn.map((corner) => `${corner.x},${corner.y}`).join(' ')}
+          />
+        )}
+        {wallsOf(corners).map(([a, b], index) => (
+          <WallLength
+            key={index}
+            from={{ x: x(a), y: y(a) }}
+            to={{ x: x(b), y: y(b) }}
+            inside={inside}
+            m={Math.hypot(b.xM - a.xM, b.yM - a.yM)}
+          />
+        ))}
         {marks.map((mark) => {
           const [cx, cy] = [x(mark.at), y(mark.at)];
           const turn = ((mark.facingDeg ?? 0) * Math.PI) / 180;
@@ -97,15 +94,16 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
           const name = nameOf(mark);
           // A name goes to the left where something stands in its way to the right, and below where
           // there is no room either.
+          const reach = 12 + 7 * (name?.length ?? 0);
           const isCrossed =
-            name !== null &&
+            (cx < rightWall && cx + reach > rightWall) ||
             marks.some(
               (other) =>
                 other.key !== mark.key &&
                 other.kind !== 'microphone' &&
                 Math.abs(y(other.at) - cy) < 13 &&
                 x(other.at) > cx &&
-                x(other.at) - cx < 12 + 7 * name.length,
+                x(other.at) - cx < reach,
             );
           const placed = !isCrossed
             ? ({ x: cx + 11, y: cy + 4 } as const)
@@ -157,12 +155,12 @@ export const RoomPlan = ({ analysis }: { readonly analysis: Analysis }) => {
         })}
         <line
           className="arrow"
-          x1={WIDTH - MARGIN - scaleM * perMetre}
-          x2={WIDTH - MARGIN}
-          y1={HEIGHT - 12}
-          y2={HEIGHT - 12}
+          x1={widthPx - MARGIN - scaleM * perMetre}
+          x2={widthPx - MARGIN}
+          y1={heightPx - 12}
+          y2={heightPx - 12}
         />
-        <text x={WIDTH - MARGIN} y={HEIGHT - 17} textAnchor="end">
+        <text x={widthPx - MARGIN} y={heightPx - 17} textAnchor="end">
           {scaleM} m
         </text>
       </svg>

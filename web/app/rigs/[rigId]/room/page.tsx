@@ -1,0 +1,1 @@
+export { RoomView as default } from '@/features/room/RoomView';
