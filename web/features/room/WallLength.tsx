@@ -13,7 +13,7 @@ interface WallProps {
 }
 
 /** A wall's length, written outside its middle as a surveyor does; not where there is no place for it. */
-const WallLength = ({ from, to, inside, m }: WallProps) => {
+export const WallLength = ({ from, to, inside, m }: WallProps) => {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const length = Math.hypot(dx, dy);
   if (length < 34) return null;

@@ -21,7 +21,6 @@ export {
   builtRoom,
   type BuiltRoom,
   roomSound,
-  rt60With,
   type SurfaceInRoom,
   targetS,
 } from './built';
