@@ -91,6 +91,7 @@ export interface Report {
     readonly bands: readonly {
       readonly hz: number;
       readonly absorptionM2: number;
+      readonly airM2: number;
       readonly rt60S: number;
       readonly relation: 'Sabine' | 'Eyring';
     }[];

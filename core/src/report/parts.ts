@@ -94,9 +94,10 @@ export const roomReport = (analysis: Analysis): Report['room'] => {
   return {
     volumeM3,
     surfaceM2,
-    bands: bands.map(({ hz, absorptionM2, rt60S: bandS, relation }) => ({
+    bands: bands.map(({ hz, absorptionM2, airM2, rt60S: bandS, relation }) => ({
       hz,
       absorptionM2,
+      airM2,
       rt60S: bandS,
       relation,
     })),

@@ -66,7 +66,9 @@ export const Rings = ({ analysis, built, tried }: Props) => {
           {
             id: 'absorbs',
             head: 'Takes up',
-            cells: built.bands.map(({ absorptionM2 }) => `${figure(absorptionM2)} m²`),
+            cells: built.bands.map(
+              ({ absorptionM2, airM2 }) => `${figure(absorptionM2 + airM2)} m²`,
+            ),
           },
           { id: 'by', head: 'By', cells: built.bands.map(({ relation }) => relation) },
         ]}

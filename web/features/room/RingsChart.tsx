@@ -33,12 +33,13 @@ const colour = (name: string): string =>
 export const RingsChart = ({ label, bands, lines, targetS }: Props) => {
   const { resolvedTheme } = useTheme();
   const fontsReady = useFontsReady();
-  const [ink, soft, rule, sound, accent] = [
+  const [ink, soft, rule, sound, accent, paper] = [
     colour('ink'),
     colour('ink-soft'),
     colour('rule'),
     colour('thread-analogue'),
     colour('madder'),
+    colour('paper'),
   ];
   const font = { family: "'Source Sans 3 Variable', sans-serif", size: 12 };
   const right: Plugin<'bar'> = {
@@ -52,10 +53,13 @@ export const RingsChart = ({ label, bands, lines, targetS }: Props) => {
       ctx.moveTo(chartArea.left, y);
       ctx.lineTo(chartArea.right, y);
       ctx.stroke();
-      ctx.fillStyle = ink;
+      const words = `right for speech, ${targetS.toFixed(2)} s`;
       ctx.font = `12px ${font.family}`;
+      ctx.fillStyle = paper;
+      ctx.fillRect(chartArea.right - ctx.measureText(words).width - 8, y - 18, 500, 15);
+      ctx.fillStyle = ink;
       ctx.textAlign = 'right';
-      ctx.fillText('right for speech', chartArea.right - 4, y - 5);
+      ctx.fillText(words, chartArea.right - 4, y - 6);
       ctx.restore();
     },
   };

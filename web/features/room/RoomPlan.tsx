@@ -95,7 +95,10 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
           // A name goes to the left where something stands in its way to the right, and below where
           // there is no room either.
           const reach = 12 + 7 * (name?.length ?? 0);
+          const looksRight =
+            mark.kind === 'person' && Math.abs(((mark.facingDeg ?? 0) % 360) - 90) < 45;
           const isCrossed =
+            looksRight ||
             (cx < rightWall && cx + reach > rightWall) ||
             marks.some(
               (other) =>

@@ -11,7 +11,7 @@ import {
   type Surface,
 } from '../../rig';
 import { pass } from '../pass';
-import { type Relation, relationFor, reverberationS, speechTargetS } from './reverberation';
+import { airM2, type Relation, relationFor, reverberationS, speechTargetS } from './reverberation';
 
 /** What a room rings by the surfaces it is built of and those that were put in. */
 
@@ -23,8 +23,10 @@ const MIDDLE = [2, 3] as const;
 /** What a band comes to. */
 export interface BandOfRoom {
   readonly hz: number;
-  /** Taken up in all. @unit m² */
+  /** Taken up by surfaces and what stands in the room. @unit m² */
   readonly absorptionM2: number;
+  /** Taken up by the air. @unit m² */
+  readonly airM2: number;
   readonly rt60S: number;
   readonly relation: Relation;
 }
@@ -76,10 +78,15 @@ export const bandsOf = (shell: Shell, surfaces: readonly Surface[]): readonly Ba
       (sum, { areaM2, absorption }) => sum + areaM2 * at(absorption, band),
       bare,
     );
+    const air = airM2(volumeM3, band);
     return {
       hz,
       absorptionM2,
-      rt60S: absorptionM2 === 0 ? Infinity : reverberationS(volumeM3, surfaceM2, absorptionM2),
+      airM2: air,
+      rt60S:
+        absorptionM2 + air === 0
+          ? Infinity
+          : reverberationS(volumeM3, surfaceM2, absorptionM2, air),
       relation: relationFor(surfaceM2, absorptionM2),
     };
   });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   absorptionForM2,
+  airM2,
   EYRING_ABOVE,
   eyringS,
   relationFor,
@@ -53,6 +54,22 @@ const room = fc.record({
 const sizes = ({ w, d, h }: { w: number; d: number; h: number }) => ({
   volume: w * d * h,
   surface: 2 * (w * d + w * h + d * h),
+});
+
+describe('the air of a room', () => {
+  it('takes up 59.7 m² of 4 kHz in a hall of 2574 m³, and 10.3 m² of 1 kHz', () => {
+    expect(airM2(2574, 5)).toBeCloseTo(59.72, 2);
+    expect(airM2(2574, 3)).toBeCloseTo(10.3, 1);
+  });
+  it('counts for nothing up to 1 kHz in a small room, as the standard says', () => {
+    expect([0, 1, 2, 3].map((band) => airM2(55, band))).toEqual([0, 0, 0, 0]);
+    expect(airM2(55, 4)).toBeCloseTo(0.418, 3);
+  });
+  it('shortens a hall of 240 m² from 1.73 to 1.38 s at 4 kHz', () => {
+    expect(sabineS(2574, 240)).toBeCloseTo(1.727, 3);
+    expect(sabineS(2574, 240, airM2(2574, 5))).toBeCloseTo(1.383, 3);
+    expect(eyringS(2574, 1576, 240, airM2(2574, 5))).toBeLessThan(1.383);
+  });
 });
 
 describe('any room', () => {

@@ -111,6 +111,19 @@ describe('importing a rig', () => {
       );
     },
   );
+  it.each(['night-tide', 'second-firing', 'harbour-hall'])(
+    'brings %s of version 5 up: no walls, what was typed of the room as it was, and the same judged',
+    (name) => {
+      const old = JSON.parse(oldFile(name, 5)) as { room: unknown };
+      const imported = read(oldFile(name, 5));
+      expect(problems(imported)).toEqual([]);
+      if (!imported.ok) return;
+      expect(imported.rig).toMatchObject({ shell: null, surfaces: {}, room: old.room });
+      const { findings } = analyse(imported.rig);
+      expect(findings.filter(({ area }) => area === 'place')).toEqual([]);
+      expect(findings.length).toBeGreaterThan(0);
+    },
+  );
   it('judges Night Tide of version 2 as it always did', () => {
     const imported = read(oldFile('night-tide'));
     expect(imported.ok && analyse(imported.rig).findings.map(({ title }) => title)).toEqual([

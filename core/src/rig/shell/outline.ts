@@ -64,6 +64,9 @@ export const isInside = (corners: Corners, point: Point): boolean => {
 export const outlineProblem = (corners: Corners): string | null => {
   const walls = wallsOf(corners);
   if (walls.some(([a, b]) => a.xM === b.xM && a.yM === b.yM)) return 'two corners are the same';
+  const [first, second] = corners;
+  if (first && second && corners.every((corner) => turn(first, second, corner) === 0))
+    return 'the corners stand in one line';
   for (const [at, wall] of walls.entries())
     for (const [other, far] of walls.entries()) {
       if (other <= at) continue;
@@ -72,7 +75,7 @@ export const outlineProblem = (corners: Corners): string | null => {
       if (isNext ? turnsBack(wall, far) : isLastToFirst ? turnsBack(far, wall) : meet(wall, far))
         return `the walls from corner ${at + 1} and from corner ${other + 1} cross`;
     }
-  return areaOf(corners) === 0 ? 'the corners stand in one line' : null;
+  return null;
 };
 
 /** A rectangle with one corner at the beginning of the plan. @unit m */

@@ -97,7 +97,14 @@ const treatmentSum = (measured: Measured, built: BuiltRoom): Sum[] => {
   const target = targetOf(measured, built);
   const treatment =
     band &&
-    treatmentFor(built.volumeM3, built.surfaceM2, band.absorptionM2, target, better, covered);
+    treatmentFor(
+      built.volumeM3,
+      built.surfaceM2,
+      band.absorptionM2 + band.airM2,
+      target,
+      better,
+      covered,
+    );
   return treatment
     ? [
         {
@@ -110,7 +117,11 @@ const treatmentSum = (measured: Measured, built: BuiltRoom): Sum[] => {
             { name: 'V', value: built.volumeM3, unit: 'm³' },
             { name: 'S', value: built.surfaceM2, unit: 'm²' },
             { name: 'T', value: target, unit: 's' },
-            { name: 'A', value: band.absorptionM2, unit: 'm²' },
+            {
+              name: band.airM2 > 0 ? 'A with air' : 'A',
+              value: band.absorptionM2 + band.airM2,
+              unit: 'm²',
+            },
             { name: 'panel', value: better, unit: '' },
             { name: 'wall', value: covered, unit: '' },
           ],
