@@ -166,6 +166,7 @@ const seriousOn = async (page: Page, url: string): Promise<string[]> => {
     '',
     '/picture',
     '/sound',
+    '/room',
     '/gain',
     '/monitoring',
     '/panel',

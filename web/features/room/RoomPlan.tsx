@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { type Analysis, type Point, wallsOf } from '@echo-loom/core';
-import { type Mark, marksOf } from './marks';
+import { type Mark, marksOf, placeNames } from './marks';
 import { type Drawn, WallLength } from './WallLength';
 
 const MARGIN = 34;
@@ -32,8 +32,6 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
   const mean = (key: keyof Drawn): number =>
     drawn.reduce((sum, corner) => sum + corner[key], 0) / Math.max(1, drawn.length);
   const inside = { x: mean('x'), y: mean('y') };
-  /** Names stay inside the walls */
-  const rightWall = Math.max(...drawn.map((corner) => corner.x), -Infinity);
   const scaleM = [0.5, 1, 2, 5, 10, 20].find((metres) => metres * perMetre > 50) ?? 50;
   const nameOf = ({ name, kind, at }: Mark): string | null =>
     kind === 'microphone' &&
@@ -44,6 +42,22 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
     )
       ? null
       : name;
+  const all =
+    drawn.length > 0
+      ? drawn
+      : [
+          { x: 0, y: 0 },
+          { x: widthPx, y: heightPx },
+        ];
+  const places = placeNames(
+    marks.map((mark) => ({ name: nameOf(mark), x: x(mark.at), y: y(mark.at) })),
+    {
+      left: Math.min(...all.map((corner) => corner.x)),
+      right: Math.max(...all.map((corner) => corner.x)),
+      top: 0,
+      bottom: heightPx,
+    },
+  );
   return (
     <Box
       asChild
@@ -87,32 +101,11 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
             m={Math.hypot(b.xM - a.xM, b.yM - a.yM)}
           />
         ))}
-        {marks.map((mark) => {
+        {marks.map((mark, index) => {
           const [cx, cy] = [x(mark.at), y(mark.at)];
           const turn = ((mark.facingDeg ?? 0) * Math.PI) / 180;
           const length = mark.kind === 'person' ? 18 : 10;
-          const name = nameOf(mark);
-          // A name goes to the left where something stands in its way to the right, and below where
-          // there is no room either.
-          const reach = 12 + 7 * (name?.length ?? 0);
-          const looksRight =
-            mark.kind === 'person' && Math.abs(((mark.facingDeg ?? 0) % 360) - 90) < 45;
-          const isCrossed =
-            looksRight ||
-            (cx < rightWall && cx + reach > rightWall) ||
-            marks.some(
-              (other) =>
-                other.key !== mark.key &&
-                other.kind !== 'microphone' &&
-                Math.abs(y(other.at) - cy) < 13 &&
-                x(other.at) > cx &&
-                x(other.at) - cx < reach,
-            );
-          const placed = !isCrossed
-            ? ({ x: cx + 11, y: cy + 4 } as const)
-            : cx > 7 * (name?.length ?? 0)
-              ? ({ x: cx - 11, y: cy + 4, textAnchor: 'end' } as const)
-              : ({ x: Math.max(4, cx - 30), y: cy + 21 } as const);
+          const place = places[index];
           return (
             <g key={mark.key}>
               {mark.facingDeg !== null && mark.kind !== 'microphone' && (
@@ -152,7 +145,7 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
                   strokeWidth="1.5"
                 />
               )}
-              {name !== null && <text {...placed}>{name}</text>}
+              {place && <text {...place}>{mark.name}</text>}
             </g>
           );
         })}

@@ -87,15 +87,11 @@ export const Surfaces = ({ built }: { readonly built: BuiltRoom }) => {
                   {freeM2[part] === areasM2[part] ? '' : ` of ${figure(areasM2[part])}`}
                 </Table.Cell>
                 <AbsorptionCells
-                  name={PARTS[part]}
+                  label={PARTS[part]}
                   absorption={shell[part].absorption}
-                  onSet={(absorption) =>
-                    run({
-                      type: 'finishRoom',
-                      of: part,
-                      finish: { name: shell[part].name, absorption },
-                    })
-                  }
+                  of={part}
+                  material={shell[part].name}
+                  surfaceId={null}
                 />
               </Table.Row>
             ))}
@@ -160,9 +156,11 @@ export const Surfaces = ({ built }: { readonly built: BuiltRoom }) => {
                     />
                   </Table.Cell>
                   <AbsorptionCells
-                    name={name}
+                    label={name}
                     absorption={absorption}
-                    onSet={(next) => change(id, { absorption: next })}
+                    of={null}
+                    material={name}
+                    surfaceId={id}
                   />
                   <Table.Cell {...cell}>
                     <Button

@@ -39,3 +39,79 @@ export const marksOf = (analysis: Analysis): Mark[] => {
     ),
   ];
 };
+
+/** A name on the plan: where it begins or ends, and how. */
+export interface NamePlace {
+  readonly x: number;
+  readonly y: number;
+  readonly textAnchor: 'start' | 'end' | 'middle';
+}
+
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Width of a letter and height of a line of the plan's names. @unit px */
+const LETTER_PX = 6.6;
+const LINE_PX = 14;
+
+const boxOf = (name: string, { x, y, textAnchor }: NamePlace): Box => {
+  const width = name.length * LETTER_PX;
+  const left = textAnchor === 'start' ? x : textAnchor === 'end' ? x - width : x - width / 2;
+  return { left, right: left + width, top: y - LINE_PX + 3, bottom: y + 3 };
+};
+
+const overlap = (a: Box, b: Box): number =>
+  Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) *
+  Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top));
+
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A mark on the drawing. @unit px */
+interface Named extends Spot {
+  /** null where none is written */
+  readonly name: string | null;
+  /** Where the line ends that shows which way it looks */
+  readonly nose: Spot | null;
+}
+
+/**
+ * Places for names beside their marks, one after the other: to the right where that is free, else to
+ * the left, below or above, else where they hide least.
+ * @param walls the names stay between them
+ */
+export const placeNames = (marks: readonly Named[], walls: Box): readonly (NamePlace | null)[] => {
+  const around = ({ x, y }: Spot, half: number): Box => ({
+    left: x - half,
+    right: x + half,
+    top: y - half,
+    bottom: y + half,
+  });
+  const taken: Box[] = marks.flatMap((mark) => [
+    around(mark, 9),
+    ...(mark.nose ? [around(mark.nose, 4)] : []),
+  ]);
+  return marks.map(({ name, x, y }) => {
+    if (name === null) return null;
+    const places: readonly NamePlace[] = [
+      { x: x + 12, y: y + 4, textAnchor: 'start' },
+      { x: x - 12, y: y + 4, textAnchor: 'end' },
+      { x, y: y + 22, textAnchor: 'middle' },
+      { x, y: y - 13, textAnchor: 'middle' },
+    ];
+    const hidden = (place: NamePlace): number => {
+      const box = boxOf(name, place);
+      const outside = Math.max(0, walls.left - box.left) + Math.max(0, box.right - walls.right);
+      return outside * LINE_PX + taken.reduce((sum, other) => sum + overlap(box, other), 0);
+    };
+    const best = places.reduce((least, place) => (hidden(place) < hidden(least) ? place : least));
+    taken.push(boxOf(name, best));
+    return best;
+  });
+};
