@@ -8,14 +8,27 @@ import {
   Legend,
   LinearScale,
   Tooltip,
+  LineController,
+  LineElement,
+  PointElement,
+  BarController,
   type ChartOptions,
-  type Plugin,
 } from 'chart.js';
 import { useTheme } from 'next-themes';
-import { Bar } from 'react-chartjs-2';
+import { Chart as Drawn } from 'react-chartjs-2';
 import { useFontsReady } from '@/ui/useFontsReady';
 
-Chart.register(BarElement, CategoryScale, Legend, LinearScale, Tooltip);
+Chart.register(
+  BarController,
+  BarElement,
+  CategoryScale,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+);
 
 interface Props {
   /** What the chart shows, for those who do not see it; the same figures stand below it as a table */
@@ -33,37 +46,15 @@ const colour = (name: string): string =>
 export const RingsChart = ({ label, bands, lines, targetS }: Props) => {
   const { resolvedTheme } = useTheme();
   const fontsReady = useFontsReady();
-  const [ink, soft, rule, sound, accent, paper] = [
+  const [ink, soft, rule, sound, accent] = [
     colour('ink'),
     colour('ink-soft'),
     colour('rule'),
     colour('thread-analogue'),
     colour('madder'),
-    colour('paper'),
   ];
   const font = { family: "'Source Sans 3 Variable', sans-serif", size: 12 };
-  const right: Plugin<'bar'> = {
-    id: 'right',
-    afterDatasetsDraw: ({ ctx, chartArea, scales }) => {
-      const y = scales['y']?.getPixelForValue(targetS) ?? 0;
-      ctx.save();
-      ctx.strokeStyle = ink;
-      ctx.setLineDash([6, 4]);
-      ctx.beginPath();
-      ctx.moveTo(chartArea.left, y);
-      ctx.lineTo(chartArea.right, y);
-      ctx.stroke();
-      const words = `right for speech, ${targetS.toFixed(2)} s`;
-      ctx.font = `12px ${font.family}`;
-      ctx.fillStyle = paper;
-      ctx.fillRect(chartArea.right - ctx.measureText(words).width - 8, y - 18, 500, 15);
-      ctx.fillStyle = ink;
-      ctx.textAlign = 'right';
-      ctx.fillText(words, chartArea.right - 4, y - 6);
-      ctx.restore();
-    },
-  };
-  const options: ChartOptions<'bar'> = {
+  const options: ChartOptions<'bar' | 'line'> = {
     animation: false,
     maintainAspectRatio: false,
     responsive: true,
@@ -78,26 +69,39 @@ export const RingsChart = ({ label, bands, lines, targetS }: Props) => {
       },
     },
     plugins: {
-      legend: { display: lines.length > 1, labels: { color: ink, font, boxWidth: 14 } },
+      legend: { labels: { color: ink, font, boxWidth: 14 } },
       tooltip: { enabled: false },
     },
   };
   return (
     <Box height="210px" position="relative" mb="2">
-      <Bar
+      <Drawn
+        type="bar"
         key={`${resolvedTheme ?? 'light'} ${fontsReady ? 'drawn' : 'first'} ${targetS} ${lines.length}`}
         aria-label={label}
         role="img"
         options={options}
-        plugins={[right]}
         data={{
           labels: [...bands],
-          datasets: lines.map(({ name, values }, index) => ({
-            label: name,
-            data: values.map((value) => (Number.isFinite(value) ? value : null)),
-            backgroundColor: index === 0 ? sound : accent,
-            barPercentage: 0.8,
-          })),
+          datasets: [
+            {
+              type: 'line' as const,
+              label: `right for speech, ${targetS.toFixed(2)} s`,
+              data: bands.map(() => targetS),
+              borderColor: ink,
+              backgroundColor: 'transparent',
+              borderDash: [6, 4],
+              borderWidth: 1.5,
+              pointRadius: 0,
+            },
+            ...lines.map(({ name, values }, index) => ({
+              type: 'bar' as const,
+              label: name,
+              data: values.map((value) => (Number.isFinite(value) ? value : null)),
+              backgroundColor: index === 0 ? sound : accent,
+              barPercentage: 0.8,
+            })),
+          ],
         }}
       />
     </Box>

@@ -42,6 +42,13 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
     )
       ? null
       : name;
+  /** Where the line ends that shows which way somebody looks, or something sounds. */
+  const noseOf = ({ at, facingDeg, kind }: Mark): Drawn | null => {
+    if (facingDeg === null || kind === 'microphone') return null;
+    const turn = (facingDeg * Math.PI) / 180;
+    const length = kind === 'person' ? 18 : 10;
+    return { x: x(at) + length * Math.sin(turn), y: y(at) - length * Math.cos(turn) };
+  };
   const all =
     drawn.length > 0
       ? drawn
@@ -50,7 +57,7 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
           { x: widthPx, y: heightPx },
         ];
   const places = placeNames(
-    marks.map((mark) => ({ name: nameOf(mark), x: x(mark.at), y: y(mark.at) })),
+    marks.map((mark) => ({ name: nameOf(mark), x: x(mark.at), y: y(mark.at), nose: noseOf(mark) })),
     {
       left: Math.min(...all.map((corner) => corner.x)),
       right: Math.max(...all.map((corner) => corner.x)),
@@ -103,20 +110,11 @@ export const RoomPlan = ({ analysis, widthPx = 460, heightPx = 230 }: Props) => 
         ))}
         {marks.map((mark, index) => {
           const [cx, cy] = [x(mark.at), y(mark.at)];
-          const turn = ((mark.facingDeg ?? 0) * Math.PI) / 180;
-          const length = mark.kind === 'person' ? 18 : 10;
+          const nose = noseOf(mark);
           const place = places[index];
           return (
             <g key={mark.key}>
-              {mark.facingDeg !== null && mark.kind !== 'microphone' && (
-                <line
-                  className="arrow"
-                  x1={cx}
-                  y1={cy}
-                  x2={cx + length * Math.sin(turn)}
-                  y2={cy - length * Math.cos(turn)}
-                />
-              )}
+              {nose && <line className="arrow" x1={cx} y1={cy} x2={nose.x} y2={nose.y} />}
               {mark.kind === 'person' && (
                 <circle cx={cx} cy={cy} r="7" fill="var(--chakra-colors-thread-analogue)" />
               )}

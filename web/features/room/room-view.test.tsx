@@ -8,7 +8,7 @@ import { BEGINNINGS } from './beginnings';
 import { RoomView } from './RoomView';
 
 /** jsdom paints nothing; the times stand in the table below the chart. */
-jest.mock('react-chartjs-2', () => ({ Bar: () => null }));
+jest.mock('react-chartjs-2', () => ({ Chart: () => null }));
 
 const tide = demo('night-tide');
 const type = async (label: string, text: string) => {
