@@ -59,8 +59,8 @@ test('a wall that would cross another is refused in words, and the room stays', 
 }) => {
   await page.goto(`${demo.url}/rigs/second-firing/room`);
   await expect(page.getByText('118.0 m² of floor')).toBeVisible();
-  const field = page.getByLabel('Across of corner 5', { exact: true });
-  await field.fill('20');
+  const field = page.getByLabel('Up the plan of corner 6', { exact: true });
+  await field.fill('-5');
   await field.press('Enter');
   await expect(
     page.getByText(/This is not the outline of a room: the walls from corner/),

@@ -12,10 +12,15 @@ import path from 'node:path';
 
 const [folder = 'core/src/rig', many = '300', seed = '1'] = process.argv.slice(2);
 
-/** Tests whose business a folder's code is, where they stand beside the rules. */
+/** Tests whose business a folder's code is, where they stand beside rules, sums or another pass. */
 const ALSO_TESTED_BY: Readonly<Record<string, readonly string[]>> = {
-  'core/src/passes/sound': ['core/src/rules/sound'],
-  'core/src/passes/picture': ['core/src/rules/picture'],
+  'core/src/passes/sound': [
+    'core/src/rules/sound',
+    'core/src/explain',
+    'core/src/passes/room',
+    'core/src/passes/processing',
+  ],
+  'core/src/passes/picture': ['core/src/rules/picture', 'core/src/explain'],
 };
 
 /** A change that covers more than this would bring all that stands in it along. @unit lines */
