@@ -3,7 +3,7 @@
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
 import { Box, Flex, Table, Text } from '@chakra-ui/react';
-import { inOrder, type Rig } from '@echo-loom/core';
+import { type Analysis, builtRoom, figure, inOrder, type Rig } from '@echo-loom/core';
 import { memo } from 'react';
 import { NoisePlaces } from './NoisePlaces';
 import type { SpotCellsProps } from './SpotCells';
@@ -60,8 +60,10 @@ LoudspeakerRows.displayName = 'LoudspeakerRows';
 NoisePlaces.displayName = 'NoisePlaces';
 
 /** The room: its size and echo, who is where, what makes noise. */
-export const RoomFields = ({ rig: { room, people, devices, noises } }: { readonly rig: Rig }) => {
+export const RoomFields = ({ analysis }: { readonly analysis: Analysis }) => {
+  const { room, people, devices, noises } = analysis.rig;
   const { run } = useRigSession();
+  const built = builtRoom(analysis);
   return (
     <Box>
       <Flex direction="column" gap="1.5" maxW="380px" mb="3">
@@ -74,6 +76,7 @@ export const RoomFields = ({ rig: { room, people, devices, noises } }: { readonl
           min={0.1}
           max={1000000}
           value={room.volumeM3}
+          {...(built ? { whenEmpty: figure(built.volumeM3) } : {})}
           onCommit={(volumeM3) => run({ type: 'setRoom', room: { volumeM3 } })}
         />
         <NumberField
@@ -85,6 +88,7 @@ export const RoomFields = ({ rig: { room, people, devices, noises } }: { readonl
           min={0.01}
           max={30}
           value={room.rt60S}
+          {...(built ? { whenEmpty: figure(built.rt60S, 2) } : {})}
           onCommit={(rt60S) => run({ type: 'setRoom', room: { rt60S } })}
         />
         <NumberField
@@ -97,6 +101,11 @@ export const RoomFields = ({ rig: { room, people, devices, noises } }: { readonl
           onCommit={(noiseDba) => run({ type: 'setRoom', room: { noiseDba } })}
         />
       </Flex>
+      {built && (room.volumeM3 === null || room.rt60S === null) && (
+        <Text fontSize="xs" color="ink.soft" mt="-2" mb="3">
+          What is empty is taken from the room as it is drawn under Room.
+        </Text>
+      )}
       <Box overflowX="auto">
         <Table.Root size="sm" variant="outline" aria-label="Where everybody is">
           {head(['Who', 'Across', 'Up the plan', 'Facing'])}

@@ -78,7 +78,7 @@ export const SoundView = () => {
           </Text>
           <PlanLater analysis={later} />
           <Box mt="2">
-            <RoomFields rig={analysis.rig} />
+            <RoomFields analysis={analysis} />
           </Box>
           {row && <ChoicesLater analysis={later} row={rowLater ?? row} />}
           <ProgrammesLater analysis={later} />

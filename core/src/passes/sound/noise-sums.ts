@@ -2,7 +2,7 @@ import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { loadingDb, powerSumDb } from '../../units';
 import type { Measured } from '../measure';
-import type { Sum } from '../sum';
+import { figure as decibels, type Sum } from '../sum';
 import { ownNoise, padOf, snrAWeightedDb, snrDb, type SoundFigures } from './';
 import { db, figuresAt } from './sums';
 
@@ -104,7 +104,7 @@ export const boosterVerdict = (
   const limitDb = bare.levelDb - bare.noise.statedDb;
   const booster = stages.find((at) => at.at.device.model.kind === 'booster');
   const near =
-    `within ${(limitDb - snr).toFixed(1)} dB of the ${limitDb.toFixed(1)} dB that ` +
+    `within ${decibels(limitDb - snr)} dB of the ${decibels(limitDb)} dB that ` +
     `${microphone}'s own resistance allows`;
   if (booster)
     return (
@@ -113,9 +113,9 @@ export const boosterVerdict = (
     );
   const wins = boostedSnr - snr;
   return wins < 1
-    ? `A booster would bring gain but change the noise by only ${wins.toFixed(1)} dB: this ` +
+    ? `A booster would bring gain but change the noise by only ${decibels(wins)} dB: this ` +
         `chain already stands ${near}.`
-    : `A booster would lower the hiss by about ${wins.toFixed(0)} dB: the preamp, not the ` +
+    : `A booster would lower the hiss by about ${decibels(wins, 0)} dB: the preamp, not the ` +
         `microphone, makes most of it. The ratio stands ${near}.`;
 };
 

@@ -120,13 +120,14 @@ export const SOUND_QUESTIONS = {
         'alive',
         'Controlled but alive',
         'Voices sound like people in a place.',
-        'A voice quieter than its own echo is a warning.',
+        'A voice quieter than its own echo is a warning; a drawn room may ring 0.4 s, a hall longer.',
       ),
       school(
         'dead',
         'As dead as can be',
         'Any room can be added later.',
-        'A voice less than 6 dB over its echo is a note, under it a warning.',
+        'A voice less than 6 dB over its echo is a note, under it a warning; a drawn room may ring ' +
+          'as long as a studio of its size.',
       ),
     ],
   },
