@@ -1,14 +1,5 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
-
-/** A long shed with the slipway bay at one end. */
-const BOAT_SHED = [
-  { xM: -1, yM: -1 },
-  { xM: 12, yM: -1 },
-  { xM: 12, yM: 7 },
-  { xM: 6, yM: 7 },
-  { xM: 6, yM: 9 },
-  { xM: -1, yM: 9 },
-];
+import { BOAT_SHED } from './boat-shed';
 
 /**
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
