@@ -93,7 +93,10 @@ export interface Report {
       readonly absorptionM2: number;
       readonly airM2: number;
       readonly rt60S: number;
+      /** The relation that holds, and what each of the two would tell */
       readonly relation: 'Sabine' | 'Eyring';
+      readonly bySabineS: number;
+      readonly byEyringS: number;
     }[];
     /** Mean of 500 Hz and 1 kHz, as it is and without what was put in */
     readonly rt60S: number;

@@ -2,6 +2,7 @@ import type { Analysis } from '../analyse';
 import type { Stage } from '../graph';
 import type { Framing } from '../passes/framing';
 import { builtRoom, targetS } from '../passes/room';
+import { eyringS, sabineS } from '../passes/room/reverberation';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../passes/sound';
 import { formatName } from '../units';
 import type { Report, ShotReport, StageReport } from './form';
@@ -100,6 +101,8 @@ export const roomReport = (analysis: Analysis): Report['room'] => {
       airM2,
       rt60S: bandS,
       relation,
+      bySabineS: sabineS(volumeM3, absorptionM2, airM2),
+      byEyringS: eyringS(volumeM3, surfaceM2, absorptionM2, airM2),
     })),
     rt60S,
     bareRt60S,
