@@ -1,10 +1,7 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import {
   blankRig,
-  rectangle,
   rigToJson,
   build,
   RigDraft,
@@ -12,34 +9,8 @@ import {
   type Report,
 } from '@echo-loom/core';
 import { workedSound } from '../demo/worked-sound';
+import { folder, loom, loomWith, nightTide, root, write } from './loom-for-tests';
 import { leaveDatabase, makeDatabase, sqlRows } from '../web/server/database-for-tests';
-
-const root = path.join(__dirname, '..');
-const loomWith = (databaseUrl: string | undefined, ...words: string[]) =>
-  spawnSync(
-    process.execPath,
-    [
-      '--import',
-      path.join(root, 'node_modules/tsx/dist/loader.mjs'),
-      path.join(root, 'cli/loom.ts'),
-      ...words,
-    ],
-    {
-      encoding: 'utf8',
-      maxBuffer: 64 * 1024 * 1024,
-      env: { ...process.env, ...(databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl }) },
-    },
-  );
-const loom = (...words: string[]) => loomWith(undefined, ...words);
-const nightTide = path.join(root, 'demo/night-tide.rig.json');
-const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-'));
-afterAll(() => rmSync(folder, { recursive: true }));
-
-const write = (name: string, text: string): string => {
-  const file = path.join(folder, name);
-  writeFileSync(file, text);
-  return file;
-};
 
 describe('bin/loom', () => {
   it('analyses for people and exits with 1 where there are stops', () => {
@@ -152,40 +123,6 @@ describe('bin/loom', () => {
     expect(report.drives.find(({ device }) => device === 'computer')).toMatchObject({
       writeMBps: 6.25,
       gbPerHour: 22.5,
-    });
-  });
-  it('prints how long a room rings for programs: 2.45 s by Sabine, 2.40 by Eyring, 0.35 treated', () => {
-    const flat = (name: string, a: number) => ({
-      name,
-      absorption: [a, a, a, a, a, a] as [number, number, number, number, number, number],
-    });
-    const room = new RigDraft('Worked room')
-      .do({ type: 'drawRoom', room: { corners: rectangle(5.2, 4.1), heightM: 2.6 } })
-      .do({ type: 'finishRoom', of: 'floor', finish: flat('Floor', 0.03) })
-      .do({ type: 'finishRoom', of: 'ceiling', finish: flat('Ceiling', 0.05) })
-      .do({ type: 'finishRoom', of: 'walls', finish: flat('Walls', 0.04) });
-    const printed = (name: string): Report =>
-      JSON.parse(loom('analyse', write(name, rigToJson(room.build())), '--json').stdout) as Report;
-    const bare = printed('bare.rig.json').room;
-    expect(bare?.volumeM3).toBeCloseTo(55.432, 3);
-    expect(bare?.rt60S).toBeCloseTo(2.45, 2);
-    expect(bare?.bands[3]).toMatchObject({
-      hz: 1000,
-      absorptionM2: expect.closeTo(3.64, 2) as number,
-      relation: 'Sabine',
-      bySabineS: expect.closeTo(2.45, 2) as number,
-      byEyringS: expect.closeTo(2.4, 2) as number,
-    });
-    room.do({
-      type: 'addSurface',
-      surfaceId: 'panels',
-      surface: { ...flat('Panels', 0.85), covers: 'walls', areaM2: 22.96 },
-    });
-    const treated = printed('treated.rig.json').room;
-    expect(treated?.bands[3]).toMatchObject({
-      relation: 'Eyring',
-      absorptionM2: expect.closeTo(22.24, 2) as number,
-      rt60S: expect.closeTo(0.35, 3) as number,
     });
   });
   it('prints bleed, comb, critical distance, ears, compressor and channels for programs', () => {
