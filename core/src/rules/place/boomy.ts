@@ -3,29 +3,13 @@ import type { Measured } from '../../passes/measure';
 import { bandsOf, type BuiltRoom, builtRoom, type SurfaceInRoom } from '../../passes/room';
 import { bandSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';
-import { finish, type Surface } from '../../rig';
+import { finish } from '../../rig';
 import { THE_RIG } from '../about';
+import { boomOf, booms, isThin, wouldBoom } from './boom';
 import { batchFix, placeRule } from '../rule-of';
-import { computeTime, inBuiltRoom, seconds } from './room';
+import { inBuiltRoom, seconds, timeAfter } from './room';
 
-/** So much longer in the low bands than in the middle, and a voice sounds as if in a box. */
-const BOOMS = 1.7;
-/** Larger rooms may ring longer below, and do. @unit m³ */
-const SMALL_M3 = 300;
 const THICK = finish('Panel of mineral wool, 100 mm, 100 mm off the wall');
-
-/** Time of the two lowest bands, times that of 500 Hz and 1 kHz. */
-const boom = (bands: BuiltRoom['bands']): { lowS: number; middleS: number; ratio: number } => {
-  const s = (band: number): number => bands[band]?.rt60S ?? NaN;
-  const [lowS, middleS] = [(s(0) + s(1)) / 2, (s(2) + s(3)) / 2];
-  return { lowS, middleS, ratio: lowS / middleS };
-};
-
-/** Takes up the high bands and leaves the low ones. */
-const isThin = ({ absorption, covers }: Surface): boolean =>
-  (covers === 'walls' || covers === 'ceiling') &&
-  absorption[0] < 0.25 &&
-  absorption[3] - absorption[0] > 0.4;
 
 const thinOf = ({ surfaces }: BuiltRoom): readonly SurfaceInRoom[] => surfaces.filter(isThin);
 
@@ -36,7 +20,9 @@ const fixes = (measured: Measured): Fix[] => {
   const changed = built.surfaces.map((surface) =>
     isThin(surface) ? { ...surface, ...THICK } : surface,
   );
-  return boom(bandsOf(built.shell, changed)).ratio > BOOMS
+  const bands = bandsOf(built.shell, changed);
+  const time = timeAfter(measured, built, boomOf(bands).middleS);
+  return wouldBoom(built, changed) || time === null
     ? []
     : [
         batchFix(
@@ -47,7 +33,7 @@ const fixes = (measured: Measured): Fix[] => {
               surfaceId: id,
               surface: { ...THICK },
             })),
-            ...computeTime(measured),
+            ...time,
           ],
           'Hang thick panels in place of thin ones',
         ),
@@ -66,9 +52,9 @@ export const boomy = placeRule(
     source: 'handbook 5, room sound: thin foam does little under 500 Hz',
   },
   inBuiltRoom((built) => {
-    const { lowS, middleS, ratio } = boom(built.bands);
+    const { lowS, middleS, ratio } = boomOf(built.bands);
     const thin = thinOf(built);
-    if (ratio <= BOOMS || thin.length === 0 || built.volumeM3 > SMALL_M3) return [];
+    if (!booms(built, built.bands, built.surfaces)) return [];
     return [
       {
         level: 'note',

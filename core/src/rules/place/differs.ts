@@ -3,10 +3,8 @@ import { middleSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { placeRule } from '../rule-of';
-import { inBuiltRoom, seconds } from './room';
+import { inBuiltRoom, isFarFrom, seconds } from './room';
 
-/** Typical absorption tells a time no nearer than this. */
-const NEAR_TIME = 0.3;
 const NEAR_VOLUME = 0.1;
 
 const share = (typed: number, drawn: number): number => typed / drawn - 1;
@@ -21,7 +19,7 @@ export const timeDiffers = placeRule(
     source: 'handbook 5, room sound',
   },
   inBuiltRoom(({ rt60S }, { rig: { room } }) =>
-    room.rt60S === null || Math.abs(share(room.rt60S, rt60S)) <= NEAR_TIME
+    room.rt60S === null || !isFarFrom(room.rt60S, rt60S)
       ? []
       : [
           {

@@ -5,35 +5,57 @@ import {
   builtRoom,
   microphonesInRoom,
   roomSound,
-  targetS,
   treatmentFor,
   treatmentNeeded,
 } from '../../passes/room';
 import { middleSums } from '../../passes/room/sums';
 import { figure, type Sum } from '../../passes/sum';
-import { finish, type SimpleCommand, type Surface } from '../../rig';
+import { finish, type Finish, type SimpleCommand, type Surface } from '../../rig';
 import { THE_RIG } from '../about';
+import { wouldBoom } from './boom';
 import { batchFix, placeRule } from '../rule-of';
-import { addSurface, computeTime, inBuiltRoom, seconds } from './room';
+import { addSurface, computeTime, inBuiltRoom, NOTICED, rightS, seconds } from './room';
 
-/** A room may ring so much longer than is best before anybody hears it. */
-const NOTICED = 1.25;
+/** So much longer than is right, and it is plain to hear. */
 const PLAIN = 2;
+/** What is hung, the plainer first; off the wall where the room would boom with it. */
 const PANEL = finish('Panel of mineral wool, 100 mm');
-
-const targetOf = ({ rig: { houseRules } }: Measured, { volumeM3 }: BuiltRoom): number =>
-  targetS(houseRules.room, volumeM3);
+const PANELS = [
+  { kind: PANEL, says: 'panels of mineral wool, 100 mm' },
+  {
+    kind: finish('Panel of mineral wool, 100 mm, 100 mm off the wall'),
+    says: 'panels of mineral wool, 100 mm, 100 mm off the wall',
+  },
+];
 
 type Panel = Omit<Surface, 'order'>;
 
-/** Panels that bring a room to its target: on the walls as far as they go, then under the ceiling. */
-const panelsFor = (built: BuiltRoom, target: number): readonly Panel[] | null => {
+/** Panels of a kind that bring a room to its target: on the walls as far as they go, then under the ceiling. */
+const panelsOf = (kind: Finish, built: BuiltRoom, target: number): readonly Panel[] | null => {
   const panels: Panel[] = [];
   for (const covers of ['walls', 'ceiling'] as const) {
-    const besides = panels.map((panel) => ({ ...panel, order: 0 }));
-    const { areaM2, isEnough } = treatmentNeeded(built, { ...PANEL, covers }, target, besides);
-    if (areaM2 > 0) panels.push({ ...PANEL, covers, areaM2 });
+    const besides = panels.map(asSurface);
+    const { areaM2, isEnough } = treatmentNeeded(built, { ...kind, covers }, target, besides);
+    if (areaM2 > 0) panels.push({ ...kind, covers, areaM2 });
     if (isEnough) return panels;
+  }
+  return null;
+};
+
+const asSurface = (panel: Panel): Surface => ({ ...panel, order: 0 });
+
+/** The plainest panels with which the room does not boom, and what they are called. */
+const panelsFor = (
+  built: BuiltRoom,
+  target: number,
+): { readonly panels: readonly Panel[]; readonly says: string } | null => {
+  for (const { kind, says } of PANELS) {
+    const panels = panelsOf(kind, built, target);
+    const isBoxed =
+      panels !== null &&
+      !wouldBoom(built, built.surfaces) &&
+      wouldBoom(built, [...built.surfaces, ...panels.map(asSurface)]);
+    if (panels !== null && !isBoxed) return { panels, says };
   }
   return null;
 };
@@ -42,8 +64,9 @@ const where = { walls: 'on the walls', ceiling: 'under the ceiling' } as const;
 
 const fixes = (measured: Measured): Fix[] => {
   const built = builtRoom(measured);
-  const panels = built && panelsFor(built, targetOf(measured, built));
-  if (!panels || panels.length === 0) return [];
+  const hung = built && panelsFor(built, rightS(measured, built));
+  if (!hung || hung.panels.length === 0) return [];
+  const { panels, says } = hung;
   const commands: SimpleCommand[] = [];
   for (const panel of panels)
     commands.push(
@@ -59,18 +82,13 @@ const fixes = (measured: Measured): Fix[] => {
         `${figure(areaM2)} m² ${covers === 'ceiling' ? where.ceiling : where.walls}`,
     )
     .join(' and ');
-  return [
-    batchFix(`Hang panels of mineral wool, 100 mm: ${said}`, [
-      ...commands,
-      ...computeTime(measured),
-    ]),
-  ];
+  return [batchFix(`Hang ${says}: ${said}`, [...commands, ...computeTime(measured)])];
 };
 
 /** By how much the room rings too long, as it was typed or as its surfaces tell. */
 const overSum = (measured: Measured, built: BuiltRoom): Sum => {
   const { rt60S } = roomSound(measured);
-  const target = targetOf(measured, built);
+  const target = rightS(measured, built);
   const isDead = measured.rig.houseRules.room === 'dead';
   return {
     label: 'Rings longer than is right',
@@ -94,7 +112,7 @@ const overSum = (measured: Measured, built: BuiltRoom): Sum => {
 const treatmentSum = (measured: Measured, built: BuiltRoom): Sum[] => {
   const band = built.bands[3];
   const [better, covered] = [PANEL.absorption[3], built.shell.walls.absorption[3]];
-  const target = targetOf(measured, built);
+  const target = rightS(measured, built);
   const treatment =
     band &&
     treatmentFor(
@@ -147,7 +165,7 @@ export const ringsLong = placeRule(
   },
   inBuiltRoom((built, measured) => {
     const { rt60S } = roomSound(measured);
-    const target = targetOf(measured, built);
+    const target = rightS(measured, built);
     if (rt60S === null || rt60S <= target * NOTICED || microphonesInRoom(measured).length === 0)
       return [];
     return [
