@@ -1,11 +1,15 @@
+import { classById } from '../../catalogue';
 import { RigDraft } from '../../catalogue/draft';
 import {
   apply,
+  BEST_THAT_FITS,
   type Deliverable,
+  FIRST_CONNECTED,
   type Rig,
   type SimpleCommand,
   USUAL_DELIVERABLES,
 } from '../../rig';
+import { camera, show } from '../../rules/rigs-for-cases';
 import { atSize, type Size } from './size';
 
 const one = (classId: string, settings: Record<string, string | number> = {}): Rig => {
@@ -111,4 +115,35 @@ describe('the house at a larger size', () => {
         rules: { chosenFormat: '3840x2160p60', captureSize: '2160p throughout' },
       },
     ]));
+});
+
+describe('a rig that stands at a size already', () => {
+  it('is left alone, to the last setting', () => {
+    const rig = apply(show().build(), {
+      type: 'addDevice',
+      deviceId: 'recorder',
+      name: 'Recorder',
+      model: classById('recorder-picture'),
+      settings: {},
+      personId: null,
+      placeId: null,
+    });
+    expect(atSize(rig, 1080).filter(({ type }) => type !== 'changeDeliverable')).toEqual([]);
+  });
+  it('leaves what takes its format from what comes, from the first that is plugged, or from the way', () => {
+    const commands = atSize(
+      camera({ captureSettings: { 'capture-format': 'as received' } }).build(),
+      2160,
+    );
+    expect(
+      commands
+        .filter(({ type }) => type === 'setControl')
+        .map((command) => 'deviceId' in command && command.deviceId),
+    ).not.toContain('capture');
+    const best = new RigDraft('Case')
+      .device('camera', 'camera-studio', { settings: { format: BEST_THAT_FITS } })
+      .device('mix', 'switcher-20', { settings: { 'house-format': FIRST_CONNECTED } })
+      .build();
+    expect(atSize(best, 2160).filter(({ type }) => type === 'setControl')).toEqual([]);
+  });
 });
