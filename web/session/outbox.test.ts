@@ -1,11 +1,12 @@
 import { Storage } from './browser-for-tests';
 import { adoptBoxes, type Box, keepBox } from './outbox';
+import { PAGE_VERSION } from './protocol';
 
 const NOBODY: ReadonlySet<string> = new Set();
 const pending = (id: string, name: string) => ({
   id,
   author: 'browser-one',
-  version: 5,
+  version: PAGE_VERSION,
   command: { type: 'renameRig' as const, name },
 });
 const box = (more: Partial<Box>): Box => ({ pending: [], setAside: [], ...more });
@@ -98,7 +99,7 @@ describe('an edit kept since before an update', () => {
       {
         id: 'entry-old',
         author: 'browser-one',
-        version: 5,
+        version: PAGE_VERSION,
         command: { ...command, person: { ...person, at: null } },
       },
     ]);
@@ -117,7 +118,12 @@ describe('what cannot be read', () => {
     const kept = {
       pending: [
         pending('entry-one', 'One'),
-        { id: 'entry-two', author: 'browser-one', version: 5, command: { type: 'paintTheShed' } },
+        {
+          id: 'entry-two',
+          author: 'browser-one',
+          version: PAGE_VERSION,
+          command: { type: 'paintTheShed' },
+        },
         'rubbish',
         pending('entry-4th', 'Four'),
       ],
@@ -174,7 +180,7 @@ it('boxes of before this version are lists without versions, and their undos car
     {
       id: 'entry-two',
       author: 'browser-one',
-      version: 5,
+      version: PAGE_VERSION,
       command: { type: 'revert', does: 'undo', entryId: 'entry-one' },
     },
   ]);
