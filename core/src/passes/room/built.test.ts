@@ -1,20 +1,11 @@
 import fc from 'fast-check';
 import { analyse } from '../../analyse';
 import { report } from '../../report';
-import { apply, rectangle, type Rig, type SimpleCommand, type Surface } from '../../rig';
+import { apply, type Rig, type SimpleCommand, type Surface } from '../../rig';
+import { BARE_ROOM as BARE, flat } from '../../rules/room-for-cases';
 import { voice } from '../../rules/rigs-for-cases';
 import { builtRoom, microphonesInRoom, roomSound, targetS, treatmentNeeded } from '.';
 
-const flat = (name: string, a: number) => ({
-  name,
-  absorption: [a, a, a, a, a, a] as [number, number, number, number, number, number],
-});
-const BARE: readonly SimpleCommand[] = [
-  { type: 'drawRoom', room: { corners: rectangle(5.2, 4.1), heightM: 2.6 } },
-  { type: 'finishRoom', of: 'floor', finish: flat('Floor', 0.03) },
-  { type: 'finishRoom', of: 'ceiling', finish: flat('Ceiling', 0.05) },
-  { type: 'finishRoom', of: 'walls', finish: flat('Walls', 0.04) },
-];
 const rig = (...more: readonly SimpleCommand[]): Rig =>
   [...BARE, ...more].reduce<Rig>((given, command) => apply(given, command), voice().build());
 const put = (surface: Omit<Surface, 'order'>, surfaceId = 'one'): SimpleCommand => ({

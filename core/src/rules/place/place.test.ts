@@ -1,19 +1,9 @@
 import { RigDraft } from '../../catalogue/draft';
 import { finish, rectangle, type Rig, type SimpleCommand, type Surface } from '../../rig';
+import { BARE_ROOM as BARE, flat } from '../room-for-cases';
 import { ruleCases } from '../judge-for-cases';
 import { voice } from '../rigs-for-cases';
 
-/** The handbook's room, 5.2 × 4.1 × 2.6 m, of floor 0.03, ceiling 0.05 and walls 0.04 in every band. */
-const flat = (name: string, a: number) => ({
-  name,
-  absorption: [a, a, a, a, a, a] as [number, number, number, number, number, number],
-});
-const BARE: readonly SimpleCommand[] = [
-  { type: 'drawRoom', room: { corners: rectangle(5.2, 4.1), heightM: 2.6 } },
-  { type: 'finishRoom', of: 'floor', finish: flat('Floor', 0.03) },
-  { type: 'finishRoom', of: 'ceiling', finish: flat('Ceiling', 0.05) },
-  { type: 'finishRoom', of: 'walls', finish: flat('Walls', 0.04) },
-];
 const hung = (
   surfaceId: string,
   surface: Omit<Surface, 'order'>,
