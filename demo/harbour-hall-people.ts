@@ -69,7 +69,13 @@ export const people = (draft: RigDraft): RigDraft =>
     .do({
       type: 'addNoise',
       noiseId: 'air-handling',
-      noise: { name: 'Air handling', dbaAt1m: 44, at: { xM: 22, yM: 12 }, runs: true },
+      noise: {
+        name: 'Air handling',
+        dbaAt1m: 44,
+        at: { xM: 22, yM: 12 },
+        heightM: null,
+        runs: true,
+      },
     })
     .do({
       type: 'writeBrief',
@@ -96,13 +102,14 @@ export const people = (draft: RigDraft): RigDraft =>
         name: 'Both benches',
         what: 'people together',
         shot: 'whole',
+        at: null,
         people: ['proposer', 'opposer'],
       },
     })
     .do({
       type: 'addSight',
       sightId: 'vote',
-      sight: { name: 'The vote', what: 'screen', shot: 'whole', people: [] },
+      sight: { name: 'The vote', what: 'screen', shot: 'whole', at: null, people: [] },
     })
     .do({
       type: 'addDeliverable',

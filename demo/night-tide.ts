@@ -36,7 +36,7 @@ export const nightTide = (): Rig =>
     .do({
       type: 'addNoise',
       noiseId: 'fridge',
-      noise: { name: 'Fridge', dbaAt1m: 38, at: { xM: 3.6, yM: 3 }, runs: true },
+      noise: { name: 'Fridge', dbaAt1m: 38, at: { xM: 3.6, yM: 3 }, heightM: null, runs: true },
     })
     .do({
       type: 'writeBrief',
@@ -59,6 +59,7 @@ export const nightTide = (): Rig =>
         name: 'The reading',
         what: 'people together',
         shot: 'two-shot',
+        at: null,
         people: ['host', 'reader'],
       },
     })

@@ -60,27 +60,39 @@ export const secondFiring = (): Rig =>
     .do({
       type: 'addNoise',
       noiseId: 'kiln-fan',
-      noise: { name: 'Kiln fan', dbaAt1m: 56, at: { xM: 6.6, yM: 1.4 }, runs: true },
+      noise: { name: 'Kiln fan', dbaAt1m: 56, at: { xM: 6.6, yM: 1.4 }, heightM: null, runs: true },
     })
     .do({
       type: 'addNoise',
       noiseId: 'show-computer',
-      noise: { name: 'Show computer', dbaAt1m: 38, at: { xM: 0.4, yM: 4.5 }, runs: true },
+      noise: {
+        name: 'Show computer',
+        dbaAt1m: 38,
+        at: { xM: 0.4, yM: 4.5 },
+        heightM: null,
+        runs: true,
+      },
     })
     .do({
       type: 'addSight',
       sightId: 'wheel-from-above',
-      sight: { name: 'Wheel from above', what: 'hands', shot: 'close', people: ['potter'] },
+      sight: {
+        name: 'Wheel from above',
+        what: 'hands',
+        shot: 'close',
+        at: null,
+        people: ['potter'],
+      },
     })
     .do({
       type: 'addSight',
       sightId: 'slides',
-      sight: { name: 'Slides', what: 'screen', shot: 'whole', people: [] },
+      sight: { name: 'Slides', what: 'screen', shot: 'whole', at: null, people: [] },
     })
     .do({
       type: 'addSight',
       sightId: 'kiln',
-      sight: { name: 'Kiln', what: 'table', shot: 'close', people: [] },
+      sight: { name: 'Kiln', what: 'table', shot: 'close', at: null, people: [] },
     })
     .do({
       type: 'addDeliverable',

@@ -147,7 +147,7 @@ describe('saving', () => {
   });
 
   it('refuses the one entry that would break the document, and writes the others', async () => {
-    const sight = { name: 'Sight', what: 'hands', shot: 'close', people: [] } as const;
+    const sight = { name: 'Sight', what: 'hands', shot: 'close', at: null, people: [] } as const;
     const sights = Object.fromEntries(
       Array.from({ length: 3300 }, (_, order) => [`s-${order}`, { ...sight, people: [], order }]),
     );

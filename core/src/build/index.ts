@@ -63,7 +63,7 @@ const writeBrief = (
     draft.do({
       type: 'addSight',
       sightId: id,
-      sight: { name, what, shot: SHOT_OF[what], people: inIt },
+      sight: { name, what, shot: SHOT_OF[what], people: inIt, at: null },
     });
     return {
       id,

@@ -4,6 +4,7 @@ export * from './brief/schema';
 export { type Chance, seeded } from './chance';
 export * from './commands';
 
+export * from './devices/body';
 export * from './devices/device-figures';
 export * from './devices/encoding';
 export { figureAt } from './devices/figures';
@@ -46,4 +47,8 @@ export {
   wallsOf,
 } from './shell/outline';
 export * from './shell/schema';
+export * from './supports/schema';
+export { type UsualSupport, USUAL_SUPPORTS, usualSupport } from './supports/usual';
+export * from './sets/schema';
+export * from './ways/schema';
 export { cleanLine, cleanText, shorten, writable } from './text';

@@ -23,6 +23,15 @@ export const refusals = {
   noButton: (id: string) =>
     new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
   noSurface: (id: string) => new Refusal(`There is no surface "${id}" in this room; add it first.`),
+  noSupport: (id: string) =>
+    new Refusal(`There is nothing "${id}" that carries things; it may have been removed.`),
+  noClamp: (name: string) => new Refusal(`An arm is clamped to a desk; ${name} is none.`),
+  noOpening: (id: string) =>
+    new Refusal(`There is no opening "${id}" in the walls; it may have been removed.`),
+  noWalkway: (id: string) =>
+    new Refusal(`There is no walkway "${id}" in this rig; it may have been removed.`),
+  noSet: (id: string) =>
+    new Refusal(`There is no set "${id}" in this rig; it may have been removed.`),
   noRoom: (why: string) => new Refusal(`This is not the outline of a room: ${why}.`),
   roomNotDrawn: () =>
     new Refusal('The room is not drawn yet; say its corners and its height first.'),

@@ -8,7 +8,7 @@ describe('what is refused, and what the refusal says', () => {
       {
         type: 'addSight',
         sightId: 'wheel',
-        sight: { name: 'Wheel', what: 'hands', shot: 'close', people: [] },
+        sight: { name: 'Wheel', what: 'hands', shot: 'close', at: null, people: [] },
       },
       'This rig has no brief yet',
     ],

@@ -11,6 +11,8 @@ export type Gone =
   | { readonly kind: 'device'; readonly id: string }
   | { readonly kind: 'person'; readonly id: string }
   | { readonly kind: 'place'; readonly id: string }
+  | { readonly kind: 'support'; readonly id: string }
+  | { readonly kind: 'noise'; readonly id: string }
   | { readonly kind: 'sight'; readonly id: string }
   | { readonly kind: 'scene'; readonly id: string };
 

@@ -6,12 +6,29 @@ import * as people from './people';
 import * as places from './places';
 import * as programme from './programme';
 import * as room from './room';
+import * as sets from './sets';
 import * as shell from './shell';
 import type { Slice } from './slice';
+import * as supports from './supports';
 import * as title from './title';
+import * as ways from './ways';
 
 /** Every part of the document, in the order of its fields. This is the only list of them. */
-const SLICES = { title, house, brief, people, places, room, shell, devices, links, programme };
+const SLICES = {
+  title,
+  house,
+  brief,
+  people,
+  places,
+  room,
+  shell,
+  ways,
+  supports,
+  devices,
+  links,
+  programme,
+  sets,
+};
 
 type Slices = typeof SLICES;
 type Both<Union> = (Union extends unknown ? (part: Union) => void : never) extends (

@@ -12,6 +12,9 @@ interface Details {
   readonly personId?: string;
   readonly noiseId?: string;
   readonly surfaceId?: string;
+  readonly supportId?: string;
+  readonly openingId?: string;
+  readonly walkwayId?: string;
   /** Whose signal it is, where a place serves several: `mic.out`, and `#2` for a second way of the same */
   readonly source?: string;
   /** Which signal, where a port has both */
@@ -38,6 +41,9 @@ export type About = Details &
     | { readonly kind: 'person'; readonly personId: string }
     | { readonly kind: 'noise'; readonly noiseId: string }
     | { readonly kind: 'surface'; readonly surfaceId: string }
+    | { readonly kind: 'support'; readonly supportId: string }
+    | { readonly kind: 'opening'; readonly openingId: string }
+    | { readonly kind: 'walkway'; readonly walkwayId: string }
     /** A line of the coverage, for what the brief asks for */
     | { readonly kind: 'coverage line'; readonly line: string }
   );
@@ -86,6 +92,9 @@ export const aboutKey = (about: About): string =>
     about.personId,
     about.noiseId,
     about.surfaceId,
+    about.supportId,
+    about.openingId,
+    about.walkwayId,
   ]
     .map((part) => part ?? '')
     .join('|');

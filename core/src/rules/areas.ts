@@ -6,6 +6,7 @@ export const AREAS = {
   picture: 'Picture',
   computer: 'Computer',
   place: 'Place',
+  stands: 'Stands and desks',
 } as const;
 
 /** `sound` */

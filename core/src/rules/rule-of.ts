@@ -35,6 +35,7 @@ export const pictureRule = ruleOf('picture');
 export const computerRule = ruleOf('computer');
 export const soundRule = ruleOf('sound');
 export const placeRule = ruleOf('place');
+const standsRule = ruleOf('stands');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {
@@ -102,48 +103,52 @@ interface Each<T> {
   readonly fixes?: (thing: T, measured: Measured) => Fix[];
 }
 
-/** A rule of sound that judges each of several things of one kind: microphones in the room, compressors, programmes. */
-export const eachSoundRule = <T>(
-  code: string,
-  texts: Texts,
-  { all, about, judge, houseRule, sums, fixes }: Each<T>,
-): Rule => {
-  const of = (measured: Measured, finding: Finding): T[] => {
-    const key = findingKey(finding);
-    return all(measured)
-      .filter(
-        (thing) =>
-          findingKey({ ...finding, about: about(thing) }) === key &&
-          judge(thing, measured) !== null,
-      )
-      .slice(0, 1);
+const eachRuleOf =
+  (make: ReturnType<typeof ruleOf>) =>
+  <T>(code: string, texts: Texts, { all, about, judge, houseRule, sums, fixes }: Each<T>): Rule => {
+    const of = (measured: Measured, finding: Finding): T[] => {
+      const key = findingKey(finding);
+      return all(measured)
+        .filter(
+          (thing) =>
+            findingKey({ ...finding, about: about(thing) }) === key &&
+            judge(thing, measured) !== null,
+        )
+        .slice(0, 1);
+    };
+    return make(
+      code,
+      texts,
+      (measured) =>
+        all(measured).flatMap((thing) => {
+          const fault = judge(thing, measured);
+          return fault
+            ? [{ ...fault, about: about(thing), ...(houseRule ? { houseRule } : {}) }]
+            : [];
+        }),
+      {
+        ...(sums
+          ? {
+              sums: (measured, finding) =>
+                of(measured, finding).flatMap((thing) => sums(thing, measured)),
+            }
+          : {}),
+        ...(fixes
+          ? {
+              fixes: (measured, finding) =>
+                of(measured, finding).flatMap((thing) => fixes(thing, measured)),
+            }
+          : {}),
+      },
+    );
   };
-  return soundRule(
-    code,
-    texts,
-    (measured) =>
-      all(measured).flatMap((thing) => {
-        const fault = judge(thing, measured);
-        return fault
-          ? [{ ...fault, about: about(thing), ...(houseRule ? { houseRule } : {}) }]
-          : [];
-      }),
-    {
-      ...(sums
-        ? {
-            sums: (measured, finding) =>
-              of(measured, finding).flatMap((thing) => sums(thing, measured)),
-          }
-        : {}),
-      ...(fixes
-        ? {
-            fixes: (measured, finding) =>
-              of(measured, finding).flatMap((thing) => fixes(thing, measured)),
-          }
-        : {}),
-    },
-  );
-};
+
+/** A rule of sound that judges each of several things of one kind: microphones in the room, compressors, programmes. */
+export const eachSoundRule = eachRuleOf(soundRule);
+/** A rule of the plan that judges each of several things of one kind: shots, doors, seats. */
+export const eachPlaceRule = eachRuleOf(placeRule);
+/** A rule that judges each of several supports, or what is on them. */
+export const eachStandsRule = eachRuleOf(standsRule);
 
 /** A rule that judges each microphone in its room. */
 export const microphoneRule = (

@@ -77,6 +77,7 @@ export const SightFields = ({ brief }: { readonly brief: Brief }) => {
               name: `Sight ${Object.keys(brief.sights).length + 1}`,
               what: 'table',
               shot: 'close',
+              at: null,
               people: [],
             },
           })

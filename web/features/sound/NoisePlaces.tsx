@@ -17,7 +17,13 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
     run({
       type: 'addNoise',
       noiseId: freeId('noise', all),
-      noise: { name: `Noise ${noises.length + 1}`, dbaAt1m: 45, at: null, runs: true },
+      noise: {
+        name: `Noise ${noises.length + 1}`,
+        dbaAt1m: 45,
+        at: null,
+        heightM: null,
+        runs: true,
+      },
     });
   return (
     <Box mt="3">

@@ -11,6 +11,7 @@ import {
 import { type Format, parseFormat } from '../../units';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
+import { withPlan } from '../place';
 import {
   backgroundBlurPercent,
   circleOfConfusionMm,
@@ -57,6 +58,7 @@ export interface Wanted {
 /** A shot with every figure that can be told. null = not known, or nothing of the kind. */
 export interface Framing {
   readonly shotId: string;
+  /** What was typed of it, and what the plan says where nothing was */
   readonly shot: ShotPlan;
   readonly device: Device;
   readonly camera: CameraFigures | null;
@@ -226,5 +228,7 @@ const exposureLux = (device: Device, camera: CameraFigures | null): number | nul
 
 /** Every shot of the rig, in the order they were planned. */
 export const framings = pass('framings', (measured): readonly Framing[] =>
-  inOrder(measured.rig.shots).flatMap(([id, shot]) => framingOf(measured, id, shot) ?? []),
+  inOrder(measured.rig.shots).flatMap(
+    ([id, shot]) => framingOf(measured, id, withPlan(measured, id, shot)) ?? [],
+  ),
 );

@@ -3,14 +3,20 @@ import { entry, inOrder, type Pattern, type Room, type Spot } from '../../rig';
 import { powerSumDb } from '../../units';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { patternOf, splAt, voiceOf } from '../sound';
 import {
   angleOff,
   distanceBetween,
+  distanceInRoom,
   fartherFrom,
   microphoneSpot,
+  middleM,
+  mouthOf,
   ownAngle,
-} from '../sound/geometry';
+  rise,
+  stood,
+  stoodAt,
+} from '../place';
+import { patternOf, splAt, voiceOf } from '../sound';
 import { directivity, patternDb, randomEnergyDb } from '../sound/pattern';
 import { roomSound } from './built';
 import type { Sounding } from './loudspeakers';
@@ -26,7 +32,7 @@ export {
 } from './built';
 export { singleModesBelowHz, treatmentFor } from './reverberation';
 export { treatmentNeeded } from './treatment';
-export { distanceBetween, fartherFrom } from '../sound/geometry';
+export { distanceBetween, fartherFrom } from '../place';
 
 export { patternDb, randomEnergyDb } from '../sound/pattern';
 
@@ -79,6 +85,8 @@ export interface MicrophoneInRoom {
   readonly personId: string | null;
   readonly pattern: Pattern | null;
   readonly spot: Spot | null;
+  /** Above the floor. @unit m; null where nobody has said, or nobody has said where it is */
+  readonly heightM: number | null;
   readonly distanceM: number | null;
   readonly offAxisDeg: number;
   /** Its own voice, as the pattern hears it. @unit dB SPL; null where nobody speaks into it */
@@ -99,16 +107,31 @@ export interface MicrophoneInRoom {
   readonly directToReverberantDb: number | null;
 }
 
+const RADIANS = Math.PI / 180;
+
+/**
+ * How far something is off a level axis, that lies off it on the plan and above or below it.
+ * @param angleDeg on the plan @param flatM distance on the plan @param riseM how much higher it is
+ * @unit degrees
+ */
+export const tilted = (angleDeg: number, flatM: number, riseM: number): number =>
+  riseM === 0
+    ? angleDeg
+    : Math.acos((flatM * Math.cos(angleDeg * RADIANS)) / Math.hypot(flatM, riseM)) / RADIANS;
+
 const pickedUp = (
   room: Room,
-  spot: Spot | null,
+  spot: (Spot & { readonly zM: number | null }) | null,
   pattern: Pattern | null,
   sounding: readonly Sounding[],
 ): PickedUp[] =>
   sounding.flatMap(({ id, name, at, splAt1m }) => {
     if (!spot || !pattern || !at) return [];
-    const [distanceM, angleDeg] = [distanceBetween(spot, at), angleOff(spot, at)];
-    const directSpl = splAt(splAt1m, distanceM) + patternDb(pattern, angleDeg);
+    const distanceM = distanceInRoom(spot, at);
+    const angleDeg = angleOff(spot, at);
+    const directSpl =
+      splAt(splAt1m, distanceM) +
+      patternDb(pattern, tilted(angleDeg, distanceBetween(spot, at), rise(spot, at)));
     const fromWallsM = echoDistanceM(room, 1);
     const echoSpl =
       fromWallsM === null ? null : splAt1m - 20 * Math.log10(fromWallsM) + randomEnergyDb(pattern);
@@ -128,15 +151,38 @@ const pickedUp = (
 /** Everything that sounds in the room: voices of the show, and noises that run. */
 const soundings = pass(
   'soundings',
-  ({
-    rig: { people, noises },
-  }): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
-    voices: inOrder(people)
+  (measured): { readonly voices: readonly Sounding[]; readonly running: readonly Sounding[] } => ({
+    voices: inOrder(measured.rig.people)
       .filter(([, { where, isHeard }]) => where === 'on site' && isHeard)
-      .map(([id, { name, at, speechDbSpl }]) => ({ id, name, at, splAt1m: speechDbSpl })),
-    running: inOrder(noises)
-      .filter(([, { runs }]) => runs)
-      .map(([id, { name, at, dbaAt1m }]) => ({ id, name, at, splAt1m: dbaAt1m })),
+      .map(([id, person]) => ({
+        id,
+        name: person.name,
+        at: mouthOf(person),
+        splAt1m: person.speechDbSpl,
+      })),
+    running: [
+      ...inOrder(measured.rig.noises)
+        .filter(([, { runs }]) => runs)
+        .map(([id, { name, at, heightM, dbaAt1m }]) => ({
+          id,
+          name,
+          at: at && { ...at, zM: heightM },
+          splAt1m: dbaAt1m,
+        })),
+      // A computer on the desk is heard like any fan.
+      ...stood(measured).flatMap((device) =>
+        device.body && device.body.noiseDba !== null
+          ? [
+              {
+                id: device.id,
+                name: device.name,
+                at: { ...device.spot, zM: middleM(device) },
+                splAt1m: device.body.noiseDba,
+              },
+            ]
+          : [],
+      ),
+    ],
   }),
 );
 
@@ -163,8 +209,11 @@ const heardBy = (
   const said = voiceOf(measured, node, source);
   const { person } = said;
   const fromMouthM = distanceM ?? said.distanceM;
-  const spot = microphoneSpot(device, person, fromMouthM);
-  const offAxisDeg = ownAngle(device, person);
+  const spot = microphoneSpot(measured.rig, device, person, fromMouthM);
+  const there = spot && stoodAt(measured, node.device.id);
+  const heightM = there ? middleM(there) : null;
+  const heardFrom = spot && { ...spot, zM: heightM };
+  const offAxisDeg = ownAngle(measured.rig, device, person);
   const ownSpl =
     person && fromMouthM !== undefined
       ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0)
@@ -178,11 +227,11 @@ const heardBy = (
       ? NOTHING
       : pickedUp(
           room,
-          spot,
+          heardFrom,
           pattern,
           running.map((noise) =>
             farther?.noiseId === noise.id && noise.at && spot
-              ? { ...noise, at: fartherFrom(spot, noise.at, farther.byM) }
+              ? { ...noise, at: { ...noise.at, ...fartherFrom(spot, noise.at, farther.byM) } }
               : noise,
           ),
         );
@@ -194,20 +243,23 @@ const heardBy = (
     personId: device.personId,
     pattern,
     spot,
+    heightM,
     distanceM: fromMouthM ?? null,
     offAxisDeg,
     ownSpl,
     roomSpl,
     noises,
-    bleed: spot
+    bleed: heardFrom
       ? pickedUp(
           room,
-          spot,
+          heardFrom,
           pattern,
           voices.filter(({ id }) => id !== device.personId),
         )
       : NOTHING,
-    returned: spot ? pickedUp(room, spot, pattern, throughLoudspeakers(measured, node)) : NOTHING,
+    returned: heardFrom
+      ? pickedUp(room, heardFrom, pattern, throughLoudspeakers(measured, node))
+      : NOTHING,
     noiseSpl,
     overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl,
     criticalDistanceM: critical,

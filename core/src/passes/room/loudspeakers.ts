@@ -1,13 +1,14 @@
 import type { PortNode, Thread } from '../../graph';
-import { numberSetting, type Point, switchSetting } from '../../rig';
+import { numberSetting, switchSetting } from '../../rig';
 import type { Measured } from '../measure';
+import { middleM, type Somewhere, stoodAt } from '../place';
 import { pass } from '../pass';
 
 /** Something that sounds, and where. */
 export interface Sounding {
   readonly id: string;
   readonly name: string;
-  readonly at: Point | null;
+  readonly at: Somewhere | null;
   /** @unit dB SPL at 1 m */
   readonly splAt1m: number;
 }
@@ -15,7 +16,7 @@ export interface Sounding {
 /** What each loudspeaker makes of each source at 1 m. @unit dB SPL */
 interface Loudspeaker {
   readonly node: PortNode;
-  readonly at: Point;
+  readonly at: Somewhere;
   readonly splBySource: ReadonlyMap<PortNode, number>;
 }
 
@@ -35,12 +36,12 @@ export const loudspeakers = pass('loudspeakers', (measured): readonly Loudspeake
   }
   return [...byEnd].flatMap(([node, threads]) => {
     const { port } = node;
-    const { at } = measured.device(node.device);
+    const there = stoodAt(measured, node.device.id);
     if (
       port.family !== 'analogue' ||
       port.splAt0Dbu === undefined ||
       port.splAt0Dbu === null ||
-      !at ||
+      !there ||
       isMuted(measured, node)
     )
       return [];
@@ -60,7 +61,7 @@ export const loudspeakers = pass('loudspeakers', (measured): readonly Loudspeake
           ),
         );
     }
-    return [{ node, at, splBySource }];
+    return [{ node, at: { ...there.spot, zM: middleM(there) }, splBySource }];
   });
 });
 

@@ -36,6 +36,7 @@ const two = (
         name: 'Fan',
         dbaAt1m: more.fan.dba,
         at: { xM: more.fan.xM, yM: more.fan.yM },
+        heightM: null,
         runs: true,
       },
     });

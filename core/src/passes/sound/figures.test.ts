@@ -4,7 +4,7 @@ import { voice, voiceThrough } from '../../rules/rigs-for-cases';
 import { channelLoads } from './channels';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb, type SoundFigures } from './figures';
 import { isConversion } from './gains';
-import { angleOff, distanceBetween, fartherFrom, microphoneSpot } from './geometry';
+import { angleOff, distanceBetween, fartherFrom, microphoneSpot } from '../place';
 import { boosterVerdict, noiseShares } from './noise-sums';
 import { voiceFigures } from './voice-figures';
 
@@ -77,7 +77,7 @@ describe('places on the plan', () => {
       })
       .build();
     const { mic } = rig.devices;
-    const found = mic && microphoneSpot(mic, rig.people['host'], 0.1);
+    const found = mic && microphoneSpot(rig, mic, rig.people['host'], 0.1);
     // 120° from up the plan: 0.1·sin 120° to the right, 0.1·cos 120° up.
     expect(found?.xM).toBeCloseTo(2.0866, 4);
     expect(found?.yM).toBeCloseTo(2.95, 4);

@@ -17,7 +17,7 @@ import {
   type SoundFigures,
   unweightedNoise,
 } from './figures';
-import { ownAngle } from './geometry';
+import { ownAngle } from '../place';
 import { patternDb } from './pattern';
 
 /** Closer than this the level no longer rises by the distance law. @unit m @source handbook 2-sound */
@@ -70,7 +70,7 @@ export const patternOf = (measured: Measured, { port, device }: PortNode): Patte
  * pattern is not known
  */
 const aimLossDb = (measured: Measured, node: PortNode, person: Person | undefined): number => {
-  const deg = ownAngle(measured.device(node.device), person);
+  const deg = ownAngle(measured.rig, measured.device(node.device), person);
   const pattern = deg === 0 ? null : patternOf(measured, node);
   return pattern === null ? 0 : patternDb(pattern, deg);
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { anyOf, someIds, someOf } from '../chance';
+import { anyOf, someIds, someOf, tenths } from '../chance';
 import { collection } from '../collection';
 import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
@@ -68,6 +68,7 @@ export const commands = {
       what: chance.oneOf(SIGHT_KINDS),
       shot: chance.oneOf(SHOTS),
       people: someIds(chance, rig.people),
+      at: chance.once(2) ? null : { xM: tenths(chance, 0, 8), yM: 1, zM: 0.8 },
     }),
   }),
   ...collection({

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FORMAT_PATTERN } from '../../units';
 import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
+import { placeInRoomSchema } from '../room/schema';
 
 /** What the show needs: the part of a rig that is not boxes. @source handbook 1-the-work */
 
@@ -50,6 +51,8 @@ export const sightSchema = z.strictObject({
   shot: shotSchema,
   /** Who is in it */
   people: z.array(idSchema).max(50),
+  /** Where its middle is in the room; null where nobody has said */
+  at: placeInRoomSchema.nullable(),
   order: orderSchema,
 });
 export type Sight = z.infer<typeof sightSchema>;

@@ -21,7 +21,13 @@ const potter: SimpleCommand = {
 const sight = (people: readonly string[]): SimpleCommand => ({
   type: 'addSight',
   sightId: 'wheel',
-  sight: { name: 'Hands at the wheel', what: 'hands', shot: 'close', people: [...people] },
+  sight: {
+    name: 'Hands at the wheel',
+    what: 'hands',
+    shot: 'close',
+    at: null,
+    people: [...people],
+  },
 });
 
 const briefed = (...commands: readonly SimpleCommand[]): Rig =>

@@ -99,6 +99,8 @@ export const commands = {
         price: null,
         ownership: 'to buy',
         at: null,
+        heightM: null,
+        on: null,
         aim: null,
         order: nextOrder(rig.devices),
       };
@@ -183,7 +185,9 @@ export const commands = {
       aim: aimSchema.nullable(),
     }),
     apply: (rig, { deviceId, at, aim }) => {
-      Object.assign(deviceIn(rig, deviceId), { at, aim });
+      const device = deviceIn(rig, deviceId);
+      Object.assign(device, { at, aim });
+      if (at !== null) device.on = null;
     },
     says: (rig, { deviceId }) => `Placed ${deviceName(rig, deviceId)}.`,
     arbitrary: ofOne((chance) => ({
@@ -262,7 +266,7 @@ export const commands = {
   }),
 };
 
-export const problems = ({ devices, people, places, brief }: Rig): Problem[] =>
+export const problems = ({ devices, people, places, supports, brief }: Rig): Problem[] =>
   Object.entries(devices).flatMap(([id, device]) => {
     const at = ['devices', id];
     const { sightId } = device;
@@ -270,6 +274,7 @@ export const problems = ({ devices, people, places, brief }: Rig): Problem[] =>
     return [
       ...missing(people, 'person', [...at, 'personId'], device.personId),
       ...missing(places, 'place', [...at, 'placeId'], device.placeId),
+      ...missing(supports, 'support', [...at, 'on'], device.on?.supportId ?? null),
       ...(isSightMissing
         ? [{ path: [...at, 'sightId'], says: `there is no sight "${sightId}" in the brief` }]
         : []),
@@ -281,7 +286,11 @@ export const problems = ({ devices, people, places, brief }: Rig): Problem[] =>
   });
 
 export const forget = ({ devices }: DraftRig, { kind, id }: Gone): void => {
-  if (kind === 'device' || kind === 'scene') return;
+  if (kind === 'support') {
+    for (const device of Object.values(devices)) if (device.on?.supportId === id) device.on = null;
+    return;
+  }
+  if (kind === 'device' || kind === 'scene' || kind === 'noise') return;
   const key = `${kind}Id` as const;
   for (const device of Object.values(devices)) if (device[key] === id) device[key] = null;
 };

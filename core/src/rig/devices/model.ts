@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from '../ids';
+import { bodySchema } from './body';
 import { cameraFiguresSchema, mixesSchema, storageSchema, workSchema } from './device-figures';
 import { modelProblems } from './model-problems';
 import { controlRef, decibels, portSchema, positive } from './ports';
@@ -166,6 +167,8 @@ const modelFields = z.strictObject({
   ports: z.record(idSchema, portSchema),
   routes: z.record(idSchema, routeSchema),
   controls: z.record(idSchema, controlSchema),
+  /** Its size and mass; left out, those typical of its class count */
+  body: bodySchema.optional(),
   camera: cameraFiguresSchema.optional(),
   mixes: mixesSchema.optional(),
   storage: storageSchema.optional(),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
 import { aimSchema, spotSchema } from '../room/schema';
+import { standingSchema } from '../supports/schema';
 import { modelSchema } from './model';
 
 export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);
@@ -24,6 +25,10 @@ export const deviceSchema = z.strictObject({
   ownership: z.enum(OWNERSHIPS),
   /** Where it stands by itself; a microphone with a person stands where its aim says */
   at: spotSchema.nullable(),
+  /** Its middle above the floor, m, where it stands by itself; null = not said */
+  heightM: z.number().min(0).max(100).nullable(),
+  /** What it stands on, and where on it; then it stands nowhere else */
+  on: standingSchema.nullable(),
   /** A microphone: how it stands to its person's mouth; null = straight in front and pointed at it */
   aim: aimSchema.nullable(),
   order: orderSchema,

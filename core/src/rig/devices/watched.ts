@@ -80,6 +80,14 @@ export class WatchedDevice implements Device {
     this.notice(this.index, ASPECTS.place, 0);
     return this.device.aim;
   }
+  get heightM(): Device['heightM'] {
+    this.notice(this.index, ASPECTS.place, 0);
+    return this.device.heightM;
+  }
+  get on(): Device['on'] {
+    this.notice(this.index, ASPECTS.place, 0);
+    return this.device.on;
+  }
   get placeId(): Device['placeId'] {
     this.notice(this.index, ASPECTS.place, 0);
     return this.device.placeId;
@@ -111,6 +119,8 @@ const ASPECT_OF: Readonly<Record<Exclude<keyof Device, 'settings'>, Aspect>> = {
   personId: 'person',
   placeId: 'place',
   at: 'place',
+  heightM: 'place',
+  on: 'place',
   aim: 'place',
   sightId: 'rest',
   price: 'rest',

@@ -126,6 +126,8 @@ it('the largest rig there may be goes out and comes in again: 5,000 devices of e
       sightId: null,
       price: null,
       at: null,
+      heightM: null,
+      on: null,
       aim: null,
       order,
     };

@@ -1,5 +1,14 @@
 import { RIG_VERSION } from '../rig';
-import { type Branch, isBranch, modelOf3, PERSON_2, PERSON_4 } from './upgrade';
+import {
+  type Branch,
+  isBranch,
+  modelOf3,
+  NOISE_6,
+  PERSON_2,
+  PERSON_4,
+  PERSON_6,
+  SIGHT_6,
+} from './upgrade';
 
 /** A field of a command changed, where it has one that can be. */
 const within = (command: Branch, key: string, change: (value: Branch) => Branch): Branch => {
@@ -7,13 +16,13 @@ const within = (command: Branch, key: string, change: (value: Branch) => Branch)
   return isBranch(value) ? { ...command, [key]: change(value) } : command;
 };
 
-/** A person who is added says everything that a person of the next version says. */
-const addedPerson =
-  (more: Branch) =>
+/** Something that is added says everything that its kind says in the next version. */
+const added =
+  (type: string, key: string, more: Branch) =>
   (command: Branch): Branch =>
-    command['type'] === 'addPerson'
-      ? within(command, 'person', (person) => ({ ...more, ...person }))
-      : command;
+    command['type'] === type ? within(command, key, (item) => ({ ...more, ...item })) : command;
+
+const addedPerson = (more: Branch) => added('addPerson', 'person', more);
 
 const bringsModel = new Set(['addDevice', 'replaceModel']);
 
@@ -28,6 +37,12 @@ const modelBecomes3 = (command: Branch): Branch =>
 const STEPS: Readonly<Record<number, (command: Branch) => Branch>> = {
   2: (command) => modelBecomes3(addedPerson(PERSON_2)(command)),
   4: addedPerson(PERSON_4),
+  6: (command) =>
+    [
+      addedPerson(PERSON_6),
+      added('addNoise', 'noise', NOISE_6),
+      added('addSight', 'sight', SIGHT_6),
+    ].reduce((given, step) => step(given), command),
 };
 
 /** A step taken by a command and by each that it holds. */

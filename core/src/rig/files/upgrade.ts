@@ -157,6 +157,32 @@ const roomIsBuilt = (rig: Branch): Branch => ({
   surfaces: {},
 });
 
+/** What version 7 asks of each person, device, noise and sight, where version 6 said nothing. */
+export const PERSON_6 = { eyeM: null, statureM: null };
+export const NOISE_6 = { heightM: null };
+export const SIGHT_6 = { at: null };
+const DEVICE_6 = { heightM: null, on: null };
+
+const filled =
+  (more: Branch) =>
+  (item: Branch): Branch => ({ ...more, ...item });
+
+/** Version 6 knew nothing that carries a device, no heights, no doors and no sets. */
+const rigHasBody = (rig: Branch): Branch => ({
+  ...rig,
+  version: 7,
+  openings: {},
+  walkways: {},
+  supports: {},
+  sets: {},
+  people: eachOf(rig['people'], filled(PERSON_6)),
+  noises: eachOf(rig['noises'], filled(NOISE_6)),
+  devices: eachOf(rig['devices'], filled(DEVICE_6)),
+  brief: isBranch(rig['brief'])
+    ? { ...rig['brief'], sights: eachOf(rig['brief']['sights'], filled(SIGHT_6)) }
+    : rig['brief'],
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -168,6 +194,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   3: pictureIsPlanned,
   4: roomIsKnown,
   5: roomIsBuilt,
+  6: rigHasBody,
 };
 
 /**

@@ -36,6 +36,7 @@ export const commands = collection({
     speechDbSpl: tenths(chance, 45, 80),
     wearsGlasses: chance.once(2),
     at: chance.once(2) ? anySpot(chance) : null,
+    eyeM: chance.once(3) ? tenths(chance, 1, 2) : null,
   }),
 });
 

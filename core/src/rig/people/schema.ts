@@ -23,6 +23,10 @@ export const personSchema = z.strictObject({
   needsHandsFree: z.boolean(),
   /** Where their mouth is; null where nobody has said, and for remote guests */
   at: spotSchema.nullable(),
+  /** Their eyes above the floor, m; null = as is typical of how they sit or stand */
+  eyeM: z.number().positive().max(3).nullable(),
+  /** How tall they are, m; null = not said */
+  statureM: z.number().min(0.5).max(2.6).nullable(),
   order: orderSchema,
 });
 export type Person = z.infer<typeof personSchema>;
@@ -42,4 +46,6 @@ export const USUAL_PERSON = {
   dislikesHeadset: false,
   needsHandsFree: false,
   at: null,
+  eyeM: null,
+  statureM: null,
 } as const satisfies Omit<Person, 'name' | 'order'>;

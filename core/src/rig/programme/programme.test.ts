@@ -51,7 +51,7 @@ describe('shots, scenes and the panel', () => {
       {
         type: 'addSight',
         sightId: 'vase',
-        sight: { name: 'Vase', what: 'table', shot: 'close', people: [] },
+        sight: { name: 'Vase', what: 'table', shot: 'close', at: null, people: [] },
       },
       { type: 'changeShot', shotId: 'host-camera', shot: { sightId: 'vase' } },
       { type: 'removeSight', sightId: 'vase' },

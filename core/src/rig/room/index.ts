@@ -33,6 +33,7 @@ export const commands = {
     at: (rig) => rig.noises,
     read: (rig) => rig.noises,
     none: refusals.noNoise,
+    leaving: (id, forget) => forget({ kind: 'noise', id }),
     says: {
       add: ({ name }) => `Added ${name} to what makes noise.`,
       change: (name, fields) =>
@@ -46,6 +47,7 @@ export const commands = {
       name: chance.oneOf(['Fan', 'Fridge']),
       dbaAt1m: chance.integer(20, 70),
       at: chance.once(3) ? null : { xM: tenths(chance, 0, 8), yM: tenths(chance, 0, 6) },
+      heightM: chance.once(2) ? null : tenths(chance, 0, 2),
       runs: chance.once(2),
     }),
   }),

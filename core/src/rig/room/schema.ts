@@ -15,6 +15,10 @@ export type Point = z.infer<typeof pointSchema>;
 export const spotSchema = z.strictObject({ xM: metres, yM: metres, facingDeg: degrees });
 export type Spot = z.infer<typeof spotSchema>;
 
+/** A point in the room: a point on the plan, and its height above the floor, m. */
+export const placeInRoomSchema = pointSchema.extend({ zM: z.number().min(0).max(100) });
+export type PlaceInRoom = z.infer<typeof placeInRoomSchema>;
+
 /** How a microphone stands to the mouth it belongs to. */
 export const aimSchema = z.strictObject({
   /** Where it is seen from the mouth, clockwise from straight ahead */
@@ -45,6 +49,8 @@ export const noiseSchema = z.strictObject({
   /** dB(A) SPL at 1 m */
   dbaAt1m: z.number().min(0).max(150),
   at: pointSchema.nullable(),
+  /** Above the floor, m; null counts as the height of whatever hears it */
+  heightM: z.number().min(0).max(100).nullable(),
   /** Whether it runs during the show */
   runs: z.boolean(),
   order: orderSchema,

@@ -1,16 +1,22 @@
 import type { Measured } from '../../passes/measure';
-import { distanceBetween, type MicrophoneInRoom } from '../../passes/room';
+import { distanceInRoom, mouthOf, placedSpot } from '../../passes/place';
+import type { MicrophoneInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
-import { entry, type Point } from '../../rig';
+import { entry } from '../../rig';
 import { microphoneRule, setFix, steppedNear } from '../rule-of';
 
 /** Farther apart than this, the two cannot both be right. */
 const APART = 1.25;
 
-const onPlan = ({ node, personId, spot }: MicrophoneInRoom, measured: Measured): number | null => {
-  const mouth: Point | null | undefined =
-    personId === null ? null : entry(measured.rig.people, personId)?.at;
-  return measured.device(node.device).at && spot && mouth ? distanceBetween(spot, mouth) : null;
+const onPlan = (
+  { node, personId, spot, heightM }: MicrophoneInRoom,
+  measured: Measured,
+): number | null => {
+  const person = personId === null ? undefined : entry(measured.rig.people, personId);
+  const mouth = person && mouthOf(person);
+  return placedSpot(measured.rig, measured.device(node.device)) && spot && mouth
+    ? distanceInRoom({ ...spot, zM: heightM }, mouth)
+    : null;
 };
 
 export const distanceDiffers = microphoneRule(

@@ -36,6 +36,33 @@ const otherPattern = (microphone: MicrophoneInRoom, measured: Measured): Fix[] =
   ).map((pattern) => setFix(`Switch ${device.name} to ${pattern}`, id, controlId, pattern));
 };
 
+const switchedOff = (noiseId: string, name: string): Fix[] => [
+  {
+    label: `Switch ${name} off during the show`,
+    command: { type: 'changeNoise', noiseId, noise: { runs: false } },
+  },
+];
+
+/** A device that hums is put down somewhere else: so far away that it is no louder than the room. */
+const elsewhere = (measured: Measured, { id, name }: PickedUp): Fix[] => {
+  const device = entry(measured.rig.devices, id);
+  return device
+    ? [
+        {
+          label: `Take ${name} out of the room`,
+          command: {
+            type: 'batch',
+            label: `Took ${name} out of the room.`,
+            commands: [
+              { type: 'placeDevice', deviceId: id, at: null, aim: device.aim },
+              { type: 'standDevice', deviceId: id, on: null },
+            ],
+          },
+        },
+      ]
+    : [];
+};
+
 export const placedNoise = microphoneRule(
   'sound.placed-noise',
   {
@@ -104,8 +131,8 @@ export const placedNoise = microphoneRule(
     ],
     fixes: (microphone, measured) => {
       const picked = loudest(microphone);
-      const noise = picked && entry(measured.rig.noises, picked.id);
-      if (!picked || !noise?.at || !microphone.spot) return [];
+      if (!picked || !microphone.spot) return [];
+      const noise = entry(measured.rig.noises, picked.id);
       const moved = ifItWere(measured, microphone, {
         farther: { noiseId: picked.id, byM: FARTHER_M },
       });
@@ -117,7 +144,7 @@ export const placedNoise = microphoneRule(
           (there) => (there.overRoomDb ?? 0) >= measured.rig.houseRules.voiceOverRoomDb,
         ),
         ...otherPattern(microphone, measured),
-        ...(isHeard
+        ...(isHeard && noise?.at
           ? [
               {
                 label: `Move ${noise.name} ${FARTHER_M} m farther away`,
@@ -129,10 +156,7 @@ export const placedNoise = microphoneRule(
               },
             ]
           : []),
-        {
-          label: `Switch ${noise.name} off during the show`,
-          command: { type: 'changeNoise', noiseId: picked.id, noise: { runs: false } },
-        },
+        ...(noise ? switchedOff(picked.id, noise.name) : elsewhere(measured, picked)),
       ];
     },
   },

@@ -21,7 +21,7 @@ const room = (noiseDba: number | null, rt60S = 0.6): SimpleCommand => ({
 const fan = (dbaAt1m: number, xM: number, yM: number): SimpleCommand => ({
   type: 'addNoise',
   noiseId: 'fan',
-  noise: { name: 'Fan', dbaAt1m, at: { xM, yM }, runs: true },
+  noise: { name: 'Fan', dbaAt1m, at: { xM, yM }, heightM: null, runs: true },
 });
 
 ruleCases('sound.room-noise', {
@@ -99,6 +99,8 @@ const beside = (metres: number, distance: number): Rig =>
       dislikesHeadset: false,
       needsHandsFree: false,
       at: at(metres, distance),
+      eyeM: null,
+      statureM: null,
     },
   });
 ruleCases('sound.bleed', {

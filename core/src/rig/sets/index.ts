@@ -1,0 +1,120 @@
+import { current } from 'immer';
+import { z } from 'zod';
+import { anyId } from '../chance';
+import { idSchema, nameSchema } from '../ids';
+import { entry, mustHave, nextOrder } from '../order';
+import { refusals } from '../refusal';
+import type { Rig } from '../rig';
+import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
+import { setSchema, type StageSet } from './schema';
+
+/** Sets: where everything stands for each look of the show. The rig itself stands as one of them. */
+
+export const shape = { sets: z.record(idSchema, setSchema) };
+export const blank = () => ({ sets: {} });
+
+const MAX_SETS = 50;
+
+const eachOf = <From, To>(
+  items: Readonly<Record<string, From>>,
+  to: (item: From) => To,
+): Record<string, To> =>
+  Object.fromEntries(Object.entries(items).map(([id, item]) => [id, to(item)]));
+
+/** Where everything stands now. */
+const standingNow = (rig: Rig): Omit<StageSet, 'name' | 'order'> => ({
+  people: eachOf(rig.people, ({ at }) => at),
+  supports: eachOf(rig.supports, ({ at }) => at),
+  noises: eachOf(rig.noises, ({ at }) => at),
+  devices: eachOf(rig.devices, ({ at, heightM, on, aim }) => ({ at, heightM, on, aim })),
+});
+
+const nameOf = (rig: Rig, id: string): string => entry(rig.sets, id)?.name ?? `“${id}”`;
+
+const setIn = (rig: DraftRig, id: string) => mustHave(entry(rig.sets, id), refusals.noSet(id));
+
+export const commands = {
+  /** Keeps where everything stands now, as a new set or in place of what a set was */
+  keepSet: command({
+    schema: z.strictObject({ setId: idSchema, name: nameSchema }),
+    apply: (rig, { setId, name }) => {
+      const before = entry(rig.sets, setId);
+      if (!before && Object.keys(rig.sets).length >= MAX_SETS)
+        throw refusals.tooMany('sets', MAX_SETS);
+      rig.sets[setId] = {
+        name,
+        ...structuredClone(standingNow(current(rig))),
+        order: before?.order ?? nextOrder(rig.sets),
+      };
+    },
+    says: (rig, { setId, name }) =>
+      entry(rig.sets, setId)
+        ? `Kept where everything stands as ${name}.`
+        : `Made where everything stands the set ${name}.`,
+    arbitrary: (chance, rig) => ({
+      setId: (chance.once(2) ? anyId(chance, rig.sets) : null) ?? chance.oneOf(['one', 'two']),
+      name: chance.oneOf(['Talk', 'Wheel']),
+    }),
+  }),
+  /** Moves everything to where it stands in a set; what came after the set was kept stays */
+  standAsSet: command({
+    schema: z.strictObject({ setId: idSchema }),
+    apply: (rig, { setId }) => {
+      const set = structuredClone(current(setIn(rig, setId)));
+      for (const part of ['people', 'supports', 'noises', 'devices'] as const)
+        for (const [id, place] of Object.entries(set[part])) {
+          const thing = entry<object>(rig[part], id);
+          if (thing) Object.assign(thing, part === 'devices' ? place : { at: place });
+        }
+    },
+    says: (rig, { setId }) => `Moved everything to where it stands in ${nameOf(rig, setId)}.`,
+    arbitrary: (chance, rig) => {
+      const setId = anyId(chance, rig.sets);
+      return setId === null ? null : { setId };
+    },
+  }),
+  removeSet: command({
+    schema: z.strictObject({ setId: idSchema }),
+    apply: (rig, { setId }) => {
+      setIn(rig, setId);
+      delete rig.sets[setId];
+    },
+    says: (rig, { setId }) => `Removed the set ${nameOf(rig, setId)}.`,
+    arbitrary: (chance, rig) => {
+      const setId = anyId(chance, rig.sets);
+      return setId === null ? null : { setId };
+    },
+  }),
+};
+
+export const problems = (rig: Rig): Problem[] =>
+  Object.entries(rig.sets).flatMap(([setId, set]) => [
+    ...(['people', 'supports', 'noises', 'devices'] as const).flatMap((part) =>
+      Object.keys(set[part]).flatMap((id) =>
+        missing(rig[part], 'such thing', ['sets', setId, part, id], id),
+      ),
+    ),
+    ...Object.entries(set.devices).flatMap(([id, { on }]) =>
+      missing(rig.supports, 'support', ['sets', setId, 'devices', id, 'on'], on?.supportId ?? null),
+    ),
+  ]);
+
+/** Where each thing that may leave stands in a set. */
+const PARTS = {
+  person: 'people',
+  device: 'devices',
+  support: 'supports',
+  noise: 'noises',
+} as const;
+
+export const forget = ({ sets }: DraftRig, { kind, id }: Gone): void => {
+  const part = kind === 'place' || kind === 'sight' || kind === 'scene' ? null : PARTS[kind];
+  for (const set of Object.values(sets)) {
+    if (part) delete set[part][id];
+    if (kind !== 'support') continue;
+    for (const placed of Object.values(set.devices))
+      if (placed.on?.supportId === id) placed.on = null;
+  }
+};
+
+export const limits = { sets: MAX_SETS };

@@ -1,0 +1,62 @@
+import { loaded, type Loaded, type ShotOnPlan, shotsOnPlan } from '../../passes/place';
+import type { ShotPlan } from '../../rig';
+import { eachPlaceRule, eachStandsRule } from '../rule-of';
+import { aboutSupport } from '../stands/supports';
+
+/** What the plan cannot compute with, because somebody has not said where something is. */
+
+interface Blind {
+  readonly shotId: string;
+  readonly shot: ShotPlan;
+  readonly onPlan: ShotOnPlan;
+}
+
+export const subjectUnplaced = eachPlaceRule<Blind>(
+  'place.subject-unplaced',
+  {
+    looksFor: 'A camera with a place on the plan whose subject has none.',
+    why: 'Nothing of its picture can be told: nothing is guessed.',
+    remedy: 'Say where the subject is.',
+    source: 'the plan',
+  },
+  {
+    all: (measured) =>
+      shotsOnPlan(measured).map(([shotId, shot, onPlan]) => ({ shotId, shot, onPlan })),
+    about: ({ shotId, shot }) => ({ kind: 'shot', shotId, deviceId: shot.deviceId }),
+    judge: ({ shot, onPlan }, measured) =>
+      onPlan.subject
+        ? null
+        : {
+            level: 'note',
+            title: `Where ${onPlan.subjectName ?? 'its subject'} is has not been said`,
+            says:
+              `${measured.device({ id: shot.deviceId }).name} stands on the plan, ` +
+              `${onPlan.subjectName ?? 'what it looks at'} does not: what is in its picture cannot be ` +
+              'told. Say where that is.',
+          },
+  },
+);
+
+export const supportUnplaced = eachStandsRule<Loaded>(
+  'stands.unplaced',
+  {
+    looksFor: 'A desk, stand or rack that carries something and stands nowhere on the plan.',
+    why: 'Where the things on it are cannot be told either.',
+    remedy: 'Say where it stands.',
+    source: 'the plan',
+  },
+  {
+    all: loaded,
+    about: aboutSupport,
+    judge: ({ support, loads }) =>
+      support.at || loads.length === 0
+        ? null
+        : {
+            level: 'note',
+            title: `Where ${support.name} stands has not been said`,
+            says:
+              `${support.name} carries ${loads.map(({ name }) => name).join(', ')} and has no place on ` +
+              'the plan, so they have none. Say where it stands.',
+          },
+  },
+);

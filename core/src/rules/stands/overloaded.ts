@@ -1,0 +1,65 @@
+import { CABLE_KG, loaded, type Loaded } from '../../passes/place';
+import { figure } from '../../passes/sum';
+import { eachStandsRule } from '../rule-of';
+import { aboutSupport, kilograms, OVERHEAD_CAUTION } from './supports';
+
+/** What a support bears; arms have a rule of their own. @unit kg */
+const bearsKg = ({ support: { figures } }: Loaded): number | null =>
+  figures.is === 'arm' ? null : figures.bearsKg;
+
+export const overloaded = eachStandsRule<Loaded>(
+  'stands.overloaded',
+  {
+    looksFor:
+      'A desk, a rack, a stand’s head, a bracket or a grid that carries more than it bears.',
+    why: 'It gives way, slowly or at once.',
+    remedy: 'Take something off, or use one that bears it.',
+    source: 'handbook 5-plan, stands; the maker’s figure',
+  },
+  {
+    all: loaded,
+    about: aboutSupport,
+    judge: (thing) => {
+      const bears = bearsKg(thing);
+      if (bears === null || thing.loadKg <= bears) return null;
+      const { name, figures } = thing.support;
+      return {
+        level: 'stop',
+        title: `${name} carries ${kilograms(thing.loadKg)}, it bears ${kilograms(bears)}`,
+        says:
+          `${name} carries ${kilograms(thing.loadKg)} and bears ${kilograms(bears)}. It gives way, ` +
+          'slowly or at once. Take something off, or use one that bears it.' +
+          (figures.is === 'overhead' ? ` ${OVERHEAD_CAUTION}` : ''),
+      };
+    },
+    sums: (thing) => [
+      {
+        label: `What ${thing.support.name} carries`,
+        formula: 'sum of the masses',
+        inputs: thing.loads.map(({ name, massKg, isHung }) => ({
+          name,
+          value: massKg + (isHung ? CABLE_KG : 0),
+          unit: 'kg',
+        })),
+        result: thing.loadKg,
+        unit: 'kg',
+        source: 'typical masses of the classes',
+        ...(thing.loadKg > thing.loads.reduce((sum, { massKg }) => sum + massKg, 0) + 1e-9
+          ? { note: 'With the arms that are clamped to it, 2 kg each, and what they hold.' }
+          : {}),
+      },
+    ],
+    fixes: (thing) => {
+      const heaviest = [...thing.loads].sort((a, b) => b.massKg - a.massKg)[0];
+      const bears = bearsKg(thing) ?? 0;
+      return heaviest && thing.loadKg - heaviest.massKg <= bears
+        ? [
+            {
+              label: `Take ${heaviest.name} off it: ${figure(heaviest.massKg, 1)} kg`,
+              command: { type: 'standDevice', deviceId: heaviest.deviceId, on: null },
+            },
+          ]
+        : [];
+    },
+  },
+);
