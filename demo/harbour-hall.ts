@@ -1,5 +1,6 @@
 import { type Rig, RigDraft } from '@echo-loom/core';
 import { BENCH, people } from './harbour-hall-people';
+import { plan } from './harbour-hall-plan';
 import { programme, setGains } from './harbour-hall-programme';
 
 /** Five cameras: three carried on long coax runs, two fixed ones that need converters. */
@@ -259,6 +260,7 @@ export const harbourHall = (): Rig => {
     listening,
     setGains,
     programme,
+    plan,
   ])
     part(draft);
   return draft.build();

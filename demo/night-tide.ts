@@ -1,10 +1,13 @@
 import { finish, rectangle, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+import { plan } from './night-tide-plan';
 
 /**
  * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
  * interface is a modest one.
  */
-export const nightTide = (): Rig =>
+export const nightTide = (): Rig => plan(wiring()).build();
+
+const wiring = (): RigDraft =>
   new RigDraft('Night Tide')
     .do({
       type: 'writeNotes',
@@ -116,5 +119,4 @@ export const nightTide = (): Rig =>
     .do({ type: 'setOwnership', deviceId: 'computer', ownership: 'owned', price: null })
     .do({ type: 'setOwnership', deviceId: 'interface', ownership: 'second-hand', price: 90 })
     .do({ type: 'setOwnership', deviceId: 'host-mic', ownership: 'owned', price: null })
-    .do({ type: 'setOwnership', deviceId: 'reader-mic', ownership: 'borrowed', price: null })
-    .build();
+    .do({ type: 'setOwnership', deviceId: 'reader-mic', ownership: 'borrowed', price: null });

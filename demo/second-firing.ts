@@ -1,11 +1,14 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { BOAT_SHED } from './boat-shed';
+import { firingSet, plan } from './second-firing-plan';
 
 /**
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
  * and a historian far away.
  */
-export const secondFiring = (): Rig =>
+export const secondFiring = (): Rig => firingSet(plan(wiring())).build();
+
+const wiring = (): RigDraft =>
   new RigDraft('Second Firing')
     .do({
       type: 'writeNotes',
@@ -80,7 +83,7 @@ export const secondFiring = (): Rig =>
         name: 'Wheel from above',
         what: 'hands',
         shot: 'close',
-        at: null,
+        at: { xM: 4.58, yM: 2.35, zM: 0.62 },
         people: ['potter'],
       },
     })
@@ -92,7 +95,13 @@ export const secondFiring = (): Rig =>
     .do({
       type: 'addSight',
       sightId: 'kiln',
-      sight: { name: 'Kiln', what: 'table', shot: 'close', at: null, people: [] },
+      sight: {
+        name: 'Kiln',
+        what: 'table',
+        shot: 'close',
+        at: { xM: 7, yM: 1.4, zM: 0.9 },
+        people: [],
+      },
     })
     .do({
       type: 'addDeliverable',
@@ -307,5 +316,4 @@ export const secondFiring = (): Rig =>
       type: 'addButton',
       buttonId: 'end-stream',
       button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' },
-    })
-    .build();
+    });

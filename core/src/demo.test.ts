@@ -27,11 +27,15 @@ describe('the demo, the starting points and the catalogue', () => {
       'computer.reach',
       'picture.shot-missed',
       'picture.upright-enlarged',
+      'place.background-differs',
       'place.boomy',
+      'place.seats-differ',
       'sound.gain-short',
       'sound.gain-short',
       'sound.loudness',
       'sound.outputs-short',
+      'stands.arm-weak',
+      'stands.desk-height',
     ]);
     expect(findings.filter(({ level }) => level === 'stop').map(({ code }) => code)).toEqual([
       'computer.reach',
@@ -67,7 +71,7 @@ describe('the demo, the starting points and the catalogue', () => {
   it('no rule file is forgotten, and every rule explains itself', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);
-    const files = ['brief', 'computer', 'picture', 'place', 'signal', 'sound'].flatMap((area) =>
+    const files = ['brief', 'computer', 'picture', 'place', 'signal', 'sound', 'stands'].flatMap((area) =>
       readdirSync(path.join(__dirname, 'rules', area))
         .filter((file) => !file.includes('.test.'))
         .map((file) => path.join(__dirname, 'rules', area, file)),
@@ -76,7 +80,7 @@ describe('the demo, the starting points and the catalogue', () => {
       .flatMap(
         (file) =>
           readFileSync(file, 'utf8').match(
-            /^export const \w+(: Rule = | = \w*[rR]ule(<\w+>)?\()/gm,
+            /^export const \w+(: Rule = | = \w*[rR]ule(For)?(<\w+>)?\()/gm,
           ) ?? [],
       )
       .filter((line) => !line.includes('const coverageRule') && !line.includes('Rule = ruleOf'));

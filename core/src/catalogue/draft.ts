@@ -7,6 +7,8 @@ import type { End } from '../rig/links/schema';
 import { type Person, USUAL_PERSON } from '../rig/people/schema';
 import { type Box, type ShotPlan, USUAL_SHOT } from '../rig/programme/schema';
 import { blankRig, type Rig } from '../rig/rig';
+import { supportFiguresSchema } from '../rig/supports/schema';
+import { usualSupport } from '../rig/supports/usual';
 
 interface DraftDevice {
   readonly name?: string;
@@ -14,6 +16,12 @@ interface DraftDevice {
   readonly place?: string;
   readonly sight?: string;
   readonly settings?: Readonly<Record<string, ControlValue>>;
+}
+
+interface DraftSupport {
+  readonly name?: string;
+  readonly onId?: string;
+  readonly figures?: object;
 }
 
 const endOf = (text: string): End => {
@@ -79,6 +87,31 @@ export class RigDraft {
       to: b,
       cable: { kind: kind ?? first ?? 'balanced', lengthM: first === 'inside' ? 0 : lengthM },
     });
+  }
+
+  /** Something of the usual kind that carries things. @param at x and y in m, and where it faces */
+  support(
+    supportId: string,
+    usual: string,
+    at: readonly [xM: number, yM: number, facingDeg: number] | null,
+    { name, onId, figures = {} }: DraftSupport = {},
+  ): this {
+    const of = usualSupport(usual);
+    return this.do({
+      type: 'addSupport',
+      supportId,
+      support: {
+        name: name ?? of.name,
+        at: at && { xM: at[0], yM: at[1], facingDeg: at[2] },
+        onId: onId ?? null,
+        figures: supportFiguresSchema.parse({ ...of.figures, ...figures }),
+      },
+    });
+  }
+
+  /** Stands a device on a support. @param xM to its right @param yM ahead @param upM over its surface */
+  stand(deviceId: string, supportId: string, xM = 0, yM = 0, turnDeg = 0, upM = 0): this {
+    return this.do({ type: 'standDevice', deviceId, on: { supportId, xM, yM, turnDeg, upM } });
   }
 
   /** Plans a camera's shot. @param distanceM lens to subject */

@@ -1,6 +1,7 @@
 import {
   entry,
   inOrder,
+  isInside,
   type Person,
   type Point,
   type Rig,
@@ -11,6 +12,7 @@ import type { Measured } from '../measure';
 import { passFor } from '../pass';
 import { bearing, distanceBetween, distanceInRoom, type InRoom, type Somewhere } from './geometry';
 import { eyesOf } from './people';
+import { groundOf, solids } from './solid';
 import { middleM, stoodAt } from './stood';
 
 /** What the plan says of a shot: where the lens is, what it looks at, and how far that is. */
@@ -81,6 +83,24 @@ export const wallAheadM = (
   return Number.isFinite(nearest) ? nearest : null;
 };
 
+/** A thing this high, as a share of the subject's height, is a background. */
+const BACKGROUND_SHARE = 0.5;
+
+/** From a subject on to what stands behind it: a wall, or furniture that is high enough. */
+const behindM = (measured: Measured, subject: InRoom, towardsDeg: number): number | null => {
+  const walls = wallAheadM(measured.rig.shell?.corners ?? [], subject, towardsDeg);
+  const furniture = solids(measured).supports.flatMap((solid) =>
+    !solid.isRound &&
+    solid.fromM === 0 &&
+    solid.toM >= BACKGROUND_SHARE * subject.zM &&
+    !isInside(groundOf(solid), subject)
+      ? (wallAheadM(groundOf(solid), subject, towardsDeg) ?? [])
+      : [],
+  );
+  const all = [...(walls === null ? [] : [walls]), ...furniture];
+  return all.length === 0 ? null : Math.min(...all);
+};
+
 const widest = (points: readonly Point[]): number | null =>
   points.length < 2
     ? null
@@ -99,14 +119,13 @@ export const shotOnPlan = passFor('shot on plan', (measured, shotId: string): Sh
   // Somebody missing from a shot of several leaves its middle open.
   const subject = at ?? (placed.length === ids.length ? mean(placed) : null);
   const lens = { xM: camera.spot.xM, yM: camera.spot.yM, zM: middleM(camera) };
-  const behind = measured.rig.shell?.corners ?? [];
   return {
     lens,
     subject,
     subjectName: name,
     peopleIds: ids,
     distanceM: subject && distanceInRoom(lens, subject),
-    backgroundM: subject && wallAheadM(behind, subject, bearing(lens, subject)),
+    backgroundM: subject && behindM(measured, subject, bearing(lens, subject)),
     seatSpacingM: placed.length === ids.length ? widest(placed) : null,
   };
 });

@@ -73,8 +73,9 @@ export const personSolid = (id: string, person: Person): Solid | null =>
       }
     : null;
 
+/** @returns null for what somebody wears: it is part of them */
 export const deviceSolid = ({ id, name, body, spot, footM }: Stood): Solid | null =>
-  body && footM !== null
+  body && footM !== null && body.mount !== 'worn'
     ? {
         of: 'device',
         id,

@@ -134,11 +134,18 @@ const viewOf = (measured: Measured, framing: Framing): View | null => {
       const by = others.find(
         (solid) =>
           !(solid.of === 'person' && solid.id === personId) &&
+          !isHeardBefore(measured, solid) &&
           passesThrough(lens, at, groundOf(solid), solid.fromM, solid.toM),
       );
       return by ? [{ personId, by }] : [];
     }),
   };
+};
+
+/** A microphone before a mouth hides nobody. */
+const isHeardBefore = (measured: Measured, { of, id }: Solid): boolean => {
+  const kind = of === 'device' ? measured.device({ id }).model.kind : null;
+  return kind === 'microphone' || kind === 'wireless' || kind === 'booster';
 };
 
 /** Eyes under the crown, as the plan has them. @unit m */

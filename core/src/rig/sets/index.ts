@@ -43,7 +43,7 @@ export const commands = {
         throw refusals.tooMany('sets', MAX_SETS);
       rig.sets[setId] = {
         name,
-        ...structuredClone(standingNow(current(rig))),
+        ...standingNow(current(rig)),
         order: before?.order ?? nextOrder(rig.sets),
       };
     },
@@ -60,7 +60,7 @@ export const commands = {
   standAsSet: command({
     schema: z.strictObject({ setId: idSchema }),
     apply: (rig, { setId }) => {
-      const set = structuredClone(current(setIn(rig, setId)));
+      const set = current(setIn(rig, setId));
       for (const part of ['people', 'supports', 'noises', 'devices'] as const)
         for (const [id, place] of Object.entries(set[part])) {
           const thing = entry<object>(rig[part], id);

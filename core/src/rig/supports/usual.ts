@@ -76,6 +76,7 @@ export const USUAL_SUPPORTS: readonly UsualSupport[] = [
   desk('Sit-stand desk, 1.6 m', 1.6, 0.8, 0.73, { lowestM: 0.62, highestM: 1.27, bearsKg: 80 }),
   desk('Table, 2.2 m', 2.2, 0.9, 0.75, { bearsKg: 100, edgeMm: 30 }),
   desk('Side table', 0.6, 0.5, 0.6, { bearsKg: 25 }),
+  desk('Shelf, 1 m', 1, 0.35, 1.8, { bearsKg: 120 }),
   desk('Trolley', 0.7, 0.5, 0.85, { bearsKg: 80, rolls: true }),
   rack('Rack, 6 units', 6),
   rack('Rack, 12 units', 12),

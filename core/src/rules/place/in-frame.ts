@@ -33,13 +33,19 @@ const isGear = (measured: Measured, { solid: { of, id } }: Shown): boolean => {
   return (support.figures.is === 'stand' || support.figures.is === 'rack') && !carriesVoice;
 };
 
+/** A stand and what it carries are one thing to move. */
+const causeOf = ({ rig: { devices } }: Measured, { solid: { of, id } }: Shown): string => {
+  const supportId = of === 'device' ? entry(devices, id)?.on?.supportId : undefined;
+  return supportId === undefined ? `${of} ${id}` : `support ${supportId}`;
+};
+
 /** Each thing once a shot: of a stand the column or the arm, whichever must go farther. */
 const inShots = (measured: Measured): InShot[] =>
   views(measured).flatMap((view) => {
     const worst = new Map<string, Shown>();
     for (const shown of view.shown) {
       if (shown.isSubject || !isGear(measured, shown)) continue;
-      const key = `${shown.solid.of} ${shown.solid.id}`;
+      const key = causeOf(measured, shown);
       const known = worst.get(key);
       if (!known || shown.outByM > known.outByM) worst.set(key, shown);
     }

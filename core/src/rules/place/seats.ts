@@ -35,14 +35,7 @@ const atSeats = (measured: Measured, kinds: readonly Kind[]): AtSeat[] =>
   });
 
 /** What is touched during a show. */
-const TOUCHED: readonly Kind[] = [
-  'switcher',
-  'mixer',
-  'channel-processor',
-  'headphone-amplifier',
-  'interface',
-  'instrument',
-];
+const TOUCHED: readonly Kind[] = ['switcher', 'headphone-amplifier', 'instrument'];
 
 /** Stretched, and comfortable, from the seat. @unit m @source handbook 5 */
 const STRETCHED_M = 0.7;

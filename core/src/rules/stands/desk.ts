@@ -145,7 +145,7 @@ const atDesks = (measured: Measured): readonly AtDesk[] =>
   );
 
 /** A top this far from the elbow is still worked at without raising the shoulders. @unit m */
-const ELBOW_NEAR_M = 0.12;
+const ELBOW_NEAR_M = 0.08;
 
 export const deskHeight = eachStandsRule<AtDesk>(
   'stands.desk-height',
