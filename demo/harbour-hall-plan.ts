@@ -77,4 +77,11 @@ export const plan = (draft: RigDraft): RigDraft =>
         widthM: 1.4,
       },
     })
-    .do({ type: 'keepSet', setId: 'debate', name: 'The debate' });
+    .do({ type: 'keepSet', setId: 'debate', name: 'The debate' })
+    .do({
+      type: 'changePerson',
+      personId: 'questioner',
+      person: { at: { xM: 15, yM: 8, facingDeg: 330 } },
+    })
+    .do({ type: 'keepSet', setId: 'questions', name: 'Questions from the floor' })
+    .do({ type: 'standAsSet', setId: 'debate' });

@@ -71,10 +71,11 @@ describe('the demo, the starting points and the catalogue', () => {
   it('no rule file is forgotten, and every rule explains itself', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);
-    const files = ['brief', 'computer', 'picture', 'place', 'signal', 'sound', 'stands'].flatMap((area) =>
-      readdirSync(path.join(__dirname, 'rules', area))
-        .filter((file) => !file.includes('.test.'))
-        .map((file) => path.join(__dirname, 'rules', area, file)),
+    const files = ['brief', 'computer', 'picture', 'place', 'signal', 'sound', 'stands'].flatMap(
+      (area) =>
+        readdirSync(path.join(__dirname, 'rules', area))
+          .filter((file) => !file.includes('.test.'))
+          .map((file) => path.join(__dirname, 'rules', area, file)),
     );
     const declared = files
       .flatMap(

@@ -12,6 +12,7 @@ export {
   remote,
 } from './build';
 export * from './catalogue';
+export { bodyOf } from './catalogue/bodies';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';
 export {
@@ -36,6 +37,31 @@ export { type Ears, type HeardSound, ears, wayToEars } from './passes/hearing';
 export { type Measured, measure } from './passes/measure';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';
 export type { PictureFigures } from './passes/picture';
+export {
+  type InRack,
+  type Loaded,
+  type Opened,
+  type Solid,
+  type Stood,
+  ahead,
+  bearing,
+  distanceInRoom,
+  eyesAtM,
+  groundOf,
+  groundOfWay,
+  inRack,
+  loaded,
+  middleM,
+  openings,
+  shotOnPlan,
+  sizeOf,
+  solids,
+  spotOn,
+  stepped,
+  stood,
+  TIP_FACTOR,
+} from './passes/place';
+export { type Shown, type View, views } from './passes/view';
 export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,
@@ -106,5 +132,7 @@ export {
   setForAll,
   setForVoice,
 } from './solve/gain/set';
+export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
+export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

@@ -17,6 +17,7 @@ const config = defineConfig({
     '*:focus-visible': { outline: '2px solid {colors.madder}', outlineOffset: '2px' },
     '[aria-label="Side sheet"]:focus-visible': { outlineOffset: '-2px' },
     '.figures': { fontFamily: 'mono', fontVariantNumeric: 'tabular-nums' },
+    '.print-only': { display: 'none', '@media print': { display: 'block' } },
     '.screen-only': { '@media print': { display: 'none !important' } },
   },
   theme: {

@@ -1,6 +1,8 @@
 import {
   analyse,
   type Analysis,
+  arrangeDesk,
+  type Arrangement,
   costOf,
   type Finding,
   findingKey,
@@ -79,6 +81,11 @@ export class EngineTasks {
   /** What could be done or bought for a voice. @param stageIndex the conversion */
   remedies(stageIndex: number, onProgress?: Progress): Remedy[] {
     return remediesFor(this.present(), this.stage(stageIndex), onProgress);
+  }
+
+  /** The best places for everything on a desk; null where there is nothing to arrange. */
+  arrange(deskId: string, onProgress?: Progress): Arrangement | null {
+    return arrangeDesk(this.present(), deskId, onProgress);
   }
 
   /** What would break at another size; null where everything stands at it. */

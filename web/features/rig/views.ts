@@ -7,19 +7,51 @@ interface View {
   readonly marks?: readonly Area[] | 'all';
 }
 
-/** The views of a rig, in the order of the work. A new one is a folder in features, a page in app and a line here. */
-export const VIEWS: readonly View[] = [
-  { name: 'Brief', path: '/brief', marks: ['brief'] },
-  { name: 'Loom', path: '', marks: 'all' },
-  { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
-  { name: 'Sound', path: '/sound', marks: ['sound'] },
-  { name: 'Gain', path: '/gain', marks: ['sound'] },
-  { name: 'Monitoring', path: '/monitoring' },
-  { name: 'Panel', path: '/panel' },
-  { name: 'Room', path: '/room', marks: ['place'] },
-  { name: 'Findings', path: '/findings', marks: 'all' },
-  { name: 'People', path: '/people' },
-  { name: 'House rules', path: '/rules' },
-  { name: 'Threads', path: '/threads' },
-  { name: 'History', path: '/history' },
+interface Group {
+  readonly name: string;
+  readonly views: readonly View[];
+}
+
+/**
+ * The views of a rig in groups, in the order of the work. A new one is a folder in features, a page
+ * in app and a line here.
+ */
+export const GROUPS: readonly Group[] = [
+  {
+    name: 'Show',
+    views: [
+      { name: 'Brief', path: '/brief', marks: ['brief'] },
+      { name: 'People', path: '/people' },
+      { name: 'House rules', path: '/rules' },
+    ],
+  },
+  {
+    name: 'Chain',
+    views: [
+      { name: 'Loom', path: '', marks: 'all' },
+      { name: 'Threads', path: '/threads' },
+      { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
+      { name: 'Sound', path: '/sound', marks: ['sound'] },
+      { name: 'Gain', path: '/gain', marks: ['sound'] },
+      { name: 'Monitoring', path: '/monitoring' },
+      { name: 'Panel', path: '/panel' },
+    ],
+  },
+  {
+    name: 'Place',
+    views: [
+      { name: 'Plan', path: '/plan', marks: ['place', 'stands'] },
+      { name: 'Desk', path: '/desk', marks: ['stands'] },
+      { name: 'Room', path: '/room', marks: ['place'] },
+    ],
+  },
+  {
+    name: 'Record',
+    views: [
+      { name: 'Findings', path: '/findings', marks: 'all' },
+      { name: 'History', path: '/history' },
+    ],
+  },
 ];
+
+export const VIEWS: readonly View[] = GROUPS.flatMap(({ views }) => views);

@@ -10,10 +10,12 @@ interface WallProps {
   /** Somewhere in the room: the length is written on the other side */
   readonly inside: Drawn;
   readonly m: number;
+  /** What is written, where that is not metres */
+  readonly text?: string;
 }
 
 /** A wall's length, written outside its middle as a surveyor does; not where there is no place for it. */
-export const WallLength = ({ from, to, inside, m }: WallProps) => {
+export const WallLength = ({ from, to, inside, m, text }: WallProps) => {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const length = Math.hypot(dx, dy);
   if (length < 34) return null;
@@ -30,7 +32,7 @@ export const WallLength = ({ from, to, inside, m }: WallProps) => {
       y={y}
       transform={Math.abs(dy) > Math.abs(dx) ? `rotate(-90 ${x} ${y})` : undefined}
     >
-      {m.toFixed(2)}
+      {text ?? m.toFixed(2)}
     </text>
   );
 };

@@ -124,6 +124,16 @@ export const inRack = (measured: Measured, { id, loads }: Loaded): readonly InRa
     })
     .sort((a, b) => a.from - b.from);
 
+/** Where microphones hear that are on a desk, on an arm clamped to it, or at a mouth beside it. */
+export const microphonesOn = (measured: Measured, { support, desk }: OnDesk): readonly Point[] => {
+  const { at } = support;
+  if (!at) return [];
+  const ground = groundOf({ spot: at, widthM: desk.widthM, depthM: desk.depthM });
+  return stood(measured)
+    .filter(({ kind, spot }) => kind === 'microphone' && gapM([spot], ground) <= AT_DESK_M)
+    .map(({ spot }) => spot);
+};
+
 /** How near somebody sits or stands to a desk to use it. @unit m */
 const AT_DESK_M = 0.5;
 

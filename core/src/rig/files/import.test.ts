@@ -152,7 +152,7 @@ describe('importing a rig', () => {
     [
       'a version that never was',
       nightTide.replace('"version": 7', '"version": 0'),
-      /^version: expected a version from 1 to 6/,
+      /^version: expected a version from 1 to 7/,
     ],
     [
       'a resistance of the wrong kind',

@@ -1,0 +1,1 @@
+export { DeskView as default } from '@/features/desk/DeskView';

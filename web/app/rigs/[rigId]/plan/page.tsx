@@ -1,0 +1,1 @@
+export { PlanView as default } from '@/features/plan/PlanView';

@@ -1,0 +1,120 @@
+import { ahead, groundOf, type Rig, entry, type Spot } from '@echo-loom/core';
+import { memo } from 'react';
+import { lengthText, type Plane, pointsText, type Units, xOf, yOf } from './plane';
+import type { Thing } from './things';
+
+interface Props {
+  readonly rig: Rig;
+  readonly things: readonly Thing[];
+  readonly plane: Plane;
+  readonly units: Units;
+  readonly selected: string | null;
+  readonly names: readonly ({
+    readonly x: number;
+    readonly y: number;
+    readonly textAnchor: 'start' | 'end' | 'middle';
+  } | null)[];
+}
+
+const NOSE_M = 0.32;
+
+/** What a thing looks like from above: people a circle with a nose, the rest their outline. */
+const Outline = ({ thing, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }) => {
+  const { at, size, kind, isRound } = thing;
+  const [x, y] = [xOf(plane, at), yOf(plane, at)];
+  const half = (metres: number): number => Math.max(4, (metres * plane.pxPerM) / 2);
+  if (kind === 'person') {
+    const nose = ahead(at, 0, NOSE_M);
+    return (
+      <>
+        <line className="nose" x1={x} y1={y} x2={xOf(plane, nose)} y2={yOf(plane, nose)} />
+        <circle className="person" cx={x} cy={y} r={Math.max(6, 0.18 * plane.pxPerM)} />
+      </>
+    );
+  }
+  if (kind === 'noise')
+    return (
+      <>
+        <circle className="noise" cx={x} cy={y} r="5" />
+        <circle className="noise" cx={x} cy={y} r="9" />
+      </>
+    );
+  if (kind === 'sight')
+    return <path className="sight" d={`M${x - 7} ${y}H${x + 7}M${x} ${y - 7}V${y + 7}`} />;
+  if (!size) return <Arm thing={thing} plane={plane} />;
+  if (isRound) return <Stand thing={thing} plane={plane} rig={rig} />;
+  const drawn = {
+    spot: at,
+    widthM: (2 * half(size.widthM)) / plane.pxPerM,
+    depthM: (2 * half(size.depthM)) / plane.pxPerM,
+  };
+  return (
+    <polygon
+      className={`${kind}${thing.hangs ? ' hangs' : ''}`}
+      points={pointsText(plane, groundOf(drawn))}
+    />
+  );
+};
+
+/** An arm's clamp. */
+const Arm = ({ thing: { at }, plane }: { thing: Thing; plane: Plane }) => (
+  <rect className="clamp" x={xOf(plane, at) - 4} y={yOf(plane, at) - 4} width="8" height="8" />
+);
+
+/** A stand: its feet, its column, and the arm it reaches out with. */
+const Stand = ({ thing: { at, id }, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }) => {
+  const figures = entry(rig.supports, id)?.figures;
+  if (figures?.is !== 'stand') return null;
+  const [x, y] = [xOf(plane, at), yOf(plane, at)];
+  const foot = (index: number): Spot => ({
+    ...ahead({ ...at, facingDeg: at.facingDeg + (360 * index) / figures.feet }, 0, figures.legM),
+    facingDeg: 0,
+  });
+  const end = figures.out && ahead(at, 0, figures.out.reachM);
+  return (
+    <>
+      <circle className="grasp" cx={x} cy={y} r={Math.max(9, figures.legM * plane.pxPerM * 0.5)} />
+      {figures.feet === 0 ? (
+        <circle className="feet" cx={x} cy={y} r={figures.legM * plane.pxPerM} />
+      ) : (
+        Array.from({ length: figures.feet }, (_, index) => (
+          <line
+            key={index}
+            className="feet"
+            x1={x}
+            y1={y}
+            x2={xOf(plane, foot(index))}
+            y2={yOf(plane, foot(index))}
+          />
+        ))
+      )}
+      {end && <line className="boom" x1={x} y1={y} x2={xOf(plane, end)} y2={yOf(plane, end)} />}
+      <circle className="column" cx={x} cy={y} r="3" />
+    </>
+  );
+};
+
+/** Everything on the plan that can be pointed at. Keys and pointer find it by `data-thing`. */
+export const Marks = memo(({ rig, things, plane, units, selected, names }: Props) => (
+  <>
+    {things.map((thing, index) => {
+      const name = names[index];
+      return (
+        <g
+          key={thing.key}
+          className={`thing${thing.moves ? ' moves' : ''}${thing.key === selected ? ' chosen' : ''}`}
+          data-thing={thing.key}
+          data-on={thing.on ?? undefined}
+          tabIndex={0}
+          role="button"
+          aria-pressed={thing.key === selected}
+          aria-label={`${thing.name}: across ${lengthText(thing.at.xM, units)}, up ${lengthText(thing.at.yM, units)}${thing.turns ? `, facing ${Math.round(thing.at.facingDeg)}°` : ''}`}
+        >
+          <Outline thing={thing} plane={plane} rig={rig} />
+          {name && <text {...name}>{thing.name}</text>}
+        </g>
+      );
+    })}
+  </>
+));
+Marks.displayName = 'Marks';

@@ -1,0 +1,147 @@
+'use client';
+
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import type { Analysis } from '@echo-loom/core';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { FindingCard } from '@/features/findings/FindingCard';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { Chosen } from './Chosen';
+import { Elevation } from './Elevation';
+import { Frames } from './Frames';
+import { fitted, type Plane, type Units, zoomed } from './plane';
+import { PrintSheet } from './PrintSheet';
+import { Sets } from './Sets';
+import { Standing } from './Standing';
+import { type Shows, Survey } from './Survey';
+import { putAt, type Thing, thingsOf } from './things';
+
+const WIDTH_PX = 760;
+const HEIGHT_PX = 520;
+
+const ElevationLater = memo(Elevation);
+const FramesLater = memo(Frames);
+
+const Found = memo(({ analysis }: { readonly analysis: Analysis }) => (
+  <Flex direction="column" gap="2.5">
+    {analysis.findings
+      .filter(({ area }) => area === 'place' || area === 'stands')
+      .map((finding, index) => (
+        <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />
+      ))}
+  </Flex>
+));
+Found.displayName = 'Found';
+
+const fit = (analysis: Analysis, things: readonly Thing[]): Plane =>
+  fitted(
+    [...(analysis.rig.shell?.corners ?? []), ...things.map(({ at }) => at)],
+    WIDTH_PX,
+    HEIGHT_PX,
+  );
+
+/** The room with everything in it, to scale: where things stand, what lenses see, what carries what. */
+export const PlanView = () => {
+  const { run } = useRigSession();
+  const analysis = useRig((state) => state.analysis);
+  const later = useDeferredValue(analysis);
+  const things = useMemo(() => thingsOf(analysis), [analysis]);
+  const [plane, setPlane] = useState<Plane>(() => fit(analysis, things));
+  const [selected, setSelected] = useState<string | null>(null);
+  const [measuredTo, setMeasuredTo] = useState<string | null>(null);
+  const [shows, setShows] = useState<Shows>({ fields: true, sound: false });
+  const [units, setUnits] = useState<Units>('m');
+  const put = (thing: Thing, to: { xM?: number; yM?: number; facingDeg?: number }) => {
+    const commands = putAt(analysis.rig, thing, { ...thing.at, ...to });
+    const [only] = commands;
+    if (commands.length === 1 && only) run(only);
+    else if (commands.length > 0)
+      run({ type: 'batch', label: `Moved ${thing.name}.`, commands: [...commands] });
+  };
+  const zoom = (factor: number) =>
+    setPlane(zoomed(plane, factor, plane.widthPx / 2, plane.heightPx / 2));
+  const chosen = things.find(({ key }) => key === selected);
+  const toggle = (name: keyof Shows, label: string) => (
+    <Button
+      size="sm"
+      variant={shows[name] ? 'solid' : 'outline'}
+      aria-pressed={shows[name]}
+      onClick={() => setShows({ ...shows, [name]: !shows[name] })}
+    >
+      {label}
+    </Button>
+  );
+  return (
+    <Box overflowY="auto" p="4" flex="1">
+      <Grid
+        columnGap="5"
+        rowGap="4"
+        alignItems="start"
+        className="screen-only"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 7fr) minmax(0, 4fr)' }}
+      >
+        <Box>
+          <Flex gap="2" mb="2" wrap="wrap" align="center">
+            {toggle('fields', 'What lenses see')}
+            {toggle('sound', 'What microphones hear')}
+            <Button size="sm" variant="outline" aria-label="Larger" onClick={() => zoom(1.25)}>
+              +
+            </Button>
+            <Button size="sm" variant="outline" aria-label="Smaller" onClick={() => zoom(0.8)}>
+              −
+            </Button>
+            <Button size="sm" variant="outline" onClick={() => setPlane(fit(analysis, things))}>
+              All of it
+            </Button>
+            <Button
+              size="sm"
+              variant="outline"
+              onClick={() => setUnits(units === 'm' ? 'ft' : 'm')}
+            >
+              {units === 'm' ? 'In feet' : 'In metres'}
+            </Button>
+          </Flex>
+          <Survey
+            analysis={analysis}
+            things={things}
+            plane={plane}
+            units={units}
+            shows={shows}
+            selected={selected}
+            measuredTo={measuredTo}
+            onPlane={setPlane}
+            onSelect={(key) => {
+              setSelected(key);
+              setMeasuredTo(null);
+            }}
+            onPut={put}
+          />
+          <Text fontSize="xs" color="ink.soft" mt="1">
+            Drag, or choose with Tab and move with the arrows (Shift farther, Alt finer); R turns.
+            Things snap to 5 cm and in line with one another; hold Alt to leave that.
+          </Text>
+          <ElevationLater analysis={later} units={units} />
+          <FramesLater analysis={later} />
+        </Box>
+        <Flex direction="column" gap="4">
+          {chosen ? (
+            <Chosen
+              analysis={analysis}
+              thing={chosen}
+              things={things}
+              units={units}
+              measuredTo={measuredTo}
+              onMeasure={setMeasuredTo}
+              onPut={put}
+              onGone={() => setSelected(null)}
+            />
+          ) : (
+            <Standing analysis={analysis} onSelect={setSelected} />
+          )}
+          <Sets analysis={analysis} />
+          <PrintSheet analysis={analysis} things={things} />
+          <Found analysis={later} />
+        </Flex>
+      </Grid>
+    </Box>
+  );
+};
