@@ -11,8 +11,8 @@ export {
   onSite,
   remote,
 } from './build';
+export { type Beginning, BEGINNINGS } from './build/rooms';
 export * from './catalogue';
-export { bodyOf } from './catalogue/bodies';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';
 export {
@@ -53,6 +53,7 @@ export {
   loaded,
   middleM,
   openings,
+  reachingSolids,
   shotOnPlan,
   sizeOf,
   solids,
@@ -134,5 +135,6 @@ export {
 } from './solve/gain/set';
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
+export { type Placing, placeAll } from './solve/placing/place';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

@@ -11,6 +11,8 @@ import {
   type GainAnswer,
   predict,
   type Prediction,
+  type Placing,
+  placeAll,
   type Progress,
   reanalyse,
   Refusal,
@@ -86,6 +88,11 @@ export class EngineTasks {
   /** The best places for everything on a desk; null where there is nothing to arrange. */
   arrange(deskId: string, onProgress?: Progress): Arrangement | null {
     return arrangeDesk(this.present(), deskId, onProgress);
+  }
+
+  /** Everybody and everything in the room; null where there is no room, or nobody to place. */
+  place(onProgress?: Progress): Placing | null {
+    return placeAll(this.present(), onProgress);
   }
 
   /** What would break at another size; null where everything stands at it. */

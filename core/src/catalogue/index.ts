@@ -16,6 +16,7 @@ import { soundSundries } from './sound-sundries';
 import { switchers } from './switchers';
 
 export * from '../rig/links/cables';
+export { bodyOf } from './bodies';
 export { WANTED_FORMATS } from './picture-parts';
 
 /**

@@ -14,7 +14,7 @@ export const movedBy = (spot: Spot, by: Point): Spot => ({
   yM: toCentimetre(spot.yM + by.yM),
 });
 
-/** What moves one device: what it stands on goes with it, where it stands on a stand of its own. */
+/** What moves one device: on a desk it is shifted, everything else that carries it goes with it. */
 export const moveDevice = (
   { rig }: Pick<Measured, 'rig'>,
   deviceId: string,
@@ -22,6 +22,20 @@ export const moveDevice = (
   by: Point,
 ): SimpleCommand[] => {
   const support = on ? entry(rig.supports, on.supportId) : undefined;
+  if (on && support?.at && support.figures.is === 'desk') {
+    const turn = (support.at.facingDeg * Math.PI) / 180;
+    const [right, ahead] = [
+      by.xM * Math.cos(turn) - by.yM * Math.sin(turn),
+      by.xM * Math.sin(turn) + by.yM * Math.cos(turn),
+    ];
+    return [
+      {
+        type: 'standDevice',
+        deviceId,
+        on: { ...on, xM: toCentimetre(on.xM + right), yM: toCentimetre(on.yM + ahead) },
+      },
+    ];
+  }
   if (on && support?.at)
     return [
       { type: 'changeSupport', supportId: on.supportId, support: { at: movedBy(support.at, by) } },

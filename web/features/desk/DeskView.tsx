@@ -26,9 +26,11 @@ export const DeskView = () => {
   const analysis = useRig((state) => state.analysis);
   const later = useDeferredValue(analysis);
   const all = loaded(analysis);
-  const desks = all.filter(({ support }) => support.figures.is === 'desk');
+  const tops = all.filter(({ support }) => support.figures.is === 'desk');
+  const desks = tops.filter(({ loads }) => loads.length > 0);
+  const bare = tops.filter(({ loads }) => loads.length === 0);
   const racks = all.filter(({ support }) => support.figures.is === 'rack');
-  if (desks.length + racks.length === 0)
+  if (tops.length + racks.length === 0)
     return (
       <Box p="4" maxW="62ch" mx="auto" my="8">
         <Text as="h2" fontSize="lg" fontWeight="600">
@@ -52,6 +54,11 @@ export const DeskView = () => {
           {desks.map((desk) => (
             <DeskTop key={desk.id} analysis={analysis} desk={desk} />
           ))}
+          {bare.length > 0 && (
+            <Text fontSize="sm" color="ink.soft">
+              {`Nothing stands on ${bare.map(({ support }) => support.name).join(', ')}.`}
+            </Text>
+          )}
         </Flex>
         <Flex direction="column" gap="5">
           {racks.map((rack) => (

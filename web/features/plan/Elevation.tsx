@@ -1,5 +1,14 @@
 import { Box, Text } from '@chakra-ui/react';
-import { type Analysis, eyesAtM, groundOf, inOrder, solids, stood } from '@echo-loom/core';
+import {
+  type Analysis,
+  entry,
+  eyesAtM,
+  groundOf,
+  inOrder,
+  reachingSolids,
+  solids,
+  stood,
+} from '@echo-loom/core';
 import { lengthText, type Units } from './plane';
 
 const WIDTH_PX = 760;
@@ -15,7 +24,12 @@ interface Props {
 export const Elevation = ({ analysis, units }: Props) => {
   const { shell, people } = analysis.rig;
   const all = solids(analysis);
-  const every = [...all.supports, ...all.devices, ...all.people];
+  // Of a stand its column and its arm show, not the ground its feet take up.
+  const supports = all.supports.flatMap((solid) => {
+    const support = entry(analysis.rig.supports, solid.id);
+    return solid.isRound && support ? reachingSolids(solid.id, support) : [solid];
+  });
+  const every = [...supports, ...all.devices, ...all.people];
   if (every.length === 0) return null;
   const xs = [
     ...(shell?.corners ?? []).map(({ xM }) => xM),
@@ -79,7 +93,7 @@ export const Elevation = ({ analysis, units }: Props) => {
             </>
           )}
           {[
-            ...all.supports,
+            ...supports,
             ...all.devices.filter(({ id }) => carried.has(id)),
             ...all.devices.filter(({ id }) => !carried.has(id)),
           ].map((solid) => (

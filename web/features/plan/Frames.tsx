@@ -4,6 +4,9 @@ import { type Analysis, type Shown, type View, views } from '@echo-loom/core';
 const WIDTH_PX = 240;
 const HEIGHT_PX = 135;
 
+/** Looking down more steeply than this, people are seen from above. */
+const STEEP = 0.7;
+
 const px = (x: number): number => ((x + 1) / 2) * WIDTH_PX;
 const py = (y: number): number => ((1 - y) / 2) * HEIGHT_PX;
 
@@ -53,7 +56,7 @@ const Frame = ({ view }: { readonly view: View }) => (
         aria-label={`In the picture of ${view.framing.device.name}: ${view.shown.map(({ solid }) => solid.name).join(', ') || 'nothing of the plan'}`}
       >
         {view.shown.map((shown, index) =>
-          shown.solid.of === 'person' ? (
+          shown.solid.of === 'person' && Math.abs(view.camera.forward[2]) < STEEP ? (
             <Figure key={index} shown={shown} view={view} />
           ) : (
             <g key={index}>

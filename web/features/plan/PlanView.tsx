@@ -1,13 +1,15 @@
 'use client';
 
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
-import type { Analysis } from '@echo-loom/core';
+import type { Analysis, Rig } from '@echo-loom/core';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { Begin } from '@/features/room/Begin';
 import { Chosen } from './Chosen';
 import { Elevation } from './Elevation';
 import { Frames } from './Frames';
+import { PlaceIt } from './PlaceIt';
 import { fitted, type Plane, type Units, zoomed } from './plane';
 import { PrintSheet } from './PrintSheet';
 import { Sets } from './Sets';
@@ -39,13 +41,19 @@ const fit = (analysis: Analysis, things: readonly Thing[]): Plane =>
     HEIGHT_PX,
   );
 
+/** Whether somebody of the show has no place in the room yet. */
+const isBare = ({ people }: Rig): boolean =>
+  Object.values(people).every(({ at, where }) => !at || where === 'remote');
+
 /** The room with everything in it, to scale: where things stand, what lenses see, what carries what. */
 export const PlanView = () => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const later = useDeferredValue(analysis);
   const things = useMemo(() => thingsOf(analysis), [analysis]);
-  const [plane, setPlane] = useState<Plane>(() => fit(analysis, things));
+  const [moved, setPlane] = useState<Plane | null>(null);
+  const whole = useMemo(() => fit(analysis, things), [analysis, things]);
+  const plane = moved ?? whole;
   const [selected, setSelected] = useState<string | null>(null);
   const [measuredTo, setMeasuredTo] = useState<string | null>(null);
   const [shows, setShows] = useState<Shows>({ fields: true, sound: false });
@@ -70,6 +78,12 @@ export const PlanView = () => {
       {label}
     </Button>
   );
+  if (!analysis.rig.shell && things.length === 0)
+    return (
+      <Box overflowY="auto" p="4" flex="1">
+        <Begin />
+      </Box>
+    );
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Grid
@@ -89,7 +103,7 @@ export const PlanView = () => {
             <Button size="sm" variant="outline" aria-label="Smaller" onClick={() => zoom(0.8)}>
               −
             </Button>
-            <Button size="sm" variant="outline" onClick={() => setPlane(fit(analysis, things))}>
+            <Button size="sm" variant="outline" onClick={() => setPlane(null)}>
               All of it
             </Button>
             <Button
@@ -123,6 +137,7 @@ export const PlanView = () => {
           <FramesLater analysis={later} />
         </Box>
         <Flex direction="column" gap="4">
+          {isBare(analysis.rig) && <PlaceIt analysis={analysis} />}
           {chosen ? (
             <Chosen
               analysis={analysis}

@@ -83,13 +83,14 @@ const Sheet = ({
     heightPx: heightMm / PX_MM,
   };
   const names = placeNames(
-    things.map(({ name, at, kind, on }) => ({
-      name: kind === 'device' && on !== null && scale > 20 ? null : name,
+    things.map(({ name, at, kind, on, moves }) => ({
+      name: kind === 'device' && (!moves || (on !== null && scale > 20)) ? null : name,
       x: xOf(plane, at),
       y: yOf(plane, at),
       nose: null,
     })),
     { left: 0, right: plane.widthPx, top: 0, bottom: plane.heightPx },
+    true,
   );
   return (
     <div className="print-only">

@@ -65,14 +65,15 @@ export const Survey = ({
   const names = useMemo(
     () =>
       placeNames(
-        things.map(({ name, at, kind, on }) => ({
+        things.map(({ name, at, kind, on, moves }) => ({
           // What stands on something is named when there is room for its name.
-          name: kind === 'device' && on !== null && plane.pxPerM < 90 ? null : name,
+          name: kind === 'device' && (!moves || (on !== null && plane.pxPerM < 90)) ? null : name,
           x: xOf(plane, at),
           y: yOf(plane, at),
           nose: null,
         })),
         { left: 0, right: plane.widthPx, top: 0, bottom: plane.heightPx },
+        true,
       ),
     [things, plane],
   );

@@ -1,8 +1,8 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { BEGINNINGS } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { BEGINNINGS } from './beginnings';
 
 /** Where nobody has drawn the room: rooms to begin with. */
 export const Begin = () => {

@@ -57,6 +57,8 @@ interface Box {
 /** Width of a letter and height of a line of the plan's names. @unit px */
 const LETTER_PX = 6.6;
 const LINE_PX = 14;
+/** A name of which more is hidden, as a share, is better not written. */
+const MOST_HIDDEN = 0.3;
 
 const boxOf = (name: string, { x, y, textAnchor }: NamePlace): Box => {
   const width = name.length * LETTER_PX;
@@ -84,9 +86,13 @@ interface Named extends Spot {
 /**
  * Places for names beside their marks, one after the other: to the right where that is free, else to
  * the left, below or above, else where they hide least.
- * @param walls the names stay between them
+ * @param walls the names stay between them @param mayHide a name without a place is left out
  */
-export const placeNames = (marks: readonly Named[], walls: Box): readonly (NamePlace | null)[] => {
+export const placeNames = (
+  marks: readonly Named[],
+  walls: Box,
+  mayHide = false,
+): readonly (NamePlace | null)[] => {
   const around = ({ x, y }: Spot, half: number): Box => ({
     left: x - half,
     right: x + half,
@@ -104,6 +110,10 @@ export const placeNames = (marks: readonly Named[], walls: Box): readonly (NameP
       { x: x - 12, y: y + 4, textAnchor: 'end' },
       { x, y: y + 22, textAnchor: 'middle' },
       { x, y: y - 13, textAnchor: 'middle' },
+      { x: x + 12, y: y + 17, textAnchor: 'start' },
+      { x: x - 12, y: y + 17, textAnchor: 'end' },
+      { x: x + 12, y: y - 10, textAnchor: 'start' },
+      { x: x - 12, y: y - 10, textAnchor: 'end' },
     ];
     const hidden = (place: NamePlace): number => {
       const box = boxOf(name, place);
@@ -111,6 +121,7 @@ export const placeNames = (marks: readonly Named[], walls: Box): readonly (NameP
       return outside * LINE_PX + taken.reduce((sum, other) => sum + overlap(box, other), 0);
     };
     const best = places.reduce((least, place) => (hidden(place) < hidden(least) ? place : least));
+    if (mayHide && hidden(best) > MOST_HIDDEN * name.length * LETTER_PX * LINE_PX) return null;
     taken.push(boxOf(name, best));
     return best;
   });

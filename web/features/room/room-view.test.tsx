@@ -7,6 +7,7 @@ import {
   type BuiltRoom,
   type Rig,
   rigToJson,
+  BEGINNINGS,
 } from '@echo-loom/core';
 import { act, screen, within } from '@testing-library/react';
 import user from '@testing-library/user-event';
@@ -14,7 +15,6 @@ import { type ReactNode, useState } from 'react';
 import { demo, drawWithRig } from '@/features/rig/rig-for-tests';
 import { useRig } from '@/features/rig/RigProvider';
 import { field } from '@/ui/in-browser-for-tests';
-import { BEGINNINGS } from './beginnings';
 import { firstTrial, Helps, type Trial } from './Helps';
 import { RoomView } from './RoomView';
 import { Surfaces } from './Surfaces';

@@ -10,7 +10,7 @@ const EYES_SHARE = { sits: 0.73, stands: 0.94, moves: 0.94 } as const;
 /** The desk's top at the elbow, as a share of stature. */
 export const ELBOW_SHARE = { sits: 0.39, stands: 0.63 } as const;
 /** Mouth under the eyes, and crown above them. @unit m */
-const MOUTH_UNDER_M = 0.08;
+export const MOUTH_UNDER_M = 0.08;
 const CROWN_OVER_M = 0.11;
 /** Width of the shoulders and depth of a body, with arms at rest. @unit m */
 export const SHOULDERS_M = 0.45;

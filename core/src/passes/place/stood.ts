@@ -81,7 +81,7 @@ const footOf = (rig: Rigged, device: Device, body: Body | null): number | null =
 };
 
 /** The distance at which a microphone is set up for its mouth. @unit m */
-const mouthDistanceM = (device: Device): number | undefined => {
+export const mouthDistanceM = (device: Device): number | undefined => {
   for (const { emits } of Object.values(device.model.ports))
     if (emits?.sound?.type === 'microphone')
       return numberSetting(device, emits.sound.distanceControl);

@@ -45,6 +45,7 @@ const moves = (measured: Measured, { solid, ground }: Blocked) => {
     .map((turn) => ({ turn, byM: reach(turn) }))
     .filter(({ byM }) => byM > 0 && Number.isFinite(middle.xM))
     .sort((one, other) => one.byM - other.byM)
+    .slice(0, 2)
     .flatMap(({ turn, byM }) => {
       const commands = moveSolid(measured, solid, stepped({ xM: 0, yM: 0 }, along + turn, byM));
       return commands.length > 0

@@ -14,16 +14,19 @@ interface InShot {
 }
 
 /** What viewers may see beside people: what they speak into, wear and look at. */
-const MAY_SHOW: readonly Kind[] = ['microphone', 'wireless', 'headphones', 'instrument', 'display'];
+const MAY_SHOW: readonly Kind[] = ['microphone', 'wireless', 'headphones', 'instrument'];
+/** What shows viewers its back, wherever it stands. */
+const NEVER_SHOWS: readonly Kind[] = ['display', 'loudspeaker'];
 
-const isGear = (measured: Measured, { solid: { of, id } }: Shown): boolean => {
+const isGear = (measured: Measured, { solid: { of, id }, depthM }: Shown, atM: number): boolean => {
   const { devices, supports } = measured.rig;
   if (of === 'person') return false;
   if (of === 'device') {
     const device = entry(devices, id);
     const carrier = device?.on ? entry(supports, device.on.supportId)?.figures.is : undefined;
     // What stands on the table of the set belongs to the set.
-    return device !== undefined && !MAY_SHOW.includes(device.model.kind) && carrier !== 'desk';
+    if (!device || MAY_SHOW.includes(device.model.kind)) return false;
+    return carrier !== 'desk' || (NEVER_SHOWS.includes(device.model.kind) && depthM < atM);
   }
   const support = entry(supports, id);
   if (!support) return false;
@@ -34,9 +37,13 @@ const isGear = (measured: Measured, { solid: { of, id } }: Shown): boolean => {
 };
 
 /** A stand and what it carries are one thing to move. */
-const causeOf = ({ rig: { devices } }: Measured, { solid: { of, id } }: Shown): string => {
+const causeOf = (
+  { rig: { devices, supports } }: Measured,
+  { solid: { of, id } }: Shown,
+): string => {
   const supportId = of === 'device' ? entry(devices, id)?.on?.supportId : undefined;
-  return supportId === undefined ? `${of} ${id}` : `support ${supportId}`;
+  const is = supportId === undefined ? undefined : entry(supports, supportId)?.figures.is;
+  return is === 'stand' || is === 'rack' ? `support ${supportId ?? ''}` : `${of} ${id}`;
 };
 
 /** Each thing once a shot: of a stand the column or the arm, whichever must go farther. */
@@ -44,7 +51,7 @@ const inShots = (measured: Measured): InShot[] =>
   views(measured).flatMap((view) => {
     const worst = new Map<string, Shown>();
     for (const shown of view.shown) {
-      if (shown.isSubject || !isGear(measured, shown)) continue;
+      if (shown.isSubject || !isGear(measured, shown, view.framing.shot.distanceM ?? 0)) continue;
       const key = causeOf(measured, shown);
       const known = worst.get(key);
       if (!known || shown.outByM > known.outByM) worst.set(key, shown);

@@ -52,13 +52,15 @@ const below = (thing: Loaded, measured: Measured): readonly string[] => {
     .filter((person) =>
       hanging.some(
         (device) =>
-          device.fromM >= person.toM - NEAR_M &&
+          device.fromM >= person.toM - TOUCH_M &&
           overlapM(outlineOf(widened(device)), outlineOf(person)) > 0,
       ),
     )
     .map(({ name }) => name);
 };
 
+/** What is before a face is not over it. @unit m */
+const TOUCH_M = 0.02;
 /** What falls does not fall straight. @unit m */
 const NEAR_M = 0.3;
 const widened = <Wide extends { readonly widthM: number; readonly depthM: number }>(
