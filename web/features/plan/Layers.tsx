@@ -18,6 +18,11 @@ interface Props {
 /** What each camera sees: a pale wedge as far as the background, with its distance as a surveyor writes it. */
 export const Fields = memo(({ analysis, plane, units }: Props) => (
   <>
+    {analysis.rig.shell && (
+      <clipPath id="within-walls">
+        <polygon points={pointsText(plane, analysis.rig.shell.corners)} />
+      </clipPath>
+    )}
     {views(analysis).map(({ shotId, camera, framing, onPlan }) => {
       const { forward, at } = camera;
       const flat = Math.hypot(forward[0], forward[1]);
@@ -34,6 +39,7 @@ export const Fields = memo(({ analysis, plane, units }: Props) => (
         <g key={shotId}>
           <polygon
             className="field"
+            clipPath={analysis.rig.shell ? 'url(#within-walls)' : undefined}
             points={pointsText(plane, [spot, ahead(spot, -half, farM), ahead(spot, half, farM)])}
           />
           <line className="sightline" x1={x} y1={y} x2={sx} y2={sy} />

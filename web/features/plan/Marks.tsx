@@ -16,7 +16,11 @@ interface Props {
   } | null)[];
 }
 
-const NOSE_M = 0.32;
+/** How far a nose stands out of its circle. @unit px */
+const NOSE_PX = 7;
+
+/** A head and shoulders from above, never too small to point at. @unit px */
+export const personPx = ({ pxPerM }: Plane): number => Math.max(6, 0.18 * pxPerM);
 
 /** What a thing looks like from above: people a circle with a nose, the rest their outline. */
 const Outline = ({ thing, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }) => {
@@ -24,11 +28,11 @@ const Outline = ({ thing, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }
   const [x, y] = [xOf(plane, at), yOf(plane, at)];
   const half = (metres: number): number => Math.max(4, (metres * plane.pxPerM) / 2);
   if (kind === 'person') {
-    const nose = ahead(at, 0, NOSE_M);
+    const nose = ahead(at, 0, (personPx(plane) + NOSE_PX) / plane.pxPerM);
     return (
       <>
         <line className="nose" x1={x} y1={y} x2={xOf(plane, nose)} y2={yOf(plane, nose)} />
-        <circle className="person" cx={x} cy={y} r={Math.max(6, 0.18 * plane.pxPerM)} />
+        <circle className="person" cx={x} cy={y} r={personPx(plane)} />
       </>
     );
   }

@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { placeNames } from '@/features/room/marks';
 import { Fields } from './Layers';
-import { Marks } from './Marks';
+import { Marks, personPx } from './Marks';
 import { type Plane, xOf, yOf } from './plane';
 import { SURVEY_CSS } from './survey-css';
 import type { Thing } from './things';
@@ -71,6 +71,16 @@ const Sheet = ({
   scale,
   paper,
 }: Props & { readonly scale: Scale; readonly paper: Paper }) => {
+  useEffect(() => {
+    const page = new CSSStyleSheet();
+    page.replaceSync(
+      `@page { size: ${paper.widthMm}mm ${paper.heightMm}mm; margin: ${MARGIN_MM}mm; }`,
+    );
+    document.adoptedStyleSheets.push(page);
+    return () => {
+      document.adoptedStyleSheets = document.adoptedStyleSheets.filter((sheet) => sheet !== page);
+    };
+  }, [paper]);
   const bounds = boundsOf({ analysis, things });
   const widthMm = (bounds.widthM * 1000) / scale + 2 * AROUND_MM;
   const heightMm = (bounds.heightM * 1000) / scale + 2 * AROUND_MM;
@@ -88,13 +98,13 @@ const Sheet = ({
       x: xOf(plane, at),
       y: yOf(plane, at),
       nose: null,
+      radiusPx: kind === 'person' ? personPx(plane) : 7,
     })),
     { left: 0, right: plane.widthPx, top: 0, bottom: plane.heightPx },
     true,
   );
   return (
     <div className="print-only">
-      <style>{`@page { size: ${paper.widthMm}mm ${paper.heightMm}mm; margin: ${MARGIN_MM}mm; }`}</style>
       <Text fontSize="12px">
         {`${analysis.rig.name} · plan at 1:${scale} on ${paper.name} · ${new Date().toISOString().slice(0, 10)} · a line of 1 m is ${1000 / scale} mm`}
       </Text>

@@ -3,7 +3,7 @@ import type { Analysis } from '@echo-loom/core';
 import { type KeyboardEvent, useMemo, useRef } from 'react';
 import { placeNames } from '@/features/room/marks';
 import { Fields, Sounds } from './Layers';
-import { Marks } from './Marks';
+import { Marks, personPx } from './Marks';
 import { type Plane, type Units, xOf, yOf } from './plane';
 import { Scale } from './Scale';
 import { SURVEY_CSS } from './survey-css';
@@ -71,6 +71,7 @@ export const Survey = ({
           x: xOf(plane, at),
           y: yOf(plane, at),
           nose: null,
+          radiusPx: kind === 'person' ? personPx(plane) : 7,
         })),
         { left: 0, right: plane.widthPx, top: 0, bottom: plane.heightPx },
         true,

@@ -135,7 +135,7 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
     },
     {
       target: svg,
-      drag: { filterTaps: true, pointer: { touch: false } },
+      drag: { filterTaps: true, pointer: { touch: false, keys: false } },
       wheel: { eventOptions: { passive: false } },
     },
   );

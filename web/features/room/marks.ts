@@ -81,6 +81,8 @@ interface Named extends Spot {
   readonly name: string | null;
   /** Where the line ends that shows which way it looks */
   readonly nose: Spot | null;
+  /** Of the mark itself, 7 unless said */
+  readonly radiusPx?: number;
 }
 
 /**
@@ -100,20 +102,21 @@ export const placeNames = (
     bottom: y + half,
   });
   const taken: Box[] = marks.flatMap((mark) => [
-    around(mark, 9),
+    around(mark, (mark.radiusPx ?? 7) + 2),
     ...(mark.nose ? [around(mark.nose, 4)] : []),
   ]);
-  return marks.map(({ name, x, y }) => {
+  return marks.map(({ name, x, y, radiusPx = 7 }) => {
+    const beside = radiusPx + 5;
     if (name === null) return null;
     const places: readonly NamePlace[] = [
-      { x: x + 12, y: y + 4, textAnchor: 'start' },
-      { x: x - 12, y: y + 4, textAnchor: 'end' },
-      { x, y: y + 22, textAnchor: 'middle' },
-      { x, y: y - 13, textAnchor: 'middle' },
-      { x: x + 12, y: y + 17, textAnchor: 'start' },
-      { x: x - 12, y: y + 17, textAnchor: 'end' },
-      { x: x + 12, y: y - 10, textAnchor: 'start' },
-      { x: x - 12, y: y - 10, textAnchor: 'end' },
+      { x: x + beside, y: y + 4, textAnchor: 'start' },
+      { x: x - beside, y: y + 4, textAnchor: 'end' },
+      { x, y: y + radiusPx + 15, textAnchor: 'middle' },
+      { x, y: y - radiusPx - 6, textAnchor: 'middle' },
+      { x: x + beside, y: y + radiusPx + 10, textAnchor: 'start' },
+      { x: x - beside, y: y + radiusPx + 10, textAnchor: 'end' },
+      { x: x + beside, y: y - radiusPx - 3, textAnchor: 'start' },
+      { x: x - beside, y: y - radiusPx - 3, textAnchor: 'end' },
     ];
     const hidden = (place: NamePlace): number => {
       const box = boxOf(name, place);
