@@ -50,7 +50,7 @@ export const plan = (draft: RigDraft): RigDraft =>
     .stand('host-mic', 'host-arm')
     .stand('booster', 'host-arm')
     .stand('cohost-mic', 'cohost-arm')
-    .stand('wheel-mic', 'wheel-mic-stand')
+    .stand('wheel-mic', 'wheel-mic-stand', 0, 0, -90)
     .stand('host-camera', 'host-tripod')
     .stand('cohost-camera', 'cohost-tripod')
     .stand('potter-camera', 'potter-tripod')

@@ -1,12 +1,13 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { BOAT_SHED } from './boat-shed';
 import { firingSet, plan } from './second-firing-plan';
+import { programme } from './second-firing-programme';
 
 /**
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
  * and a historian far away.
  */
-export const secondFiring = (): Rig => firingSet(plan(wiring())).build();
+export const secondFiring = (): Rig => firingSet(plan(programme(wiring()))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')
@@ -245,75 +246,4 @@ const wiring = (): RigDraft =>
     .link('computer.call-out', 'historian-call.send')
     .link('computer.programme', 'stream.in')
     .link('computer.programme', 'programme.in')
-    .link('computer.tracks', 'tracks.in')
-    .shot('host-camera', {
-      personId: 'host',
-      wanted: 'head and shoulders',
-      distanceM: 1.7,
-      furthestM: 2,
-      backgroundM: 1.6,
-      lightLux: 220,
-      eyeLine: { offsetM: 0.12, distanceM: 1.7, side: 'below' },
-    })
-    .shot('cohost-camera', {
-      personId: 'cohost',
-      wanted: 'head and shoulders',
-      distanceM: 2.4,
-      furthestM: 2.6,
-      backgroundM: 1.2,
-      lightLux: 200,
-    })
-    .shot('potter-camera', {
-      personId: 'potter',
-      wanted: 'waist',
-      distanceM: 2.2,
-      furthestM: 2.3,
-      backgroundM: 2,
-      lightLux: 150,
-    })
-    .shot('overhead', {
-      sightId: 'wheel-from-above',
-      wanted: 'close',
-      distanceM: 1.9,
-      furthestM: 2.1,
-      lightLux: 300,
-    })
-    .shot('kiln-camera', { sightId: 'kiln', wanted: 'close', distanceM: 2.5, furthestM: 3 })
-    .scene(
-      'hosts',
-      'Both at the bench',
-      [
-        ['host-camera', 'left half'],
-        ['cohost-camera', 'right half'],
-      ],
-      ['host', 'cohost'],
-    )
-    .scene('wheel', 'At the wheel', [['potter-camera', 'full']])
-    .scene('wheel-above', 'Wheel from above', [
-      ['overhead', 'full'],
-      ['potter-camera', 'inset'],
-    ])
-    .scene('slides', 'Slides', [
-      ['slides', 'full'],
-      ['host-camera', 'inset'],
-    ])
-    .scene(
-      'historian',
-      'With the historian',
-      [
-        ['host-camera', 'left half'],
-        ['historian-call', 'right half'],
-      ],
-      ['host', 'historian'],
-    )
-    .scene('kiln', 'Kiln', [['kiln-camera', 'full']])
-    .do({
-      type: 'addButton',
-      buttonId: 'go-live',
-      button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' },
-    })
-    .do({
-      type: 'addButton',
-      buttonId: 'end-stream',
-      button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' },
-    });
+    .link('computer.tracks', 'tracks.in');

@@ -23,7 +23,10 @@ const room = (widthM: number, depthM: number, heightM: number): SimpleCommand =>
   room: { corners: rectangle(widthM, depthM), heightM },
 });
 
-/** A door that swings out of the room, so that nothing stands in its way. @param alongM from the corner @param widthM m */
+/**
+ * A door that swings out of the room, so that nothing stands in its way.
+ * @param alongM from the corner @param widthM m
+ */
 const door = (wall: number, alongM: number, widthM = 0.9): SimpleCommand => ({
   type: 'addOpening',
   openingId: 'door',

@@ -24,6 +24,7 @@ export interface Report {
       readonly personId?: string;
       readonly noiseId?: string;
       readonly surfaceId?: string;
+      readonly supportId?: string;
     };
     readonly houseRule?: string;
     readonly sums: readonly Sum[];
@@ -104,6 +105,45 @@ export interface Report {
     /** What is right for speech */
     readonly targetS: number;
   } | null;
+  /** What carries devices. Masses in kg, lengths in m, moments in kg·m */
+  readonly supports: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly loadKg: number;
+    readonly heatW: number;
+    /** How a stand stands; null for everything else */
+    readonly tipping: {
+      readonly edgeM: number;
+      readonly overturning: number;
+      readonly restoring: number;
+      /** null where nothing pulls beyond the edge */
+      readonly factor: number | null;
+      readonly bagKg: number;
+      /** On the other end of its arm, at half a metre where none hangs */
+      readonly counterweightKg: number;
+    } | null;
+    readonly armM: number | null;
+  }[];
+  /** What cameras see of the plan. Angles in degrees, lengths in m */
+  readonly views: readonly {
+    readonly shotId: string;
+    readonly device: string;
+    readonly fieldDeg: readonly [across: number, upwards: number];
+    readonly distanceM: number | null;
+    readonly backgroundM: number | null;
+    readonly shown: readonly {
+      readonly what: string;
+      readonly id: string;
+      readonly name: string;
+      readonly depthM: number;
+      readonly asideM: number;
+      readonly asideDeg: number;
+      /** Sideways, until it is out */
+      readonly outByM: number;
+      readonly isSubject: boolean;
+    }[];
+    readonly hidden: readonly { readonly personId: string; readonly by: string }[];
+  }[];
   /** Every microphone in its room. Levels in dB SPL and dB(A), ratios in dB, lengths in m */
   readonly microphones: readonly {
     readonly device: string;

@@ -8,15 +8,18 @@ import { ears } from '../passes/hearing';
 import { moneyOf } from '../passes/money';
 import { pressedTo, processors } from '../passes/processing';
 import { loudnesses } from '../passes/processing/loudness';
+import { loaded } from '../passes/place';
 import { scenesMade } from '../passes/programme/scenes';
 import { asksOf, bleedDb, combRippleDb, loopDb, microphonesInRoom } from '../passes/room';
 import { channelLoads } from '../passes/sound/channels';
 import { conversions } from '../passes/sound/gains';
 import { voiceFigures } from '../passes/sound/voice-figures';
+import { views } from '../passes/view';
 import { predict } from '../predict/predict';
 import { formatName } from '../units';
 import type { Report } from './form';
 import { roomReport, shotReport, stageReport } from './parts';
+import { supportReport, viewReport } from './place';
 
 /**
  * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their
@@ -27,14 +30,14 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   rig: analysis.rig.name,
   verdict: { ...analysis.verdict, says: verdictText(analysis.verdict) },
   findings: analysis.findings.map((finding) => {
-    const { deviceId, portId, linkId, personId, noiseId, surfaceId } = finding.about;
+    const { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId } = finding.about;
     return {
       code: finding.code,
       level: finding.level,
       area: finding.area,
       title: finding.title,
       says: finding.says,
-      about: { deviceId, portId, linkId, personId, noiseId, surfaceId },
+      about: { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId },
       houseRule: finding.houseRule,
       sums: sumsOf(analysis, finding),
       fixes: fixesOf(analysis, finding).map((fix) => {
@@ -110,6 +113,8 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
     ownVoiceMs,
   })),
   room: roomReport(analysis),
+  supports: loaded(analysis).map(supportReport),
+  views: views(analysis).map(viewReport),
   microphones: microphonesInRoom(analysis).map((microphone) => {
     const {
       node,

@@ -1,3 +1,5 @@
+import { PLACE_RULES } from './place';
+import { STANDS_RULES } from './stands';
 import { cannotHear } from './brief/cannot-hear';
 import { cannotSee } from './brief/cannot-see';
 import { captureSize } from './brief/capture-size';
@@ -71,17 +73,6 @@ import { unmeasured } from './picture/unmeasured';
 import { uprightEnlarged } from './picture/upright-enlarged';
 import { upscaled } from './picture/upscaled';
 import type { Finding, Matter, Rule } from './rule';
-import { boomy } from './place/boomy';
-import { coveredTwice } from './place/covered-twice';
-import { timeDiffers, volumeDiffers } from './place/differs';
-import { doorBlocked, wayBlocked } from './place/free-ways';
-import { hides, inFrame } from './place/in-frame';
-import { outside } from './place/outside';
-import { backgroundDiffers, seatsDiffer, shotDiffers } from './place/plan-differs';
-import { outOfReach, screenAside, screenFar, turnedAway } from './place/seats';
-import { ceiling, crowded, headLow } from './place/standing';
-import { subjectUnplaced, supportUnplaced } from './place/unplaced';
-import { ringsLong } from './place/rings-long';
 import { destinationEmpty } from './signal/destination-empty';
 import { sourceLost } from './signal/source-lost';
 import { unconnected } from './signal/unconnected';
@@ -130,12 +121,6 @@ import { talkbackHeard } from './sound/talkback-heard';
 import { tooClose } from './sound/too-close';
 import { truePeak } from './sound/true-peak';
 import { unknownFigure } from './sound/unknown-figure';
-import { armShort, armWeak, clampMisfit } from './stands/arm';
-import { deskHeight, overhang, overlap, shakes } from './stands/desk';
-import { overPeople, unfixed } from './stands/overhead';
-import { overloaded } from './stands/overloaded';
-import { rackDeep, rackDouble, rackHot, topHeavy } from './stands/rack';
-import { tips } from './stands/tips';
 
 /** Every rule. A new one is a file of its own and a line here; a test checks that no file is forgotten. */
 export const RULES: readonly Rule[] = [
@@ -241,43 +226,8 @@ export const RULES: readonly Rule[] = [
   fileSplit,
   uplink,
   uplinkUnknown,
-  ringsLong,
-  boomy,
-  timeDiffers,
-  volumeDiffers,
-  coveredTwice,
-  outside,
-  inFrame,
-  hides,
-  turnedAway,
-  shotDiffers,
-  backgroundDiffers,
-  seatsDiffer,
-  subjectUnplaced,
-  doorBlocked,
-  wayBlocked,
-  ceiling,
-  headLow,
-  crowded,
-  outOfReach,
-  screenFar,
-  screenAside,
-  tips,
-  overloaded,
-  armWeak,
-  armShort,
-  clampMisfit,
-  unfixed,
-  overPeople,
-  overlap,
-  overhang,
-  deskHeight,
-  shakes,
-  rackDouble,
-  topHeavy,
-  rackDeep,
-  rackHot,
-  supportUnplaced,
+  ...PLACE_RULES,
+  ...STANDS_RULES,
   unseen,
   unheard,
   cannotHear,

@@ -1,12 +1,6 @@
 import { classById } from '../catalogue';
 import { RigDraft } from '../catalogue/draft';
-import {
-  rectangle,
-  type Rig,
-  type SimpleCommand,
-  supportFiguresSchema,
-  usualSupport,
-} from '../rig';
+import { rectangle, type Rig, type SimpleCommand } from '../rig';
 
 /** Rigs that stand somewhere, for the cases of the plan's rules and passes. */
 
@@ -42,10 +36,6 @@ export const roomWithCamera = (distanceM = 3.6): RigDraft =>
     })
     .do({ type: 'raiseDevice', deviceId: 'camera', heightM: 1.2 })
     .shot('camera', { personId: 'host', wanted: 'whole' });
-
-/** Other figures for a usual support. */
-export const figuresOf = (usual: string, more: object = {}) =>
-  supportFiguresSchema.parse({ ...usualSupport(usual).figures, ...more });
 
 /**
  * The handbook's boom: head of 1.9 kg at 1.40 m, arm of 1.6 kg at 0.60 m, stand of 5.2 kg on three

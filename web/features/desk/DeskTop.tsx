@@ -123,7 +123,8 @@ export const DeskTop = ({ analysis, desk }: Props) => {
         </Button>
       </Flex>
       <Text fontSize="sm" color="ink.soft">
-        {`${figure(figures.widthM, 2)} × ${figure(figures.depthM, 2)} m, carries ${figure(loadKg, 1)} of ${figure(figures.bearsKg, 0)} kg, ${figure(heatW, 0)} W of heat.`}
+        {`${figure(figures.widthM, 2)} × ${figure(figures.depthM, 2)} m, carries ${figure(loadKg, 1)} ` +
+          `of ${figure(figures.bearsKg, 0)} kg, ${figure(heatW, 0)} W of heat.`}
       </Text>
       <SearchProgress at={search.at} label="Trying every place" onCancel={search.cancel} />
       {found === null && (

@@ -21,6 +21,7 @@ export const RackFront = ({
   const { figures, name } = rack.support;
   if (figures.is !== 'rack') return null;
   const things = inRack(analysis, rack);
+  const inside = things.map((thing) => `${thing.name} in unit ${thing.from}`).join(', ') || 'empty';
   const heightPx = figures.units * UNIT_PX + 12;
   const y = (unit: number): number => heightPx - 6 - unit * UNIT_PX;
   return (
@@ -29,7 +30,8 @@ export const RackFront = ({
         {name}
       </Text>
       <Text fontSize="sm" color="ink.soft" mb="1">
-        {`${figures.units} units, ${figure(rack.loadKg, 1)} of ${figure(figures.bearsKg, 0)} kg, ${figure(rack.heatW, 0)} W of heat.`}
+        {`${figures.units} units, ${figure(rack.loadKg, 1)} of ${figure(figures.bearsKg, 0)} kg, ` +
+          `${figure(rack.heatW, 0)} W of heat.`}
       </Text>
       <Box
         asChild
@@ -49,7 +51,7 @@ export const RackFront = ({
         <svg
           viewBox={`0 0 ${WIDTH_PX} ${heightPx}`}
           role="img"
-          aria-label={`${name} from the front: ${things.map((thing) => `${thing.name} in unit ${thing.from}`).join(', ') || 'empty'}`}
+          aria-label={`${name} from the front: ${inside}`}
         >
           {Array.from({ length: figures.units }, (_, index) => (
             <g key={index}>

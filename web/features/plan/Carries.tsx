@@ -34,7 +34,8 @@ export const Carries = ({ analysis, id }: { readonly analysis: Analysis; readonl
       )}
       {tipping && Number.isFinite(tipping.factor) && (
         <Text className="figures">
-          {`Stands ${figure(tipping.factor, 2)} times; ${TIP_FACTOR} is asked for${tipping.bagKg > 0 ? `: a bag of ${figure(tipping.bagKg, 2)} kg` : ''}.`}
+          {`Stands ${figure(tipping.factor, 2)} times; ${TIP_FACTOR} is asked for` +
+            `${tipping.bagKg > 0 ? `: a bag of ${figure(tipping.bagKg, 2)} kg` : ''}.`}
         </Text>
       )}
       {armM !== null && <Text className="figures">{`Reaches out ${figure(armM, 2)} m.`}</Text>}

@@ -1,25 +1,16 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  type Analysis,
-  bearing,
-  distanceInRoom,
-  entry,
-  eyesAtM,
-  freeId,
-  middleM,
-  type SimpleCommand,
-  solids,
-  stood,
-} from '@echo-loom/core';
+import { type Analysis, entry, freeId, type SimpleCommand } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { DeviceFields } from './DeviceFields';
 import { Carries } from './Carries';
-import { lengthText, type Units } from './plane';
+import { Measured } from './Measured';
+import { PersonFields } from './PersonFields';
+import type { Units } from './plane';
 import { SupportFields } from './SupportFields';
 import type { Thing } from './things';
 
@@ -33,52 +24,6 @@ interface Props {
   readonly onPut: (thing: Thing, to: { xM?: number; yM?: number; facingDeg?: number }) => void;
   readonly onGone: () => void;
 }
-
-/** How high its middle is, where that is known. @unit m */
-const heightOf = (analysis: Analysis, { kind, id }: Thing): number | null => {
-  if (kind === 'person') {
-    const person = entry(analysis.rig.people, id);
-    return person ? eyesAtM(person) : null;
-  }
-  if (kind === 'device') {
-    const device = stood(analysis).find((one) => one.id === id);
-    return device ? middleM(device) : null;
-  }
-  if (kind === 'noise') return entry(analysis.rig.noises, id)?.heightM ?? null;
-  if (kind === 'sight') return entry(analysis.rig.brief?.sights ?? {}, id)?.at?.zM ?? null;
-  return solids(analysis).supports.find((solid) => solid.id === id)?.toM ?? null;
-};
-
-const PersonFields = ({ analysis, id }: { readonly analysis: Analysis; readonly id: string }) => {
-  const { run } = useRigSession();
-  const person = entry(analysis.rig.people, id);
-  if (!person) return null;
-  return (
-    <>
-      <NumberField
-        label="Tall"
-        unit="m"
-        step={0.01}
-        min={0.5}
-        max={2.6}
-        mayBeUnknown
-        value={person.statureM}
-        onCommit={(statureM) => run({ type: 'changePerson', personId: id, person: { statureM } })}
-      />
-      <NumberField
-        label="Eyes over the floor"
-        unit="m"
-        step={0.05}
-        min={0.3}
-        max={3}
-        mayBeUnknown
-        whenEmpty={eyesAtM(person).toFixed(2)}
-        value={person.eyeM}
-        onCommit={(eyeM) => run({ type: 'changePerson', personId: id, person: { eyeM } })}
-      />
-    </>
-  );
-};
 
 /** What is chosen on the plan: where it is, typed; what it is; how far it is from something else. */
 export const Chosen = ({
@@ -109,12 +54,12 @@ export const Chosen = ({
   const copy = (): SimpleCommand[] => {
     const support = kind === 'support' ? entry(rig.supports, id) : undefined;
     if (!support?.at) return [];
-    const { order: _, ...fields } = support;
+    const { name: of, onId, figures } = support;
     return [
       {
         type: 'addSupport',
         supportId: freeId(name, rig.supports),
-        support: { ...fields, at: { ...support.at, xM: support.at.xM + 0.5, yM: support.at.yM } },
+        support: { name: of, onId, figures, at: { ...support.at, xM: support.at.xM + 0.5 } },
       },
     ];
   };
@@ -174,17 +119,7 @@ export const Chosen = ({
           ]}
           onChoose={(key) => onMeasure(key === '' ? null : key)}
         />
-        {other && (
-          <Text fontSize="sm" className="figures" role="status">
-            {`${lengthText(
-              distanceInRoom(
-                { ...at, zM: heightOf(analysis, thing) },
-                { ...other.at, zM: heightOf(analysis, other) },
-              ),
-              units,
-            )} through the room, ${lengthText(distanceInRoom({ ...at, zM: null }, { ...other.at, zM: null }), units)} along the plan, ${Math.round((bearing(at, other.at) + 360) % 360)}°`}
-          </Text>
-        )}
+        {other && <Measured analysis={analysis} from={thing} to={other} units={units} />}
         {kind === 'support' && (
           <Flex gap="2" mt="1">
             <Button

@@ -64,7 +64,9 @@ export const DeviceFields = ({
       )}
       {body && (
         <Text fontSize="xs" color="ink.soft">
-          {`${model.body ? 'Stated' : 'Typical of its class'}: ${body.widthM} × ${body.depthM} × ${body.heightM} m, ${body.massKg} kg, ${body.heatW} W${body.noiseDba === null ? '' : `, ${body.noiseDba} dB(A) at 1 m`}; ${body.mount}.`}
+          {`${model.body ? 'Stated' : 'Typical of its class'}: ` +
+            `${body.widthM} × ${body.depthM} × ${body.heightM} m, ${body.massKg} kg, ${body.heatW} W` +
+            `${body.noiseDba === null ? '' : `, ${body.noiseDba} dB(A) at 1 m`}; ${body.mount}.`}
         </Text>
       )}
     </>

@@ -16,17 +16,25 @@ const Figure = ({ shown: { where, depthM }, view }: { shown: Shown; view: View }
   const head = (0.24 / depthM / halfHeight / 2) * HEIGHT_PX;
   const middle = px((where.left + where.right) / 2);
   const top = py(where.top);
+  const [neck, arm] = [top + head * 1.12, top + head * 1.5];
   const shoulders = (0.45 / depthM / halfWidth / 2) * WIDTH_PX;
+  const left = middle - shoulders / 2;
   return (
     <>
       <path
         className="person"
-        d={`M${middle - shoulders / 2} ${HEIGHT_PX}V${top + head * 1.5}Q${middle - shoulders / 2} ${top + head * 1.15} ${middle} ${top + head * 1.1}Q${middle + shoulders / 2} ${top + head * 1.15} ${middle + shoulders / 2} ${top + head * 1.5}V${HEIGHT_PX}Z`}
+        d={[
+          `M${left} ${HEIGHT_PX}V${arm}Q${left} ${neck} ${middle} ${neck}`,
+          `Q${left + shoulders} ${neck} ${left + shoulders} ${arm}V${HEIGHT_PX}Z`,
+        ].join('')}
       />
       <ellipse className="person" cx={middle} cy={top + head / 2} rx={head * 0.38} ry={head / 2} />
     </>
   );
 };
+
+const inIt = ({ shown }: View): string =>
+  shown.map(({ solid }) => solid.name).join(', ') || 'nothing of the plan';
 
 const Frame = ({ view }: { readonly view: View }) => (
   <Box as="figure" width={`${WIDTH_PX}px`} maxW="100%">
@@ -53,7 +61,7 @@ const Frame = ({ view }: { readonly view: View }) => (
       <svg
         viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
         role="img"
-        aria-label={`In the picture of ${view.framing.device.name}: ${view.shown.map(({ solid }) => solid.name).join(', ') || 'nothing of the plan'}`}
+        aria-label={`In the picture of ${view.framing.device.name}: ${inIt(view)}`}
       >
         {view.shown.map((shown, index) =>
           shown.solid.of === 'person' && Math.abs(view.camera.forward[2]) < STEEP ? (

@@ -98,6 +98,11 @@ const Stand = ({ thing: { at, id }, plane, rig }: { thing: Thing; plane: Plane; 
   );
 };
 
+/** Where a thing is, for who hears the plan. */
+const whereIs = ({ name, at, turns }: Thing, units: Units): string =>
+  `${name}: across ${lengthText(at.xM, units)}, up ${lengthText(at.yM, units)}` +
+  (turns ? `, facing ${Math.round(at.facingDeg)}°` : '');
+
 /** Everything on the plan that can be pointed at. Keys and pointer find it by `data-thing`. */
 export const Marks = memo(({ rig, things, plane, units, selected, names }: Props) => (
   <>
@@ -112,7 +117,7 @@ export const Marks = memo(({ rig, things, plane, units, selected, names }: Props
           tabIndex={0}
           role="button"
           aria-pressed={thing.key === selected}
-          aria-label={`${thing.name}: across ${lengthText(thing.at.xM, units)}, up ${lengthText(thing.at.yM, units)}${thing.turns ? `, facing ${Math.round(thing.at.facingDeg)}°` : ''}`}
+          aria-label={whereIs(thing, units)}
         >
           <Outline thing={thing} plane={plane} rig={rig} />
           {name && <text {...name}>{thing.name}</text>}

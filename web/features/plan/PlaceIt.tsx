@@ -32,7 +32,8 @@ export const PlaceIt = ({ analysis }: { readonly analysis: Analysis }) => {
       <Text fontSize="sm" color="ink.soft">
         {isNobody
           ? 'Say who is in the show first, under People.'
-          : 'Seats, a table, arms, tripods and the gear, in the walls as they are drawn. What it proposes can be moved afterwards, and taken back.'}
+          : 'Seats, a table, arms, tripods and the gear, in the walls as they are drawn. What it ' +
+            'proposes can be moved afterwards, and taken back.'}
       </Text>
       <SearchProgress at={search.at} label="Trying ways to place it" onCancel={search.cancel} />
       {found === null && (

@@ -106,7 +106,8 @@ const Sheet = ({
   return (
     <div className="print-only">
       <Text fontSize="12px">
-        {`${analysis.rig.name} · plan at 1:${scale} on ${paper.name} · ${new Date().toISOString().slice(0, 10)} · a line of 1 m is ${1000 / scale} mm`}
+        {`${analysis.rig.name} · plan at 1:${scale} on ${paper.name} · ` +
+          `${new Date().toISOString().slice(0, 10)} · a line of 1 m is ${1000 / scale} mm`}
       </Text>
       <Box asChild css={{ ...SURVEY_CSS, '& text': { fontSize: '9px', fill: 'black' } }}>
         <svg

@@ -28,8 +28,6 @@ const snapped = (metres: number, others: readonly number[], pxPerM: number): num
  * drawing, and what stands on it; the rig is changed when it is dropped.
  */
 export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options): void => {
-  const now = useRef(options);
-  now.current = options;
   const dragged = useRef<{ readonly thing: Thing; readonly marks: SVGGElement[] } | null>(null);
   const keyAt = (target: EventTarget | null): string | null =>
     target instanceof Element
@@ -38,7 +36,7 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
   /** Pixels of the drawing for a pixel of the screen. */
   const perScreenPx = (): number => {
     const width = svg.current?.getBoundingClientRect().width ?? 0;
-    return width > 0 ? now.current.plane.widthPx / width : 1;
+    return width > 0 ? options.plane.widthPx / width : 1;
   };
   const marksOf = ({ key, id, on, kind }: Thing): SVGGElement[] => {
     const all = [...(svg.current?.querySelectorAll<SVGGElement>('[data-thing]') ?? [])];
@@ -53,11 +51,11 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
     );
   };
   const isStand = (supportId: string): boolean =>
-    now.current.things.some(
+    options.things.some(
       ({ kind, id, isRound }) => kind === 'support' && id === supportId && isRound,
     );
   const target = (thing: Thing, dx: number, dy: number, isFree: boolean) => {
-    const { plane, things } = now.current;
+    const { plane, things } = options;
     const [xM, yM] = [thing.at.xM + dx / plane.pxPerM, thing.at.yM - dy / plane.pxPerM];
     if (isFree) return { xM, yM };
     const others = things.filter(({ key, on }) => key !== thing.key && on !== thing.id);
@@ -91,33 +89,33 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
         const scale = perScreenPx();
         if (first) {
           const key = keyAt(event.target);
-          const thing = now.current.things.find((one) => one.key === key);
+          const thing = options.things.find((one) => one.key === key);
           dragged.current = thing?.moves ? { thing, marks: marksOf(thing) } : null;
-          if (key !== null || tap) now.current.onSelect(key);
+          if (key !== null || tap) options.onSelect(key);
         }
         const held = dragged.current;
         if (!held) {
-          if (!tap) now.current.onPlane(shifted(now.current.plane, dx * scale, dy * scale));
+          if (!tap) options.onPlane(shifted(options.plane, dx * scale, dy * scale));
           return;
         }
         const to = target(held.thing, mx * scale, my * scale, altKey);
-        const { pxPerM } = now.current.plane;
+        const { pxPerM } = options.plane;
         const shift = `translate(${(to.xM - held.thing.at.xM) * pxPerM} ${-(to.yM - held.thing.at.yM) * pxPerM})`;
         for (const mark of held.marks)
           if (last) mark.removeAttribute('transform');
           else mark.setAttribute('transform', shift);
         if (!last) return;
         dragged.current = null;
-        if (!tap) now.current.onDrop(held.thing, to.xM, to.yM);
+        if (!tap) options.onDrop(held.thing, to.xM, to.yM);
       },
       onWheel: ({ event, delta: [, dy] }) => {
         event.preventDefault();
         const box = svg.current?.getBoundingClientRect();
         if (!box) return;
         const scale = perScreenPx();
-        now.current.onPlane(
+        options.onPlane(
           zoomed(
-            now.current.plane,
+            options.plane,
             Math.exp(-dy / 500),
             (event.clientX - box.left) * scale,
             (event.clientY - box.top) * scale,
@@ -126,10 +124,10 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
       },
       onPinch: ({ origin: [ox, oy], movement: [factor], memo, first }) => {
         const box = svg.current?.getBoundingClientRect();
-        const from: Plane = first || !memo ? now.current.plane : memo;
+        const from: Plane = first || !memo ? options.plane : memo;
         if (!box) return from;
         const scale = perScreenPx();
-        now.current.onPlane(zoomed(from, factor, (ox - box.left) * scale, (oy - box.top) * scale));
+        options.onPlane(zoomed(from, factor, (ox - box.left) * scale, (oy - box.top) * scale));
         return from;
       },
     },

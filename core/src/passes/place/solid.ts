@@ -1,7 +1,7 @@
 import { entry, inOrder, type Person, type Point, type Spot, type Support } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { ahead, type InRoom } from './geometry';
+import { ahead } from './geometry';
 import { CHEST_M, crownAtM, SHOULDERS_M } from './people';
 import { stood, type Stood } from './stood';
 import { sizeOf } from './supports';
@@ -49,12 +49,6 @@ export const outlineOf = (solid: Solid): Point[] => {
       yM: solid.spot.yM + outerM * Math.cos(turn),
     };
   });
-};
-
-/** Every corner of a solid: below, then above. */
-export const cornersOf = (solid: Solid): InRoom[] => {
-  const ground = outlineOf(solid);
-  return [solid.fromM, solid.toM].flatMap((zM) => ground.map((corner) => ({ ...corner, zM })));
 };
 
 /** What is seen of a person: their shoulders wide and up to the crown. */

@@ -80,9 +80,3 @@ export const standsOn = (
 
 /** What hangs higher than this is walked under. @unit m */
 const HEAD_ROOM_M = 2.1;
-
-/** Where an opening is, in the middle. */
-export const middleOf = ({ from, to }: Pick<Opened, 'from' | 'to'>): Point => ({
-  xM: (from.xM + to.xM) / 2,
-  yM: (from.yM + to.yM) / 2,
-});

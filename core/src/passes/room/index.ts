@@ -32,7 +32,7 @@ export {
 } from './built';
 export { singleModesBelowHz, treatmentFor } from './reverberation';
 export { treatmentNeeded } from './treatment';
-export { distanceBetween, fartherFrom } from '../place';
+export { fartherFrom } from '../place';
 
 export { patternDb, randomEnergyDb } from '../sound/pattern';
 

@@ -237,7 +237,7 @@ describe('the demo', () => {
       ['host-mic', 36],
       ['cohost-mic', 34],
       ['potter-mic', 32],
-      ['wheel-mic', 14],
+      ['wheel-mic', 18],
     ]);
   });
   it('Harbour Hall: 24 microphones, none within 6 dB of howling', () => {

@@ -163,7 +163,9 @@ export const deskHeight = eachStandsRule<AtDesk>(
         ? null
         : {
             level: 'note',
-            title: `${support.name} is ${centimetres(Math.abs(desk.topM - elbowM))} too ${desk.topM > elbowM ? 'high' : 'low'} for ${person.name}`,
+            title:
+              `${support.name} is ${centimetres(Math.abs(desk.topM - elbowM))} too ` +
+              `${desk.topM > elbowM ? 'high' : 'low'} for ${person.name}`,
             says:
               `${person.name} is ${figure(person.statureM ?? 0, 2)} m tall and has the elbows at about ` +
               `${figure(elbowM, 2)} m; the top is at ${figure(desk.topM, 2)} m` +

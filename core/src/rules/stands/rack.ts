@@ -65,8 +65,10 @@ export const rackDouble = eachStandsRule<Loaded>(
         level: 'warn',
         title: double ? `${double} share units` : `${over?.name ?? ''} does not fit in`,
         says: double
-          ? `In ${thing.support.name}, ${double} are meant for the same units. They cannot both be screwed in. Move one.`
-          : `${over?.name ?? ''} reaches beyond the ${rack.units} units of ${thing.support.name}. Move it, or use a taller rack.`,
+          ? `In ${thing.support.name}, ${double} are meant for the same units. ` +
+            'They cannot both be screwed in. Move one.'
+          : `${over?.name ?? ''} reaches beyond the ${rack.units} units of ${thing.support.name}. ` +
+            'Move it, or use a taller rack.',
       };
     },
     sums: (thing, measured) => {
@@ -150,8 +152,11 @@ export const rackDeep = eachStandsRule<Loaded>(
         level: 'warn',
         title: `${bad.name} is too ${isDeep ? 'deep' : 'wide'} for ${thing.support.name}`,
         says: isDeep
-          ? `${bad.name} is ${figure(bad.depthM, 2)} m deep and its plugs need ${figure(100 * BEHIND_M, 0)} cm behind it; ${thing.support.name} has ${figure(found.rack.depthM, 2)} m. The plugs are bent. Use a deeper rack.`
-          : `${bad.name} is ${figure(bad.widthM, 2)} m wide; between the rails there are ${figure(RACK_WIDTH_M, 2)} m. Stand it on a desk.`,
+          ? `${bad.name} is ${figure(bad.depthM, 2)} m deep and its plugs need ` +
+            `${figure(100 * BEHIND_M, 0)} cm behind it; ${thing.support.name} has ` +
+            `${figure(found.rack.depthM, 2)} m. The plugs are bent. Use a deeper rack.`
+          : `${bad.name} is ${figure(bad.widthM, 2)} m wide; between the rails there are ` +
+            `${figure(RACK_WIDTH_M, 2)} m. Stand it on a desk.`,
       };
     },
   },

@@ -94,7 +94,9 @@ export const tips = eachStandsRule<Loaded>(
         says:
           `What holds ${name} is ${figure(tipping.factor, 2)} times what tips it: ` +
           `${inWords(tipping.pulls, tipping.edgeM)} ` +
-          `${tipping === thing.tippingBack ? 'pull it over once its load is taken off' : `reach beyond the ${figure(tipping.edgeM, 2)} m of its feet`}` +
+          (tipping === thing.tippingBack
+            ? 'pull it over once its load is taken off'
+            : `reach beyond the ${figure(tipping.edgeM, 2)} m of its feet`) +
           `. ${TIP_FACTOR} times is asked for, so that a knock does not bring it down. ` +
           (tipping.bagKg > 0
             ? `Put at least ${kilograms(tipping.bagKg)} on the foot opposite, or shorten the arm.`

@@ -41,7 +41,10 @@ const SEAT_M = 0.3;
 export interface Arrangement {
   /** Edits; none where it stands as well as can be */
   readonly commands: readonly SimpleCommand[];
-  /** What reach, reading and noise cost now, in metres of reach; null where things stand in one another or over the edge */
+  /**
+   * What reach, reading and noise cost now, in metres of reach; null where things stand in one
+   * another or over the edge
+   */
   readonly before: number | null;
   readonly after: number;
   /** Proven on a grid of 5 cm */

@@ -8,7 +8,6 @@ import {
   freeId,
   inOrder,
   type Person,
-  RACK_UNIT_M,
   type Rig,
   type SimpleCommand,
   type SupportFigures,
@@ -16,6 +15,8 @@ import {
   USUAL_SUPPORTS,
   usualSupport,
 } from '../../rig';
+import { between, deskFigures, Layout, tidy } from './draft';
+import { placeGear } from './gear';
 import type { Stage } from './stage';
 
 /** One way of placing everything: people in a row at a table, microphones on arms, cameras opposite. */
@@ -41,37 +42,6 @@ const CAMERA_WALL_M = 0.5;
 const CAMERA_APART_M = 0.35;
 /** Where a camera is put when nothing says how far it must be. @unit m */
 const USUAL_DISTANCE_M = 2;
-
-class Layout {
-  readonly commands: SimpleCommand[] = [];
-  private readonly supports: Record<string, true>;
-
-  constructor(rig: Rig) {
-    this.supports = Object.fromEntries(Object.keys(rig.supports).map((id) => [id, true]));
-  }
-
-  support(
-    name: string,
-    at: ReturnType<Stage['at']>,
-    figures: SupportFigures,
-    onId: string | null = null,
-  ): string {
-    const supportId = freeId(name, this.supports);
-    this.supports[supportId] = true;
-    this.commands.push({ type: 'addSupport', supportId, support: { name, at, onId, figures } });
-    return supportId;
-  }
-
-  stand(deviceId: string, supportId: string, xM = 0, yM = 0, upM = 0, turnDeg = 0): void {
-    const at = { supportId, xM: tidy(xM), yM: tidy(yM), turnDeg, upM };
-    this.commands.push({ type: 'standDevice', deviceId, on: at });
-  }
-}
-
-const tidy = (metres: number): number => Number(metres.toFixed(2));
-
-const between = (value: number, least: number, most: number): number =>
-  Math.max(least, Math.min(most, value));
 
 const isCamera = ({ model }: Device): boolean =>
   model.kind === 'camera' || model.kind === 'webcam' || model.kind === 'phone';
@@ -168,12 +138,6 @@ export const layOut = (measured: Measured, { stage, gear, asideM }: Way): Simple
   if (gear !== 'left out')
     placeGear(rest, out, stage, gear === 'the table' ? table : null, { middleM, tableWideM });
   return out.commands;
-};
-
-const deskFigures = (name: string) => {
-  const { figures } = usualSupport(name);
-  if (figures.is !== 'desk') throw new RangeError(`${name} is no desk`);
-  return figures;
 };
 
 interface TableAt {
@@ -308,62 +272,4 @@ const placeCameras = (
     );
     out.stand(id, tripod);
   }
-};
-
-/** Everything else: on a desk of its own at the side, or on the table; what is screwed in goes into a rack. */
-const placeGear = (
-  rest: readonly (readonly [string, Device])[],
-  out: Layout,
-  stage: Stage,
-  table: string | null,
-  { middleM, tableWideM }: { middleM: number; tableWideM: number },
-): void => {
-  const racked = rest.filter(([, { model }]) => bodyOf(model)?.mount === 'in a rack');
-  const lying = rest.filter(([, { model }]) => bodyOf(model)?.mount === 'on a surface');
-  const floor = rest.filter(([, { model }]) => bodyOf(model)?.mount === 'on the floor');
-  const free = stage.deepM - 0.5;
-  if (lying.length > 0 && table !== null)
-    lying.forEach(([id], index) =>
-      out.stand(id, table, ((index + 0.5) / lying.length - 0.5) * tableWideM * 0.8, 0.15),
-    );
-  if (lying.length > 0 && table === null) {
-    const desk = out.support(
-      'Gear desk',
-      stage.at(stage.acrossM - 0.42, free - 0.5, 90),
-      deskFigures('Desk, 1.4 m'),
-    );
-    lying.forEach(([id], index) =>
-      out.stand(id, desk, ((index + 0.5) / lying.length - 0.5) * 1.2, 0),
-    );
-  }
-  if (racked.length > 0) {
-    const units = racked.map(([, { model }]) =>
-      Math.max(1, Math.ceil((bodyOf(model)?.heightM ?? 0) / RACK_UNIT_M - 0.05)),
-    );
-    const all = units.reduce((sum, one) => sum + one, 0);
-    const name = all <= 6 ? 'Rack, 6 units' : all <= 12 ? 'Rack, 12 units' : 'Rack, 24 units';
-    const rack = out.support('Rack', stage.at(0.4, free, 180), usualSupport(name).figures);
-    let next = 0;
-    const heaviestFirst = racked
-      .map(([id, { model }], index) => ({
-        id,
-        units: units[index] ?? 1,
-        massKg: bodyOf(model)?.massKg ?? 0,
-      }))
-      .sort((a, b) => b.massKg - a.massKg);
-    for (const one of heaviestFirst) {
-      out.stand(one.id, rack, 0, 0, Number((next * RACK_UNIT_M).toFixed(5)));
-      next += one.units;
-    }
-  }
-  floor.forEach(([id, { aim, model }], index) => {
-    const at = stage.at(
-      between(middleM + tableWideM / 2 + 0.3 + 0.3 * index, 0.3, stage.acrossM - 0.2),
-      stage.deepM - 0.4,
-    );
-    out.commands.push(
-      { type: 'placeDevice', deviceId: id, at, aim },
-      { type: 'raiseDevice', deviceId: id, heightM: tidy((bodyOf(model)?.heightM ?? 0.4) / 2) },
-    );
-  });
 };

@@ -48,8 +48,18 @@ interface Tried {
   readonly cost: number;
 }
 
-/** One way, with lenses set and desks arranged. @returns null where the rig refuses it */
-const tryWay = (analysis: Analysis, way: Way, known: ReadonlySet<string>): Tried | null => {
+/** What arranging a desk takes care of counts only once it is arranged. */
+const ARRANGED: ReadonlySet<string> = new Set(['stands.overlap', 'stands.overhang']);
+/** So many of the ways, the best first, have their desks arranged. */
+const MOST_ARRANGED = 4;
+
+/** One way, with lenses set, and desks arranged if that is asked for. @returns null where the rig refuses it */
+const tryWay = (
+  analysis: Analysis,
+  way: Way,
+  known: ReadonlySet<string>,
+  arranges: boolean,
+): Tried | null => {
   try {
     const commands = layOut(analysis, way);
     let after = reanalyse(analysis, applied(analysis.rig, commands));
@@ -59,9 +69,11 @@ const tryWay = (analysis: Analysis, way: Way, known: ReadonlySet<string>): Tried
       commands.push(...more);
     };
     add(zooms(after));
-    for (const { id } of onDesks(after))
+    for (const { id } of arranges ? onDesks(after) : [])
       add(arrangeDesk(after, id, undefined, DESK_TRIES)?.commands ?? []);
-    const counted = after.findings.filter((finding) => !known.has(findingKey(finding)));
+    const counted = after.findings.filter(
+      (finding) => !known.has(findingKey(finding)) && (arranges || !ARRANGED.has(finding.code)),
+    );
     const unplaced = Object.values(after.rig.devices).filter(({ at, on }) => !at && !on).length;
     return {
       commands,
@@ -96,14 +108,17 @@ export const placeAll = (
       })),
     ),
   );
-  let best: Tried | null = null;
-  ways.forEach((way, index) => {
-    onProgress?.(index, ways.length);
-    if (best && best.cost < 1) return;
-    const tried = tryWay(analysis, way, known);
-    if (tried && (!best || tried.cost < best.cost - 1e-9)) best = tried;
-  });
-  const found = best as Tried | null;
+  const ranked = ways
+    .flatMap((way, index) => {
+      onProgress?.(index, ways.length);
+      const tried = tryWay(analysis, way, known, false);
+      return tried ? [{ way, index, cost: tried.cost }] : [];
+    })
+    .sort((a, b) => a.cost - b.cost || a.index - b.index);
+  const [found] = ranked
+    .slice(0, MOST_ARRANGED)
+    .flatMap(({ way }) => tryWay(analysis, way, known, true) ?? [])
+    .sort((a, b) => a.cost - b.cost);
   if (!found) return null;
   const left = found.after.findings.filter(
     (finding) => isOfPlace(finding) && !known.has(findingKey(finding)),

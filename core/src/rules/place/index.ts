@@ -1,0 +1,37 @@
+import { boomy } from './boomy';
+import { coveredTwice } from './covered-twice';
+import { timeDiffers, volumeDiffers } from './differs';
+import { doorBlocked, wayBlocked } from './free-ways';
+import { hides, inFrame } from './in-frame';
+import { outside } from './outside';
+import { backgroundDiffers, seatsDiffer, shotDiffers } from './plan-differs';
+import { outOfReach, screenAside, screenFar, turnedAway } from './seats';
+import { ceiling, crowded, headLow } from './standing';
+import { ringsLong } from './rings-long';
+import { subjectUnplaced } from './unplaced';
+import type { Rule } from '../rule';
+
+/** Rules of the plan and of the room, in the order in which they are told. */
+export const PLACE_RULES: readonly Rule[] = [
+  ringsLong,
+  boomy,
+  timeDiffers,
+  volumeDiffers,
+  coveredTwice,
+  outside,
+  inFrame,
+  hides,
+  turnedAway,
+  shotDiffers,
+  backgroundDiffers,
+  seatsDiffer,
+  subjectUnplaced,
+  doorBlocked,
+  wayBlocked,
+  ceiling,
+  headLow,
+  crowded,
+  outOfReach,
+  screenFar,
+  screenAside,
+];
