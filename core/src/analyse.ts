@@ -2,8 +2,8 @@ import { stagesOf, type Thread } from './graph';
 import { measure, type Measured, MeasuredRig } from './passes/measure';
 import type { PassOf } from './passes/pass';
 import { figure, type Sum } from './passes/sum';
-import type { Rig } from './rig';
-import { type Finding, type Fix, type Level, ruleByCode, RULES } from './rules';
+import { apply, Refusal, type Rig } from './rig';
+import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
 
 export interface Verdict {
   readonly stops: number;
@@ -63,9 +63,36 @@ export const reanalyse = (before: Analysis, rig: Rig): Analysis =>
 export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
   ruleByCode.get(finding.code)?.sums?.(analysis, finding) ?? [];
 
+/** So many of the moves that were tried are offered; more would only be more of the same. */
+const MOST_MOVES = 3;
+
+/**
+ * Whether a move does what it is offered for: the finding goes, and nothing comes that is as bad. A
+ * room is full of other things, and no rule sees all of them.
+ */
+const isGoodMove = (analysis: Analysis, finding: Finding, { command }: Fix): boolean => {
+  const key = findingKey(finding);
+  const before = new Set(analysis.findings.map(findingKey));
+  try {
+    const { findings } = reanalyse(analysis, apply(analysis.rig, command));
+    return findings.every((after) => {
+      const its = findingKey(after);
+      return its !== key && (before.has(its) || after.level === 'note');
+    });
+  } catch (error) {
+    if (error instanceof Refusal) return false;
+    throw error;
+  }
+};
+
 /** The remedies of a finding, as edits. */
-export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] =>
-  ruleByCode.get(finding.code)?.fixes?.(analysis, finding) ?? [];
+export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
+  const rule = ruleByCode.get(finding.code);
+  const fixes = rule?.fixes?.(analysis, finding) ?? [];
+  return rule?.moves
+    ? fixes.filter((fix) => isGoodMove(analysis, finding, fix)).slice(0, MOST_MOVES)
+    : fixes;
+};
 
 /** "2 stops, 5 warnings, 1 note"; "Nothing found" where all is well. */
 export const verdictText = ({ stops, warns, notes }: Verdict): string => {

@@ -8,7 +8,7 @@ import { type Device, entry, type Point, type SimpleCommand, type Spot } from '.
 const toCentimetre = (metres: number): number => Number(metres.toFixed(2));
 
 /** A spot moved. */
-export const movedBy = (spot: Spot, by: Point): Spot => ({
+const movedBy = (spot: Spot, by: Point): Spot => ({
   ...spot,
   xM: toCentimetre(spot.xM + by.xM),
   yM: toCentimetre(spot.yM + by.yM),

@@ -23,7 +23,7 @@ const ruleOf =
     code: string,
     texts: Texts,
     find: (measured: Measured) => Found[],
-    more: Pick<Rule, 'fixes' | 'sums'> = {},
+    more: Pick<Rule, 'fixes' | 'sums' | 'moves'> = {},
   ): Rule => ({
     code,
     area,
@@ -101,11 +101,16 @@ interface Each<T> {
   readonly houseRule?: Finding['houseRule'];
   readonly sums?: (thing: T, measured: Measured) => Sum[];
   readonly fixes?: (thing: T, measured: Measured) => Fix[];
+  readonly moves?: true;
 }
 
 const eachRuleOf =
   (make: ReturnType<typeof ruleOf>) =>
-  <T>(code: string, texts: Texts, { all, about, judge, houseRule, sums, fixes }: Each<T>): Rule => {
+  <T>(
+    code: string,
+    texts: Texts,
+    { all, about, judge, houseRule, sums, fixes, moves }: Each<T>,
+  ): Rule => {
     const of = (measured: Measured, finding: Finding): T[] => {
       const key = findingKey(finding);
       return all(measured)
@@ -127,6 +132,7 @@ const eachRuleOf =
             : [];
         }),
       {
+        ...(moves ? { moves } : {}),
         ...(sums
           ? {
               sums: (measured, finding) =>

@@ -54,6 +54,8 @@ export interface Rule {
   readonly find: (measured: Measured) => readonly Finding[];
   readonly sums?: (measured: Measured, finding: Finding) => Sum[];
   readonly fixes?: (measured: Measured, finding: Finding) => Fix[];
+  /** Its fixes move things: each is tried, and offered only where it cures and brings nothing as bad */
+  readonly moves?: true;
 }
 
 /** The same problem in two analyses has the same key, and two problems of one analysis never do. */

@@ -36,6 +36,8 @@ export interface Shown {
   readonly asideM: number;
   /** How far it must go sideways, to the nearer side, to be wholly out. @unit m */
   readonly outByM: number;
+  /** And to the other side. @unit m */
+  readonly outFarM: number;
   /** Whether that is to the right of the picture */
   readonly outToRight: boolean;
   /** Whether it is meant to be in it */
@@ -84,6 +86,7 @@ const shownOf = (camera: Camera, solid: Solid, farM: number, isSubject: boolean)
     depthM,
     asideM,
     outByM: Math.min(toRight, toLeft),
+    outFarM: Math.max(toRight, toLeft),
     outToRight: toRight <= toLeft,
     isSubject,
   };

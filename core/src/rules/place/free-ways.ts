@@ -45,7 +45,6 @@ const moves = (measured: Measured, { solid, ground }: Blocked) => {
     .map((turn) => ({ turn, byM: reach(turn) }))
     .filter(({ byM }) => byM > 0 && Number.isFinite(middle.xM))
     .sort((one, other) => one.byM - other.byM)
-    .slice(0, 2)
     .flatMap(({ turn, byM }) => {
       const commands = moveSolid(measured, solid, stepped({ xM: 0, yM: 0 }, along + turn, byM));
       return commands.length > 0
@@ -87,6 +86,7 @@ export const doorBlocked = eachPlaceRule<DoorBlocked>(
         `${door.opening.opens === 'in' ? 'to swing' : 'before it'}. Whoever must get out in a hurry falls ` +
         'over it. Move it; local rules on ways out decide.',
     }),
+    moves: true,
     fixes: (blocked, measured) => moves(measured, blocked),
   },
 );
@@ -127,6 +127,7 @@ export const wayBlocked = eachPlaceRule<WayBlocked>(
         `${solid.name} stands ${figure(100 * byM, 0)} cm into ${way.name}, which is to stay free. People ` +
         'walk there in the dark and trip. Move it.',
     }),
+    moves: true,
     fixes: (blocked, measured) => moves(measured, blocked),
   },
 );

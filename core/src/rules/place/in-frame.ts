@@ -1,9 +1,9 @@
-import { moveSolid, movedBy } from '../../edits/move';
+import { moveSolid } from '../../edits/move';
 import type { Measured } from '../../passes/measure';
-import { onDesks, outlineOf, overhangM, overlapM, type Solid, stepped } from '../../passes/place';
+import { stepped } from '../../passes/place';
 import { fieldDeg, type Shown, type View, views } from '../../passes/view';
 import { figure } from '../../passes/sum';
-import { entry, type Kind, type Point } from '../../rig';
+import { entry, type Kind } from '../../rig';
 import { batchFix, eachPlaceRule } from '../rule-of';
 import type { About } from '../about';
 
@@ -62,21 +62,6 @@ const inShots = (measured: Measured): InShot[] =>
 /** Which way the picture's right side lies. @unit degrees on the plan */
 const rightDeg = ({ camera: { right } }: View): number =>
   (Math.atan2(right[0], right[1]) * 180) / Math.PI;
-
-/** Whether what stands on a desk is still on it when it is moved. */
-const staysOn = (measured: Measured, solid: Solid, by: Point): boolean => {
-  const on = onDesks(measured).find(({ things }) =>
-    things.some(({ of, id }) => of === solid.of && id === solid.id),
-  );
-  if (!on || solid.of !== 'device') return true;
-  const moved = { ...solid, spot: movedBy(solid.spot, by) };
-  return (
-    overhangM(on, moved) === 0 &&
-    on.things.every(
-      (other) => other.id === solid.id || overlapM(outlineOf(other), outlineOf(moved)) === 0,
-    )
-  );
-};
 
 /** Moves are typed to the centimetre; a little more keeps the edge of the picture clean. @unit m */
 const SPARE_M = 0.03;
@@ -141,16 +126,17 @@ export const inFrame = eachPlaceRule<InShot>(
         source: 'handbook 5-plan',
       },
     ],
+    moves: true,
     fixes: ({ view, shown }, measured) =>
-      ([shown.outToRight ? 1 : -1] as const).flatMap((side) => {
-        const by = stepped({ xM: 0, yM: 0 }, rightDeg(view), side * (shown.outByM + SPARE_M));
-        const commands = staysOn(measured, shown.solid, by)
-          ? moveSolid(measured, shown.solid, by)
-          : [];
+      (shown.outToRight ? [1, -1] : [-1, 1]).flatMap((side) => {
+        const near = side > 0 === shown.outToRight;
+        const farM = (near ? shown.outByM : shown.outFarM) + SPARE_M;
+        const by = stepped({ xM: 0, yM: 0 }, rightDeg(view), side * farM);
+        const commands = moveSolid(measured, shown.solid, by);
         return commands.length > 0
           ? [
               batchFix(
-                `Move ${shown.solid.name} ${figure(shown.outByM + SPARE_M, 2)} m to the ` +
+                `Move ${shown.solid.name} ${figure(farM, 2)} m to the ` +
                   `${side > 0 ? 'right' : 'left'} of the picture`,
                 commands,
               ),
@@ -194,6 +180,7 @@ export const hides = eachPlaceRule<Hidden>(
           'Move it, or the camera.',
       };
     },
+    moves: true,
     fixes: ({ view, by }, measured) =>
       [1, -1].flatMap((side) => {
         const by3M = Math.max(by.widthM, by.depthM) + SPARE_M;

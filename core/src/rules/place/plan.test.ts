@@ -27,7 +27,7 @@ ruleCases('place.in-frame', {
       rig: stand(1.2).build(),
       level: 'warn',
       says: /2\.60 m ahead of Camera and 1\.20 m to the right of its middle, 24\.8° of 27\.0°/,
-      fixes: [/^Move Lamp stand 0\.1\d m to the right/],
+      fixes: [/^Move Lamp stand 0\.1\d m to the right/, /^Move Lamp stand 2\.\d\d m to the left/],
     },
     'a screen on the desk that shows its back': {
       rig: roomWithCamera()

@@ -116,7 +116,8 @@ export const outOfReach = eachPlaceRule<AtSeat>(
         source: 'handbook 5-plan, reach',
       },
     ],
-    fixes: (seat, measured) => nearer(measured, seat, 0.5),
+    moves: true,
+    fixes: (seat, measured) => [0.5, 0.62].flatMap((metres) => nearer(measured, seat, metres)),
   },
 );
 
@@ -156,6 +157,7 @@ export const screenFar = eachPlaceRule<AtSeat>(
           `${figure(SCREEN_M.least)} to ${figure(farthestM(seat), 2)} m. Move it.`,
       };
     },
+    moves: true,
     fixes: (seat, measured) => nearer(measured, seat, 0.75),
   },
 );
@@ -250,6 +252,7 @@ export const turnedAway = eachPlaceRule<Faced>(
         source: 'the plan',
       },
     ],
+    moves: true,
     fixes: (shot) => {
       const { at } = shot.person;
       const { personId } = shot.shot;

@@ -63,6 +63,7 @@ export const ceiling = eachPlaceRule<Tall>(
               `The top of ${solid.name} is at ${figure(solid.toM, 2)} m and the ceiling at ` +
               `${figure(ceilingM, 2)} m. It does not go in. Lower it, or use a shorter one.`,
           },
+    moves: true,
     fixes: ({ solid, ceilingM }, measured) => {
       const support = solid.of === 'support' ? supportOf(measured, solid.id) : undefined;
       const heightM = Number((ceilingM - 0.1).toFixed(2));
@@ -123,6 +124,7 @@ export const headLow = eachPlaceRule<Under>(
         `head reaches ${figure(standingM(measured, person), 2)} m on their feet. They hit it when they get up. ` +
         'Move the seat, or pad and mark it.',
     }),
+    moves: true,
     fixes: ({ person, beam }, measured) =>
       [0, 90, 180, 270].flatMap((turn) => {
         const away = Math.hypot(beam.widthM, beam.depthM) / 2 + person.widthM;
@@ -181,6 +183,7 @@ export const crowded = eachPlaceRule<Crowded>(
       title: `${a.name} and ${b.name} stand in one another`,
       says: `${a.name} and ${b.name} overlap by ${figure(100 * byM, 0)} cm. There is no room for both. Move one.`,
     }),
+    moves: true,
     fixes: ({ a, b, byM }, measured) =>
       [b, a].flatMap((solid) => {
         const other = solid === a ? b : a;

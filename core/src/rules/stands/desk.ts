@@ -73,6 +73,7 @@ export const overlap = eachStandsRule<Clash>(
         `On ${desk.support.name}, ${a.name} and ${b.name} overlap by ${centimetres(byM)}. Only one ` +
         'of them fits there. Move one.',
     }),
+    moves: true,
     fixes: ({ desk, a, b }, measured) =>
       [b, a].flatMap((thing) => {
         const commands = freePlace(desk, thing, measured);
@@ -116,6 +117,7 @@ export const overhang = eachStandsRule<Over>(
               `${thing.name} hangs ${centimetres(byM)} over the edge of ${desk.support.name}. ` +
               'Move it in, or take something else off.',
           },
+    moves: true,
     fixes: ({ desk, thing }, measured) => {
       const commands = freePlace(desk, thing, measured);
       return commands.length > 0
@@ -191,6 +193,7 @@ export const deskHeight = eachStandsRule<AtDesk>(
         source: 'handbook 5-plan, after Drillis and Contini; typical',
       },
     ],
+    moves: true,
     fixes: ({ desk: { id, desk, support }, elbowM }) => {
       const topM = Number(Math.min(desk.highestM, Math.max(desk.lowestM, elbowM)).toFixed(2));
       return topM !== desk.topM && Math.abs(topM - elbowM) <= ELBOW_NEAR_M
@@ -289,6 +292,7 @@ export const shakes = eachStandsRule<Neighbours>(
               `${desk.support.name}: the desk carries its hum and its blows into the microphone. Take ` +
               'it off the desk, or put the microphone on an arm.',
           },
+    moves: true,
     fixes: awayFix,
   },
 );

@@ -86,6 +86,7 @@ export const rackDouble = eachStandsRule<Loaded>(
           ]
         : [];
     },
+    moves: true,
     fixes: stackFix,
   },
 );
@@ -116,6 +117,7 @@ export const topHeavy = eachStandsRule<Loaded>(
               'It goes over when it is rolled over a cable or pulled at. Put the heaviest lowest.',
           };
     },
+    moves: true,
     fixes: stackFix,
   },
 );
