@@ -1,6 +1,7 @@
 import { analyse, fixesOf } from '../../analyse';
 import { CATALOGUE } from '../../catalogue';
 import { predict } from '../../predict/predict';
+import { anyId } from '../../rig/chance';
 import { apply, entry, Refusal, type Rig, seeded, type SimpleCommand } from '../../rig';
 import { demoRig } from '../demo-for-cases';
 
@@ -19,11 +20,11 @@ const shuffled = (seed: number): Rig => {
     yM: (Math.max(...corners.map(({ yM }) => yM)) * chance.integer(0, 100)) / 100,
   });
   return Array.from({ length: chance.integer(1, 8) }).reduce<Rig>((rig) => {
-    const supportId = chance.oneOf(Object.keys(rig.supports));
-    const personId = chance.oneOf(Object.keys(rig.people));
-    const deviceId = chance.oneOf(Object.keys(rig.devices));
+    const supportId = anyId(chance, rig.supports) ?? '';
+    const personId = anyId(chance, rig.people) ?? '';
+    const deviceId = anyId(chance, rig.devices) ?? '';
     const at = entry(rig.supports, supportId)?.at;
-    const moves: readonly SimpleCommand[] = [
+    const moves: readonly [SimpleCommand, ...SimpleCommand[]] = [
       {
         type: 'changeSupport',
         supportId,
