@@ -167,6 +167,8 @@ const seriousOn = async (page: Page, url: string): Promise<string[]> => {
     '/picture',
     '/sound',
     '/room',
+    '/plan',
+    '/desk',
     '/gain',
     '/monitoring',
     '/panel',

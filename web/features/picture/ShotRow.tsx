@@ -6,7 +6,7 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { LevelMark } from '@/ui/LevelMark';
 import { NumberField } from '@/ui/NumberField';
 import { Box, Button, Table, Text } from '@chakra-ui/react';
-import { type Analysis, figure, freeId, SHOTS, USUAL_SHOT } from '@echo-loom/core';
+import { type Analysis, figure, freeId, SHOTS, USUAL_SHOT, entry } from '@echo-loom/core';
 import type { SourceRow } from './rows';
 
 interface RowProps {
@@ -25,6 +25,7 @@ export const Row = ({ analysis, row, isChosen, onChoose }: RowProps) => {
     ({ about, area }) => area === 'picture' && about.deviceId === deviceId,
   )?.level;
   const shotId = framing?.shotId ?? '';
+  const typed = entry(rig.shots, shotId)?.distanceM ?? null;
   const focal = framing?.camera ? device?.model.controls[framing.camera.focalControl] : undefined;
   const plan = () =>
     run({
@@ -116,7 +117,8 @@ export const Row = ({ analysis, row, isChosen, onChoose }: RowProps) => {
               step={0.1}
               min={0.01}
               max={1000}
-              value={framing.shot.distanceM}
+              value={typed}
+              whenEmpty={framing.shot.distanceM?.toFixed(2) ?? '?'}
               onCommit={(distanceM) => run({ type: 'changeShot', shotId, shot: { distanceM } })}
             />
           </Table.Cell>

@@ -8,6 +8,7 @@ import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { DeviceFields } from './DeviceFields';
 import { Carries } from './Carries';
+import { NoiseHeight, SightHeight } from './HeightFields';
 import { Measured } from './Measured';
 import { PersonFields } from './PersonFields';
 import type { Units } from './plane';
@@ -105,6 +106,8 @@ export const Chosen = ({
           />
         )}
         {kind === 'person' && <PersonFields analysis={analysis} id={id} />}
+        {kind === 'noise' && <NoiseHeight analysis={analysis} id={id} />}
+        {kind === 'sight' && <SightHeight analysis={analysis} id={id} />}
         {kind === 'device' && <DeviceFields analysis={analysis} id={id} />}
         {kind === 'support' && <SupportFields analysis={analysis} id={id} />}
         {kind === 'support' && <Carries analysis={analysis} id={id} />}

@@ -9,6 +9,7 @@ import { Begin } from '@/features/room/Begin';
 import { Chosen } from './Chosen';
 import { Elevation } from './Elevation';
 import { Frames } from './Frames';
+import { Openings } from './Openings';
 import { PlaceIt } from './PlaceIt';
 import { fitted, type Plane, type Units, zoomed } from './plane';
 import { PrintSheet } from './PrintSheet';
@@ -20,7 +21,12 @@ import { putAt, type Thing, thingsOf } from './things';
 const WIDTH_PX = 760;
 const HEIGHT_PX = 520;
 
+// What is beside the plan follows it: an edit is drawn on the plan first.
 const ElevationLater = memo(Elevation);
+const StandingLater = memo(Standing);
+const SetsLater = memo(Sets);
+const OpeningsLater = memo(Openings);
+const PrintLater = memo(PrintSheet);
 const FramesLater = memo(Frames);
 
 const Found = memo(({ analysis }: { readonly analysis: Analysis }) => (
@@ -135,6 +141,7 @@ export const PlanView = () => {
           </Text>
           <ElevationLater analysis={later} units={units} />
           <FramesLater analysis={later} />
+          <OpeningsLater analysis={later} />
         </Box>
         <Flex direction="column" gap="4">
           {isBare(analysis.rig) && <PlaceIt analysis={analysis} />}
@@ -150,10 +157,10 @@ export const PlanView = () => {
               onGone={() => setSelected(null)}
             />
           ) : (
-            <Standing analysis={analysis} onSelect={setSelected} />
+            <StandingLater analysis={later} onSelect={setSelected} />
           )}
-          <Sets analysis={analysis} />
-          <PrintSheet analysis={analysis} things={things} />
+          <SetsLater analysis={later} />
+          <PrintLater analysis={later} />
           <Found analysis={later} />
         </Flex>
       </Grid>

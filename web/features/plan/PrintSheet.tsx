@@ -2,14 +2,14 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { Analysis } from '@echo-loom/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { placeNames } from '@/features/room/marks';
 import { Fields } from './Layers';
 import { Marks, personPx } from './Marks';
 import { type Plane, xOf, yOf } from './plane';
 import { SURVEY_CSS } from './survey-css';
-import type { Thing } from './things';
+import { type Thing, thingsOf } from './things';
 import { Walls } from './Walls';
 
 const SCALES = [20, 50, 100] as const;
@@ -140,7 +140,8 @@ const Sheet = ({
 };
 
 /** Which scale to print at, on which paper it fits, and the sheet itself while it is printed. */
-export const PrintSheet = ({ analysis, things }: Props) => {
+export const PrintSheet = ({ analysis }: Pick<Props, 'analysis'>) => {
+  const things = useMemo(() => thingsOf(analysis), [analysis]);
   const [scale, setScale] = useState<Scale | null>(null);
   useEffect(() => {
     if (scale === null) return undefined;
