@@ -131,10 +131,16 @@ const placesFor = (
 };
 
 /** What is told of an arrangement. */
-const inWords = (isBest: boolean, before: number | null, after: number, moved: number): string => {
-  const proof = isBest
-    ? 'There is no better one on a grid of 5 cm'
-    : 'The best that was found; not every way could be tried';
+const inWords = (
+  bound: number | null,
+  before: number | null,
+  after: number,
+  moved: number,
+): string => {
+  const proof =
+    bound === null
+      ? 'There is no better one on a grid of 5 cm'
+      : `Not every way could be tried; none can cost less than ${bound.toFixed(2)} m`;
   if (moved === 0) return `${proof}: it stays as it is.`;
   return before === null
     ? `Nothing stands in anything else or over the edge any more. ${proof}.`
@@ -201,7 +207,7 @@ export const arrangeDesk = (
           before,
           after: before,
           isBest: true,
-          says: inWords(true, before, before, 0),
+          says: inWords(null, before, before, 0),
         };
   const commands = items.flatMap(({ thing, box }, index): SimpleCommand[] => {
     const place = packed.places[index];
@@ -214,7 +220,7 @@ export const arrangeDesk = (
     before,
     after: packed.cost,
     isBest: packed.isBest,
-    says: inWords(packed.isBest, before, packed.cost, commands.length),
+    says: inWords(packed.isBest ? null : packed.atLeast, before, packed.cost, commands.length),
   };
 };
 

@@ -30,6 +30,8 @@ export interface Packing {
   readonly cost: number;
   /** Whether every other way was tried or cannot be better */
   readonly isBest: boolean;
+  /** No way can cost less than this: everything at its cheapest place, one in another or not */
+  readonly atLeast: number;
   /** Places that were tried */
   readonly tried: number;
 }
@@ -90,5 +92,5 @@ export const pack = (
   };
   place(0, 0);
   const found = best as { places: readonly Place[]; cost: number } | null;
-  return found && { ...found, isBest: !isOut, tried };
+  return found && { ...found, isBest: !isOut, atLeast: least[0] ?? 0, tried };
 };
