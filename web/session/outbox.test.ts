@@ -100,7 +100,7 @@ describe('an edit kept since before an update', () => {
         id: 'entry-old',
         author: 'browser-one',
         version: PAGE_VERSION,
-        command: { ...command, person: { ...person, at: null } },
+        command: { ...command, person: { ...person, at: null, eyeM: null, statureM: null } },
       },
     ]);
   });

@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** Width of a letter of the drawing’s names. @unit px */
-const LETTER_PX = 6.4;
+const LETTER_PX = 5.8;
 
 interface Drawn {
   readonly name: string;

@@ -124,9 +124,12 @@ describe('the drawing of a frame', () => {
   it('falls back to the frame that is wanted where nothing is measured', () => {
     const unmeasured = analyse(
       apply(secondFiring(), {
-        type: 'changeShot',
-        shotId: 'host-camera',
-        shot: { distanceM: null },
+        type: 'batch',
+        label: 'Nothing is known of where it stands.',
+        commands: [
+          { type: 'changeShot', shotId: 'host-camera', shot: { distanceM: null } },
+          { type: 'standDevice', deviceId: 'host-camera', on: null },
+        ],
       }),
     );
     expect(drawnOf(framing('host-camera', unmeasured), 'sits', null)).toMatchObject({

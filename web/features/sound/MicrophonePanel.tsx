@@ -89,6 +89,11 @@ const WhatIf = ({ analysis, row: { microphone, name } }: Props) => {
   );
 };
 
+/** So many noises have a place round the plot; what is quieter is in the sums. */
+const MOST_NOISES = 3;
+const loudest = (noises: readonly PickedUp[]): readonly PickedUp[] =>
+  [...noises].sort((a, b) => b.spl - a.spl).slice(0, MOST_NOISES);
+
 /** From which sides one microphone hears, who and what stands there, and what is wrong with it. */
 const Around = memo(({ analysis, row }: Props) => {
   const { microphone, name, person, id } = row;
@@ -116,7 +121,7 @@ const Around = memo(({ analysis, row }: Props) => {
               angleDeg: sound.angleDeg,
               mark: 'voice' as const,
             })),
-            ...noises.map((sound) => ({
+            ...loudest(noises).map((sound) => ({
               name: sound.name,
               angleDeg: sound.angleDeg,
               mark: 'noise' as const,

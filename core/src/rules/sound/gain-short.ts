@@ -1,3 +1,4 @@
+import { atMouth } from '../../edits/mouth';
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
 import { stagesOf } from '../../graph';
@@ -33,14 +34,7 @@ const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   return withGain(
     measured,
     level.stage,
-    [
-      {
-        type: 'setControl',
-        deviceId: source.at.device.id,
-        control: emits.distanceControl,
-        value: wanted,
-      },
-    ],
+    atMouth(measured, source.at.device, emits.distanceControl, wanted),
     `Move ${measured.device(source.at.device).name} to ${Math.round(wanted * 100)} cm`,
   );
 };

@@ -1,9 +1,10 @@
 import type { Fix } from '../../edits/fix';
+import { atMouth } from '../../edits/mouth';
 import type { Measured } from '../../passes/measure';
 import { ifItWere, type MicrophoneInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
-import { setFix, steppedNear } from '../rule-of';
+import { batchFix, setFix, steppedNear } from '../rule-of';
 
 /** Words and remedies that the rules of the room share. */
 
@@ -12,6 +13,20 @@ export const NEAREST_TO_MOUTH_M = 0.04;
 
 export const personName = (measured: Measured, id: string | null): string =>
   (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
+
+/** The microphone at another distance, also on the plan where it stands there by itself. @param value m */
+export const movedTo = (
+  measured: Measured,
+  { node }: Pick<MicrophoneInRoom, 'node'>,
+  control: string,
+  value: number,
+): Fix => {
+  const label = `Move ${measured.device(node.device).name} to ${figure(value * 100, 0)} cm`;
+  const commands = atMouth(measured, node.device, control, value);
+  return commands.length === 1
+    ? setFix(label, node.device.id, control, value)
+    : batchFix(label, commands);
+};
 
 /**
  * The microphone as little nearer to its mouth as will do, tried centimetre by centimetre: nearer
@@ -24,21 +39,13 @@ export const closerFix = (
   isWell: (there: MicrophoneInRoom) => boolean,
 ): Fix[] => {
   const source = microphone.node.port.emits?.sound;
-  const { id } = microphone.node.device;
   const device = measured.device(microphone.node.device);
-  if (source?.type !== 'microphone' || microphone.distanceM === null || device.at) return [];
+  if (source?.type !== 'microphone' || microphone.distanceM === null) return [];
   for (let cm = Math.ceil(microphone.distanceM * 100) - 1; cm >= NEAREST_TO_MOUTH_M * 100; cm--) {
     const value = steppedNear(device, source.distanceControl, cm / 100);
     const there = value === null ? null : ifItWere(measured, microphone, { distanceM: value });
     if (value !== null && there && isWell(there))
-      return [
-        setFix(
-          `Move ${device.name} to ${figure(value * 100, 0)} cm`,
-          id,
-          source.distanceControl,
-          value,
-        ),
-      ];
+      return [movedTo(measured, microphone, source.distanceControl, value)];
   }
   return [];
 };

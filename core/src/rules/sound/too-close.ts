@@ -1,5 +1,6 @@
 import { figure } from '../../passes/sum';
-import { microphoneRule, setFix } from '../rule-of';
+import { microphoneRule } from '../rule-of';
+import { movedTo } from './in-room';
 import { NEAREST_TO_MOUTH_M } from './in-room';
 
 const BETTER_M = 0.06;
@@ -32,14 +33,7 @@ export const tooClose = microphoneRule(
     fixes: ({ node }, measured) => {
       const source = node.port.emits?.sound;
       return source?.type === 'microphone'
-        ? [
-            setFix(
-              `Move ${measured.device(node.device).name} to ${figure(BETTER_M * 100, 0)} cm`,
-              node.device.id,
-              source.distanceControl,
-              BETTER_M,
-            ),
-          ]
+        ? [movedTo(measured, { node }, source.distanceControl, BETTER_M)]
         : [];
     },
   },

@@ -1,3 +1,4 @@
+import { atMouth } from '../../edits/mouth';
 import { CATALOGUE } from '../../catalogue';
 import { splice } from '../../edits/splice';
 import type { Stage } from '../../graph';
@@ -44,7 +45,6 @@ const needsPhantom = (model: Model): boolean =>
 
 export const closer = (measured: Measured, source: Stage, missingDb: number): Attempt[] => {
   const emits = source.at.port.emits?.sound;
-  const { id } = source.at.device;
   const device = measured.device(source.at.device);
   const distanceM =
     emits?.type === 'microphone' ? numberSetting(device, emits.distanceControl) : undefined;
@@ -56,7 +56,7 @@ export const closer = (measured: Measured, source: Stage, missingDb: number): At
   return [
     {
       label: `Move ${device.name} to ${figure(value * 100, 0)} cm`,
-      commands: [{ type: 'setControl', deviceId: id, control: emits.distanceControl, value }],
+      commands: atMouth(measured, source.at.device, emits.distanceControl, value),
     },
   ];
 };
