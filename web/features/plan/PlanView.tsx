@@ -137,7 +137,8 @@ export const PlanView = () => {
           />
           <Text fontSize="xs" color="ink.soft" mt="1">
             Drag, or choose with Tab and move with the arrows (Shift farther, Alt finer); R turns.
-            Things snap to 5 cm and in line with one another; hold Alt to leave that.
+            Things snap to 5 cm and in line with one another; hold Alt to leave that. Ctrl and the
+            wheel, or two fingers, make it larger.
           </Text>
           <ElevationLater analysis={later} units={units} />
           <FramesLater analysis={later} />

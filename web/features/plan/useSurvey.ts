@@ -108,20 +108,6 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
         dragged.current = null;
         if (!tap) options.onDrop(held.thing, to.xM, to.yM);
       },
-      onWheel: ({ event, delta: [, dy] }) => {
-        event.preventDefault();
-        const box = svg.current?.getBoundingClientRect();
-        if (!box) return;
-        const scale = perScreenPx();
-        options.onPlane(
-          zoomed(
-            options.plane,
-            Math.exp(-dy / 500),
-            (event.clientX - box.left) * scale,
-            (event.clientY - box.top) * scale,
-          ),
-        );
-      },
       onPinch: ({ origin: [ox, oy], movement: [factor], memo, first }) => {
         const box = svg.current?.getBoundingClientRect();
         const from: Plane = first || !memo ? options.plane : memo;
@@ -134,7 +120,8 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
     {
       target: svg,
       drag: { filterTaps: true, pointer: { touch: false, keys: false } },
-      wheel: { eventOptions: { passive: false } },
+      // With Ctrl the wheel is a pinch; without, it scrolls the page as it does elsewhere.
+      pinch: { eventOptions: { passive: false } },
     },
   );
 };

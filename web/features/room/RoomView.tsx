@@ -90,7 +90,7 @@ export const RoomView = () => {
           <PlanLater analysis={later} widthPx={540} heightPx={320} />
           <Text fontSize="sm" color="ink.soft" mt="1">
             {sizesOf(built.volumeM3, built.areasM2.floor, built.areasM2.walls)}. Who stands where is
-            said under Sound.
+            said on the plan.
           </Text>
           <Walls shell={built.shell} />
           <Found analysis={later} />

@@ -2,7 +2,7 @@ import { bodyOf } from '../../catalogue/bodies';
 import { entry, inOrder, type Support, type SupportOf } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { distanceInRoom, type InRoom } from './geometry';
+import { distanceInRoom, type Somewhere } from './geometry';
 import { stood } from './stood';
 import { carriesAtM, deskOf } from './supports';
 
@@ -115,7 +115,7 @@ const reversed = (pulls: readonly Pull[]): Pull[] =>
 
 const armLengthM = (measured: Measured, id: string, support: Support): number | null => {
   if (support.figures.is !== 'arm' || !support.at) return null;
-  const clamp: InRoom = {
+  const clamp: Somewhere = {
     ...support.at,
     zM: carriesAtM(support.figures, deskOf(measured.rig, support)?.figures),
   };

@@ -25,6 +25,8 @@ export interface ShotOnPlan {
   readonly subjectName: string | null;
   /** Everybody who is meant to be in it */
   readonly peopleIds: readonly string[];
+  /** Whether it shows their faces, and not their hands or a thing */
+  readonly isOfPeople: boolean;
   /** Lens to subject. @unit m */
   readonly distanceM: number | null;
   /** From the subject on to the wall behind, straight on. @unit m; null without walls */
@@ -50,14 +52,20 @@ const meantBy = (
   readonly ids: readonly string[];
   readonly name: string | null;
   readonly at: InRoom | null;
+  /** Whether it is the people themselves that are looked at */
+  readonly isOfPeople: boolean;
 } => {
   const sight = sightId === null ? undefined : entry(rig.brief?.sights ?? {}, sightId);
-  if (sight) return { ids: sight.people, name: sight.name, at: sight.at };
+  if (sight) {
+    const isOfPeople = sight.what === 'people together';
+    return { ids: sight.people, name: sight.name, at: sight.at, isOfPeople };
+  }
   const person = personId === null ? undefined : entry(rig.people, personId);
   return {
     ids: person && personId !== null ? [personId] : [],
     name: person?.name ?? null,
     at: null,
+    isOfPeople: true,
   };
 };
 
@@ -111,19 +119,20 @@ export const shotOnPlan = passFor('shot on plan', (measured, shotId: string): Sh
   const shot = entry(measured.rig.shots, shotId);
   const camera = shot && stoodAt(measured, shot.deviceId);
   if (!shot || !camera) return null;
-  const { ids, name, at } = meantBy(measured.rig, shot);
+  const { ids, name, at, isOfPeople } = meantBy(measured.rig, shot);
   const placed = ids.flatMap((id) => {
     const person: Person | undefined = entry(measured.rig.people, id);
     return (person && eyesOf(person)) ?? [];
   });
-  // Somebody missing from a shot of several leaves its middle open.
-  const subject = at ?? (placed.length === ids.length ? mean(placed) : null);
+  // Somebody missing from a shot of several leaves its middle open; hands are not where eyes are.
+  const subject = at ?? (isOfPeople && placed.length === ids.length ? mean(placed) : null);
   const lens = { xM: camera.spot.xM, yM: camera.spot.yM, zM: middleM(camera) };
   return {
     lens,
     subject,
     subjectName: name,
     peopleIds: ids,
+    isOfPeople,
     distanceM: subject && distanceInRoom(lens, subject),
     backgroundM: subject && behindM(measured, subject, bearing(lens, subject)),
     seatSpacingM: placed.length === ids.length ? widest(placed) : null,

@@ -73,8 +73,10 @@ const footOf = (rig: Rigged, device: Device, body: Body | null): number | null =
   const support = on ? entry(rig.supports, on.supportId) : undefined;
   if (on && support) {
     if (!support.at && support.figures.is !== 'arm') return null;
-    const carries = carriesAtM(support.figures, deskOf(rig, support)?.figures) + on.upM;
-    return support.figures.is === 'overhead' ? carries - (body?.heightM ?? 0) : carries;
+    const carriesM = carriesAtM(support.figures, deskOf(rig, support)?.figures);
+    if (carriesM === null) return null;
+    const footM = carriesM + on.upM;
+    return support.figures.is === 'overhead' ? footM - (body?.heightM ?? 0) : footM;
   }
   if (heightM === null) return null;
   return Math.max(0, heightM - (body?.heightM ?? 0) / 2);

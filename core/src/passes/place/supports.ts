@@ -4,15 +4,21 @@ import { ahead } from './geometry';
 
 /** Where a support carries what stands on it. */
 
-/** Height of the surface that carries, above the floor. @param desk what an arm is clamped to @unit m */
-export const carriesAtM = (figures: SupportFigures, desk: SupportFigures | undefined): number => {
+/**
+ * Height of the surface that carries, above the floor. @param desk what an arm is clamped to
+ * @unit m; null for an arm that is clamped to nothing
+ */
+export const carriesAtM = (
+  figures: SupportFigures,
+  desk: SupportFigures | undefined,
+): number | null => {
   switch (figures.is) {
     case 'desk':
       return figures.topM;
     case 'rack':
       return figures.bottomM;
     case 'arm':
-      return desk?.is === 'desk' ? desk.topM : 0;
+      return desk?.is === 'desk' ? desk.topM : null;
     case 'stand':
     case 'overhead':
     case 'wall':

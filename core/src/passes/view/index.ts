@@ -123,7 +123,7 @@ const viewOf = (measured: Measured, framing: Framing): View | null => {
       ? shot.distanceM + shot.backgroundM
       : Infinity;
   const shown = others.flatMap((solid) => shownOf(camera, solid, farM, isSubject(solid)) ?? []);
-  const eyes = onPlan.peopleIds.flatMap((personId) => {
+  const eyes = (onPlan.isOfPeople ? onPlan.peopleIds : []).flatMap((personId) => {
     const solid = others.find(({ of, id }) => of === 'person' && id === personId);
     return solid ? [{ personId, at: { ...solid.spot, zM: solid.toM - EYES_UNDER_M } }] : [];
   });

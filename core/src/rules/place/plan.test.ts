@@ -1,3 +1,5 @@
+import { analyse } from '../../analyse';
+import { views } from '../../passes/view';
 import { ruleCases } from '../judge-for-cases';
 import { having, roomWithCamera, roomWithHost } from '../plan-for-cases';
 import type { RigDraft } from '../../catalogue/draft';
@@ -181,4 +183,29 @@ ruleCases('place.turned-away', {
       fixes: ['Turn Host to the camera'],
     },
   },
+});
+
+const ofHands = (at: { xM: number; yM: number; zM: number } | null): RigDraft =>
+  roomWithHost()
+    .do({ type: 'writeBrief', brief: {} })
+    .do({
+      type: 'addSight',
+      sightId: 'hands',
+      sight: { name: 'Hands', what: 'hands', shot: 'close', at, people: ['host'] },
+    })
+    .device('above', 'camera-ptz', { name: 'Above', sight: 'hands' })
+    .support('boom', 'Boom stand', [3, 3, 180], { figures: { heightM: 2.2, ballastKg: 3 } })
+    .stand('above', 'boom')
+    .shot('above', { sightId: 'hands', wanted: 'close' });
+
+describe('a shot of hands', () => {
+  it('looks at where the hands are, and hides nobody’s eyes', () => {
+    const [view] = views(analyse(ofHands({ xM: 3, yM: 1.5, zM: 0.75 }).build()));
+    expect(view?.onPlan.subject).toEqual({ xM: 3, yM: 1.5, zM: 0.75 });
+    expect(view?.hidden).toEqual([]);
+  });
+  it('is not taken to look into the eyes where nobody has said where the hands are', () => {
+    const { findings } = analyse(ofHands(null).build());
+    expect(findings.map(({ code }) => code)).toContain('place.subject-unplaced');
+  });
 });

@@ -97,7 +97,7 @@ export const layOut = (measured: Measured, { stage, gear, asideM }: Way): Simple
   const { rig } = measured;
   const out = new Layout(rig);
   out.commands.push(...missingShots(rig));
-  const onSite = inOrder(rig.people).filter(([, { where }]) => where === 'on site');
+  const onSite = inOrder(rig.people).filter(([, { where, at }]) => where === 'on site' && !at);
   const apartM = between(
     (stage.acrossM - 0.6) / Math.max(1, onSite.length),
     APART_M.least,

@@ -1,0 +1,131 @@
+import { RigDraft } from '../../catalogue/draft';
+import { apply, applyTracked } from '../apply';
+import type { SimpleCommand } from '../commands';
+import { rigToJson } from '../files/export';
+import { revertOf } from '../history';
+import { sentence } from '../sentences';
+import { usualSupport } from './usual';
+
+const draft = (): RigDraft =>
+  new RigDraft('Case')
+    .support('desk', 'Desk, 1.4 m', [2, 2, 0], { name: 'Desk' })
+    .support('arm', 'Arm, middle', [1.5, 1.8, 0], { name: 'Arm', onId: 'desk' })
+    .device('mic', 'mic-dynamic-quiet', { name: 'Mic' })
+    .device('laptop', 'computer-laptop', { name: 'Laptop' })
+    .stand('laptop', 'desk', 0.2, 0.1);
+const rig = draft().build();
+
+describe('what carries devices', () => {
+  it('every change reads as a sentence and can be taken back to the byte', () => {
+    const on = { supportId: 'desk', xM: 0, yM: 0, turnDeg: 0, upM: 0 };
+    const commands: [SimpleCommand, string][] = [
+      [{ type: 'standDevice', deviceId: 'mic', on }, 'Put Mic on Desk.'],
+      [{ type: 'standDevice', deviceId: 'laptop', on }, 'Moved Laptop on Desk.'],
+      [{ type: 'standDevice', deviceId: 'laptop', on: null }, 'Took Laptop off what it stood on.'],
+      [{ type: 'raiseDevice', deviceId: 'mic', heightM: 1.2 }, 'Set Mic 1.2 m above the floor.'],
+      [
+        {
+          type: 'changeSupport',
+          supportId: 'desk',
+          support: { at: { xM: 3, yM: 2, facingDeg: 0 } },
+        },
+        'Moved Desk.',
+      ],
+      [{ type: 'removeSupport', supportId: 'desk' }, 'Took Desk away.'],
+      [
+        { type: 'keepSet', setId: 'one', name: 'Talk' },
+        'Made where everything stands the set Talk.',
+      ],
+    ];
+    for (const [command, says] of commands) {
+      expect(sentence(rig, command)).toBe(says);
+      const { rig: after, changes } = applyTracked(rig, command);
+      expect(rigToJson(after)).not.toBe(rigToJson(rig));
+      expect(rigToJson(apply(after, revertOf({ id: 'a', changes, says }, 'undo')))).toBe(
+        rigToJson(rig),
+      );
+    }
+  });
+  it.each<[string, SimpleCommand, RegExp]>([
+    [
+      'a device on what is not there',
+      {
+        type: 'standDevice',
+        deviceId: 'mic',
+        on: { supportId: 'shelf', xM: 0, yM: 0, turnDeg: 0, upM: 0 },
+      },
+      /nothing "shelf" that carries things/,
+    ],
+    [
+      'an arm clamped to an arm',
+      { type: 'changeSupport', supportId: 'arm', support: { onId: 'arm' } },
+      /clamped to a desk; Arm is none/,
+    ],
+    ['a set that is not there', { type: 'standAsSet', setId: 'two' }, /no set "two"/],
+    [
+      'an opening that is not there',
+      { type: 'removeOpening', openingId: 'door' },
+      /no opening "door"/,
+    ],
+    ['a way that is not there', { type: 'removeWalkway', walkwayId: 'way' }, /no walkway "way"/],
+  ])('%s is refused', (_what, command, why) => expect(() => apply(rig, command)).toThrow(why));
+  it('a device stands by itself or on something, never both', () => {
+    const placed = apply(rig, {
+      type: 'placeDevice',
+      deviceId: 'laptop',
+      at: { xM: 1, yM: 1, facingDeg: 0 },
+      aim: null,
+    });
+    expect(placed.devices['laptop']?.on).toBeNull();
+    const back = apply(placed, {
+      type: 'standDevice',
+      deviceId: 'laptop',
+      on: { supportId: 'desk', xM: 0, yM: 0, turnDeg: 0, upM: 0 },
+    });
+    expect(back.devices['laptop']?.at).toBeNull();
+  });
+  it('a desk that leaves lets go of its arms and of what stands on it', () => {
+    const after = apply(rig, { type: 'removeSupport', supportId: 'desk' });
+    expect(after.supports['arm']?.onId).toBeNull();
+    expect(after.devices['laptop']?.on).toBeNull();
+  });
+});
+
+describe('sets', () => {
+  const two = [
+    { type: 'keepSet', setId: 'talk', name: 'Talk' },
+    {
+      type: 'changeSupport',
+      supportId: 'desk',
+      support: { at: { xM: 5, yM: 2, facingDeg: 90 } },
+    },
+    { type: 'standDevice', deviceId: 'laptop', on: null },
+  ] as const satisfies readonly SimpleCommand[];
+  const moved = two.reduce(apply, rig);
+  it('standing as a set puts everything back where it stood', () => {
+    const back = apply(moved, { type: 'standAsSet', setId: 'talk' });
+    expect(back.supports).toEqual(rig.supports);
+    expect(back.devices).toEqual(rig.devices);
+  });
+  it('what came after the set was kept stays where it is', () => {
+    const more = apply(moved, {
+      type: 'addSupport',
+      supportId: 'rack',
+      support: {
+        name: 'Rack',
+        at: { xM: 1, yM: 1, facingDeg: 0 },
+        onId: null,
+        figures: usualSupport('Rack, 6 units').figures,
+      },
+    });
+    const back = apply(more, { type: 'standAsSet', setId: 'talk' });
+    expect(back.supports['rack']).toEqual(more.supports['rack']);
+  });
+  it('what leaves the rig leaves its sets', () => {
+    const after = apply(moved, { type: 'removeSupport', supportId: 'desk' });
+    expect(after.sets['talk']?.supports).not.toHaveProperty('desk');
+    expect(after.sets['talk']?.devices['laptop']?.on).toBeNull();
+    const without = apply(moved, { type: 'removeDevice', deviceId: 'laptop' });
+    expect(without.sets['talk']?.devices).not.toHaveProperty('laptop');
+  });
+});
