@@ -63,6 +63,7 @@ export {
   TIP_FACTOR,
 } from './passes/place';
 export { type Shown, type View, views } from './passes/view';
+export { eyeLines } from './passes/view/eye-lines';
 export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,

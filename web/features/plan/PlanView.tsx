@@ -8,6 +8,7 @@ import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Begin } from '@/features/room/Begin';
 import { Chosen } from './Chosen';
 import { Elevation } from './Elevation';
+import { EyeLines } from './EyeLines';
 import { Frames } from './Frames';
 import { Openings } from './Openings';
 import { PlaceIt } from './PlaceIt';
@@ -25,6 +26,7 @@ const HEIGHT_PX = 520;
 const ElevationLater = memo(Elevation);
 const StandingLater = memo(Standing);
 const SetsLater = memo(Sets);
+const EyeLinesLater = memo(EyeLines);
 const OpeningsLater = memo(Openings);
 const PrintLater = memo(PrintSheet);
 const FramesLater = memo(Frames);
@@ -142,6 +144,7 @@ export const PlanView = () => {
           </Text>
           <ElevationLater analysis={later} units={units} />
           <FramesLater analysis={later} />
+          <EyeLinesLater analysis={later} />
           <OpeningsLater analysis={later} />
         </Box>
         <Flex direction="column" gap="4">
