@@ -55,7 +55,7 @@ const Spine = ({ rigId, onGo }: SpineProps) => {
   return (
     <>
       {GROUPS.map(({ name: group, views }) => (
-        <Box key={group} mb="2.5" role="group" aria-label={group}>
+        <Box key={group} mb="2.5" role="group" aria-label={`Views: ${group}`}>
           <Text px="3" fontSize="xs" color="ink.soft" aria-hidden>
             {group}
           </Text>
