@@ -96,8 +96,8 @@ export const Elevation = ({ analysis, units }: Props) => {
             ...supports,
             ...all.devices.filter(({ id }) => carried.has(id)),
             ...all.devices.filter(({ id }) => !carried.has(id)),
-          ].map((solid) => (
-            <rect key={`${solid.of} ${solid.id}`} {...box(solid)}>
+          ].map((solid, index) => (
+            <rect key={index} {...box(solid)}>
               <title>{`${solid.name}: ${lengthText(solid.fromM, units)} to ${lengthText(solid.toM, units)}`}</title>
             </rect>
           ))}
