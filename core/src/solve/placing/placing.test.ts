@@ -1,39 +1,12 @@
 import { analyse } from '../../analyse';
-import { type Answers, build, onSite, remote, STARTING_POINTS } from '../../build';
 import { BEGINNINGS } from '../../build/rooms';
-import { CATALOGUE } from '../../catalogue';
-import { apply, isInside, rectangle, seeded, type Rig } from '../../rig';
+import { apply, isInside, rectangle } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
+import { roomed } from './briefs-for-cases';
 import { placeAll } from './place';
 import { largestFloor, stagesOf } from './stage';
 
-/** A brief at random: one to four people who sit or stand, some unseen, at times one far away. */
-const briefOf = (seed: number): Answers => {
-  const chance = seeded(seed, CATALOGUE);
-  const point = STARTING_POINTS[seed % STARTING_POINTS.length];
-  if (!point) throw new Error('there is no starting point');
-  const names = ['Ada', 'Bo', 'Cem', 'Dee'].slice(0, chance.integer(1, 5));
-  return {
-    ...point.answers('Placed'),
-    people: [
-      ...names.map((name) =>
-        onSite(name, {
-          posture: chance.oneOf(['sits', 'stands'] as const),
-          shot: chance.once(5) ? null : 'head and shoulders',
-        }),
-      ),
-      ...(chance.once(3) ? [remote('Eve')] : []),
-    ],
-  };
-};
-
-const roomed = (seed: number, room: (typeof BEGINNINGS)[number]): Rig => {
-  const built = build(briefOf(seed));
-  if (!built.ok) throw new Error(built.why);
-  return apply(built.rig, { type: 'batch', label: 'Room', commands: [...room.commands] });
-};
-
-/** Each template meets thirty briefs in `npm run attack`-like runs by hand; a sixth of them on every run. */
+/** `npm run placing` places thirty in each room; three of them are placed on every run. */
 const SEEDS = [1, 2, 3];
 
 describe.each(BEGINNINGS)('placed in a $name', (room) => {
