@@ -1,6 +1,6 @@
 import type { DeviceNode } from '../graph';
 import type { Measured } from '../passes/measure';
-import { distanceBetween, middleM, mouthOf, placedSpot, rise, stoodAt } from '../passes/place';
+import { middleM, mouthOf, moveToMouth, placedSpot, stoodAt } from '../passes/place';
 import { entry, type SimpleCommand } from '../rig';
 import { moveDevice } from './move';
 
@@ -23,11 +23,8 @@ export const atMouth = (
   const spot = placedSpot(measured.rig, device);
   if (!mouth || !spot) return [set];
   const there = stoodAt(measured, node.id);
-  const upM = rise(mouth, { zM: there ? middleM(there) : null });
-  const flatM = distanceBetween(mouth, spot);
+  const by = moveToMouth(mouth, spot, there ? middleM(there) : null, value);
   // Far below the mouth no move along the floor brings it as near.
-  if (Math.abs(upM) >= value || flatM === 0) return [set];
-  const share = Math.sqrt(value ** 2 - upM ** 2) / flatM - 1;
-  const by = { xM: (spot.xM - mouth.xM) * share, yM: (spot.yM - mouth.yM) * share };
+  if (!by) return [set];
   return [set, ...moveDevice(measured, node.id, device, by)];
 };

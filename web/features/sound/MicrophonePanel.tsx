@@ -90,7 +90,7 @@ const WhatIf = ({ analysis, row: { microphone, name } }: Props) => {
 };
 
 /** So many noises have a place round the plot; what is quieter is in the sums. */
-const MOST_NOISES = 3;
+const MOST_NOISES = 2;
 const loudest = (noises: readonly PickedUp[]): readonly PickedUp[] =>
   [...noises].sort((a, b) => b.spl - a.spl).slice(0, MOST_NOISES);
 

@@ -6,13 +6,14 @@ import {
   inOrder,
   numberSetting,
   type Person,
+  type Point,
   type Rig,
   type Spot,
   STRAIGHT,
 } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { clockwise, angleOff, stepped } from './geometry';
+import { angleOff, clockwise, distanceBetween, type InRoom, rise, stepped } from './geometry';
 import { mouthOf } from './people';
 import { carriesAtM, deskOf, spotOn } from './supports';
 
@@ -58,6 +59,24 @@ export const microphoneSpot = (
   const { bearingDeg, offAxisDeg } = device.aim ?? STRAIGHT;
   const towards = person.at.facingDeg + bearingDeg;
   return { ...stepped(person.at, towards, distanceM), facingDeg: towards + 180 + offAxisDeg };
+};
+
+/**
+ * How far a microphone goes along the plan to stand at another distance from its mouth, straight
+ * nearer or farther. @param zM its height @param distanceM through the room
+ * @returns null where no move along the floor brings it there
+ */
+export const moveToMouth = (
+  mouth: InRoom,
+  spot: Spot,
+  zM: number | null,
+  distanceM: number,
+): Point | null => {
+  const upM = rise(mouth, { zM });
+  const flatM = distanceBetween(mouth, spot);
+  if (Math.abs(upM) >= distanceM || flatM === 0) return null;
+  const share = Math.sqrt(distanceM ** 2 - upM ** 2) / flatM - 1;
+  return { xM: (spot.xM - mouth.xM) * share, yM: (spot.yM - mouth.yM) * share };
 };
 
 /** How far a microphone's own mouth is off its axis. @unit degrees; 0 where nothing says otherwise */

@@ -11,7 +11,9 @@ import {
   microphoneSpot,
   middleM,
   mouthOf,
+  moveToMouth,
   ownAngle,
+  placedSpot,
   rise,
   stood,
   stoodAt,
@@ -209,9 +211,14 @@ const heardBy = (
   const said = voiceOf(measured, node, source);
   const { person } = said;
   const fromMouthM = distanceM ?? said.distanceM;
-  const spot = microphoneSpot(measured.rig, device, person, fromMouthM);
-  const there = spot && stoodAt(measured, node.device.id);
+  const stands = microphoneSpot(measured.rig, device, person, fromMouthM);
+  const there = stands && stoodAt(measured, node.device.id);
   const heightM = there ? middleM(there) : null;
+  const mouth = person && mouthOf(person);
+  // One that stands on the plan by itself would stand elsewhere at another distance.
+  const isMoved = distanceM !== undefined && placedSpot(measured.rig, device) !== null;
+  const by = isMoved && mouth && stands ? moveToMouth(mouth, stands, heightM, distanceM) : null;
+  const spot = stands && by ? { ...stands, xM: stands.xM + by.xM, yM: stands.yM + by.yM } : stands;
   const heardFrom = spot && { ...spot, zM: heightM };
   const offAxisDeg = ownAngle(measured.rig, device, person);
   const ownSpl =

@@ -286,3 +286,24 @@ describe('heights', () => {
     expect(tilted(180, 1, 1)).toBeCloseTo(135, 9);
   });
 });
+
+it('a microphone that stands on the plan would stand nearer, where it is supposed nearer', () => {
+  const rig = voice({ distance: 0.3 })
+    .do({
+      type: 'changePerson',
+      personId: 'host',
+      person: { at: { xM: 0, yM: 0, facingDeg: 0 } },
+    })
+    .do({
+      type: 'placeDevice',
+      deviceId: 'mic',
+      at: { xM: 0, yM: 0.3, facingDeg: 180 },
+      aim: null,
+    })
+    .build();
+  const measured = measure(rig);
+  const [microphone] = microphonesInRoom(measured);
+  if (!microphone) throw new Error('there is no microphone');
+  expect(microphone.spot?.yM).toBe(0.3);
+  expect(ifItWere(measured, microphone, { distanceM: 0.1 })?.spot?.yM).toBeCloseTo(0.1, 9);
+});
