@@ -1,4 +1,4 @@
-import { isDraft, original } from 'immer';
+import { current, isDraft, original } from 'immer';
 import { z } from 'zod';
 
 /** Highest place in the order of a collection */
@@ -18,6 +18,12 @@ export const inOrder = <T extends { order: number }>(
 /** One entry of a collection by id, and only its own entries. */
 export const entry = <T>(collection: Readonly<Record<string, T>>, id: string): T | undefined =>
   Object.hasOwn(collection, id) ? collection[id] : undefined;
+
+/**
+ * A part of the rig as it stands in the middle of a command. What an earlier command of the same batch
+ * put there is no draft but the thing itself.
+ */
+export const asItStands = <T>(part: T): T => (isDraft(part) ? current(part) : part);
 
 type Ordered = Record<string, { order: number }>;
 

@@ -1,8 +1,7 @@
-import { current } from 'immer';
 import { z } from 'zod';
 import { anyId, anyOf, type Chance, newId, tenths } from '../chance';
 import { idSchema, nameSchema } from '../ids';
-import { entry, mustHave, nextOrder } from '../order';
+import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { anySpot } from '../room/any-spot';
@@ -243,7 +242,7 @@ export const commands = {
     }),
     apply: (rig, { deviceId, path, value }) => {
       const device = deviceIn(rig, deviceId);
-      device.model = setFigure(device.name, current(device.model), path, value);
+      device.model = setFigure(device.name, asItStands(device.model), path, value);
     },
     says: (rig, { deviceId, path, value }) =>
       `Set ${path} of ${deviceName(rig, deviceId)} to ${value ?? 'unknown'}, from its data sheet.`,

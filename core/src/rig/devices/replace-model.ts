@@ -1,8 +1,8 @@
-import { current, type Draft } from 'immer';
+import type { Draft } from 'immer';
 import { CABLES } from '../links/cables';
 import { mate } from '../links/mating';
 import { linksOf } from '../links/plugs';
-import { entry } from '../order';
+import { asItStands, entry } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import type { Model } from './model';
@@ -36,7 +36,8 @@ export const replaceModel = (
           `${model.name} has no port "${own.portId}", and a cable is in it`,
         );
       const mating =
-        other && (own === link.from ? mate(port, current(other)) : mate(current(other), port));
+        other &&
+        (own === link.from ? mate(port, asItStands(other)) : mate(asItStands(other), port));
       if (!mating?.can || mating.flipped)
         throw refusals.modelMisfit(
           device.name,

@@ -1,8 +1,7 @@
-import { current } from 'immer';
 import { z } from 'zod';
 import { anyId } from '../chance';
 import { idSchema, nameSchema } from '../ids';
-import { entry, mustHave, nextOrder } from '../order';
+import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
@@ -43,7 +42,7 @@ export const commands = {
         throw refusals.tooMany('sets', MAX_SETS);
       rig.sets[setId] = {
         name,
-        ...standingNow(current(rig)),
+        ...standingNow(asItStands(rig)),
         order: before?.order ?? nextOrder(rig.sets),
       };
     },
@@ -60,7 +59,7 @@ export const commands = {
   standAsSet: command({
     schema: z.strictObject({ setId: idSchema }),
     apply: (rig, { setId }) => {
-      const set = current(setIn(rig, setId));
+      const set = asItStands(setIn(rig, setId));
       for (const part of ['people', 'supports', 'noises', 'devices'] as const)
         for (const [id, place] of Object.entries(set[part])) {
           const thing = entry<object>(rig[part], id);

@@ -1,3 +1,4 @@
+import { classById } from '../../catalogue';
 import { RigDraft } from '../../catalogue/draft';
 import { apply, applyTracked } from '../apply';
 import type { SimpleCommand } from '../commands';
@@ -106,6 +107,30 @@ describe('sets', () => {
     const back = apply(moved, { type: 'standAsSet', setId: 'talk' });
     expect(back.supports).toEqual(rig.supports);
     expect(back.devices).toEqual(rig.devices);
+  });
+  it('kept and stood as in one batch, and a model changed that the batch itself brought', () => {
+    const commands: SimpleCommand[] = [
+      ...two,
+      { type: 'standAsSet', setId: 'talk' },
+      {
+        type: 'addDevice',
+        deviceId: 'interface',
+        name: 'Interface',
+        model: classById('interface-2'),
+        settings: {},
+        personId: null,
+        placeId: null,
+      },
+      {
+        type: 'setFigure',
+        deviceId: 'interface',
+        path: 'routes.mic-1.sound.ein.0.dbu',
+        value: -120,
+      },
+    ];
+    const after = apply(rig, { type: 'batch', label: 'All at once.', commands });
+    expect(after.supports).toEqual(rig.supports);
+    expect(after.devices['interface']?.model.stated).toEqual(['routes.mic-1.sound.ein.0.dbu']);
   });
   it('what came after the set was kept stays where it is', () => {
     const more = apply(moved, {
