@@ -62,3 +62,13 @@ export const boom = (headKg = 1.9, more: object = {}): RigDraft =>
       },
     })
     .stand('head', 'boom');
+
+/** A support with so many devices of a class on it, one above the other. */
+export const heavy = (supportId: string, usual: string, of: string, many: number): RigDraft =>
+  Array.from({ length: many }, (_, index) => index).reduce(
+    (draft, index) =>
+      draft
+        .device(`d-${index}`, of, { name: `Thing ${index + 1}` })
+        .stand(`d-${index}`, supportId, 0, 0, 0, 0.1334 * index),
+    new RigDraft('Case').support(supportId, usual, [1, 1, 0]),
+  );

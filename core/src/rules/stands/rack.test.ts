@@ -1,15 +1,6 @@
 import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../judge-for-cases';
-import { having } from '../plan-for-cases';
-
-const heavy = (supportId: string, usual: string, of: string, many: number): RigDraft =>
-  Array.from({ length: many }, (_, index) => index).reduce(
-    (draft, index) =>
-      draft
-        .device(`d-${index}`, of, { name: `Thing ${index + 1}` })
-        .stand(`d-${index}`, supportId, 0, 0, 0, 0.1334 * index),
-    new RigDraft('Case').support(supportId, usual, [1, 1, 0]),
-  );
+import { having, heavy } from '../plan-for-cases';
 
 ruleCases('stands.rack-double', {
   valid: {

@@ -1,6 +1,6 @@
 import { RigDraft } from '../../catalogue/draft';
 import { ruleCases } from '../judge-for-cases';
-import { boom, having, roomWithHost } from '../plan-for-cases';
+import { boom, having, heavy, roomWithHost } from '../plan-for-cases';
 
 const armed = (usual: string, mic = 'mic-dynamic-quiet'): RigDraft =>
   roomWithHost()
@@ -164,15 +164,6 @@ ruleCases('stands.shakes', {
     },
   },
 });
-
-const heavy = (supportId: string, usual: string, of: string, many: number): RigDraft =>
-  Array.from({ length: many }, (_, index) => index).reduce(
-    (draft, index) =>
-      draft
-        .device(`d-${index}`, of, { name: `Thing ${index + 1}` })
-        .stand(`d-${index}`, supportId, 0, 0, 0, 0.1334 * index),
-    new RigDraft('Case').support(supportId, usual, [1, 1, 0]),
-  );
 
 ruleCases('stands.overloaded', {
   valid: {
