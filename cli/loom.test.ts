@@ -52,7 +52,7 @@ describe('bin/loom', () => {
       verdict: 'met',
       thread: 'picture:phone.usb>pictures.in',
     });
-    expect(report.money).toMatchObject({ toPay: 160, left: 140, unknown: [] });
+    expect(report.money).toMatchObject({ toPay: 189.2, left: 110.8, unknown: [] });
   });
   it('prints framing, exposure, bandwidth and reach for programs', () => {
     const rig = new RigDraft('Worked')

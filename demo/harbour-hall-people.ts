@@ -85,7 +85,7 @@ export const people = (draft: RigDraft): RigDraft =>
         lengthMin: 120,
         showsPerMonth: 2,
         switchedBy: 'operator',
-        budget: 45000,
+        budget: 55_000,
         setUpMin: 180,
         room: 'shared',
         uplinkMbps: 30,

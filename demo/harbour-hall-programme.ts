@@ -64,12 +64,17 @@ export const programme = (draft: RigDraft): RigDraft =>
     .do({
       type: 'addButton',
       buttonId: 'black',
-      button: { label: 'Black', does: { type: 'black' }, guard: 'press twice' },
+      button: { label: 'Black', does: { type: 'black' }, guard: 'press twice', handId: null },
     })
     .do({
       type: 'addButton',
       buttonId: 'go-live',
-      button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' },
+      button: {
+        label: 'Go live',
+        does: { type: 'stream', turn: 'start' },
+        guard: 'hold',
+        handId: null,
+      },
     })
     .do({
       type: 'addButton',
@@ -78,6 +83,7 @@ export const programme = (draft: RigDraft): RigDraft =>
         label: 'End stream',
         does: { type: 'stream', turn: 'end' },
         guard: 'under a cover',
+        handId: null,
       },
     });
 

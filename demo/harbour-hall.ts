@@ -1,4 +1,5 @@
 import { type Rig, RigDraft } from '@echo-loom/core';
+import { harbourHallGear } from './gear';
 import { BENCH, people } from './harbour-hall-people';
 import { plan } from './harbour-hall-plan';
 import { programme, setGains } from './harbour-hall-programme';
@@ -261,6 +262,7 @@ export const harbourHall = (): Rig => {
     setGains,
     programme,
     plan,
+    harbourHallGear,
   ])
     part(draft);
   return draft.build();

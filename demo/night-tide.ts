@@ -1,11 +1,12 @@
 import { finish, rectangle, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+import { nightTideGear } from './gear';
 import { plan } from './night-tide-plan';
 
 /**
  * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
  * interface is a modest one.
  */
-export const nightTide = (): Rig => plan(wiring()).build();
+export const nightTide = (): Rig => nightTideGear(plan(wiring())).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Night Tide')

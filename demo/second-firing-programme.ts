@@ -67,10 +67,20 @@ export const programme = (draft: RigDraft): RigDraft =>
     .do({
       type: 'addButton',
       buttonId: 'go-live',
-      button: { label: 'Go live', does: { type: 'stream', turn: 'start' }, guard: 'hold' },
+      button: {
+        label: 'Go live',
+        does: { type: 'stream', turn: 'start' },
+        guard: 'hold',
+        handId: null,
+      },
     })
     .do({
       type: 'addButton',
       buttonId: 'end-stream',
-      button: { label: 'End stream', does: { type: 'stream', turn: 'end' }, guard: 'none' },
+      button: {
+        label: 'End stream',
+        does: { type: 'stream', turn: 'end' },
+        guard: 'none',
+        handId: null,
+      },
     });

@@ -1,5 +1,6 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { BOAT_SHED } from './boat-shed';
+import { secondFiringGear } from './gear';
 import { firingSet, plan } from './second-firing-plan';
 import { programme } from './second-firing-programme';
 
@@ -7,7 +8,8 @@ import { programme } from './second-firing-programme';
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
  * and a historian far away.
  */
-export const secondFiring = (): Rig => firingSet(plan(programme(wiring()))).build();
+export const secondFiring = (): Rig =>
+  secondFiringGear(firingSet(plan(programme(wiring())))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')

@@ -40,6 +40,7 @@ export const workedSound = (): Rig => {
         name: 'Strip',
         settings: { gain: 50.04, compress: true, threshold: -24, ratio: 3, 'make-up': 4 },
       })
+      .device('lines', 'interface-4', { name: 'Lines' })
       .device('computer', 'computer-laptop', { name: 'Computer' })
       .device('tracks', 'recording-tracks', { name: 'Tracks' })
       .device('player', 'player-sound', { name: 'Player' })
@@ -51,7 +52,8 @@ export const workedSound = (): Rig => {
       .link('cardioid.out', 'interface.mic-1')
       .link('omni.out', 'interface.mic-2')
       .link('strip-mic.out', 'strip.in')
-      .link('strip.out', 'interface.line-1')
+      .link('strip.out', 'lines.line-1')
+      .link('lines.usb', 'computer.usb-2', 2, 'usb-2')
       .link('interface.usb', 'computer.usb-3', 2, 'usb-2')
       .link('computer.tracks', 'tracks.in')
       .link('player.out', 'ears.in')

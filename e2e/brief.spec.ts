@@ -140,11 +140,11 @@ test('money: a price typed in the side sheet moves what is to be paid, in the st
   await page.goto(demo.url);
   await page.getByLabel('Currency of the studio').selectOption('GBP');
   await page.goto(`${demo.url}/rigs/night-tide/brief`);
-  await expect(page.getByText('£160')).toBeVisible();
+  await expect(page.getByText('£189')).toBeVisible();
   await page.goto(`${demo.url}/rigs/night-tide`);
   await page.locator('[data-item="device:host-phones"]').click();
   await page.getByLabel('Had').selectOption('owned');
   await saved(page);
   await page.goto(`${demo.url}/rigs/night-tide/brief`);
-  await expect(page.getByText('To be paid').locator('..')).toContainText('£90');
+  await expect(page.getByText('To be paid').locator('..')).toContainText('£119');
 });

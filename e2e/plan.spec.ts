@@ -98,6 +98,30 @@ test('a fan and a desk with everything on it are dragged, nudged and put back', 
   await saved(page);
 });
 
+test('a corner of the room is dragged and nudged, and a crossing is refused in words', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/rigs/second-firing/plan`);
+  await expect(page.locator('[data-thing^="corner:"]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Move the walls' }).click();
+  const corner = page.locator('[data-thing="corner:0"]');
+  await expect(corner).toHaveAttribute('aria-label', /across -1\.00 m, up -1\.00 m/);
+  await corner.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(corner).toHaveAttribute('aria-label', /across -1\.25 m, up -1\.00 m/);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(corner).toHaveAttribute('aria-label', /across -1\.00 m, up -1\.00 m/);
+  await corner.locator('rect').click();
+  const chosen = page.getByRole('region', { name: 'Chosen: Corner 1' });
+  await chosen.getByLabel('Across').fill('14');
+  await chosen.getByLabel('Across').press('Enter');
+  await chosen.getByLabel('Up the plan').fill('3');
+  await chosen.getByLabel('Up the plan').press('Enter');
+  await expect(page.getByText(/cross/).first()).toBeVisible();
+  await saved(page);
+});
+
 test('the other set stands everybody elsewhere, and a finding’s fix moves what is in the way', async ({
   page,
   demo,

@@ -16,6 +16,8 @@ export * from './catalogue';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';
 export {
+  isIdle,
+  isSocketHeld,
   type DeviceNode,
   type Graph,
   type LinkEdge,
@@ -104,6 +106,7 @@ export { type ChannelLoad, channelLoads } from './passes/sound/channels';
 export { adjustableGains, isConversion } from './passes/sound/gains';
 export { type Knob, type Rung, knobsOf, ladderOf, voices } from './passes/sound/ladder';
 export * from './passes/sound/voice-figures';
+export { type Spare, spareOf } from './passes/spare';
 export { figure } from './passes/sum';
 export { type Difference, difference, differenceOf } from './predict/compare';
 export * from './predict/predict';

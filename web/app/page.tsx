@@ -4,7 +4,8 @@ import { connection } from 'next/server';
 import { RigPicture } from '@/features/shelf/RigPicture';
 import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
 import { listPutAway, listRigs, type ShelfRig } from '@/server/rigs';
-import { currencySchema, findCurrency } from '@/server/studio';
+import { mainsName } from '@echo-loom/core';
+import { currencySchema, findCurrency, findMains, mainsNameSchema } from '@/server/studio';
 
 /**
  * A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says
@@ -47,12 +48,19 @@ const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
 /** The shelf. */
 const Page = async () => {
   await connection();
-  const [rigs, currency, away] = await Promise.all([listRigs(), findCurrency(), listPutAway()]);
+  const [rigs, currency, mains, away] = await Promise.all([
+    listRigs(),
+    findCurrency(),
+    findMains(),
+    listPutAway(),
+  ]);
   return (
     <Shelf
       items={rigs.map(itemOf)}
       currency={currency}
       currencies={currencySchema.options}
+      mains={mains && mainsName(mains)}
+      mainsChoices={mainsNameSchema.options}
       points={STARTING_POINTS.map(({ id, name, about }) => ({ id, name, about }))}
       putAway={away.length}
     />

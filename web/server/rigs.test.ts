@@ -16,7 +16,14 @@ import {
   standOf,
 } from './rigs';
 import { item, rename, save } from './save-for-tests';
-import { currencySchema, findCurrency, setCurrency } from './studio';
+import {
+  currencySchema,
+  findCurrency,
+  findMains,
+  mainsNameSchema,
+  setCurrency,
+  setMains,
+} from './studio';
 
 beforeAll(() => makeDatabase('shelf'), 30_000);
 afterAll(leaveDatabase);
@@ -114,6 +121,15 @@ describe('the studio', () => {
     await setCurrency('SEK');
     expect(await findCurrency()).toBe('SEK');
     expect(currencySchema.safeParse('shells').success).toBe(false);
+  });
+  it('has no mains until somebody says which, and keeps it beside the currency', async () => {
+    expect(await findMains()).toBeNull();
+    await setMains('230 V, 50 Hz');
+    expect(await findMains()).toEqual({ hz: 50, volts: 230 });
+    expect(await findCurrency()).toBe('SEK');
+    await setMains(null);
+    expect(await findMains()).toBeNull();
+    expect(mainsNameSchema.safeParse('400 V, 50 Hz').success).toBe(false);
   });
 });
 

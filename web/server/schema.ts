@@ -55,4 +55,6 @@ export const entries = pgTable(
 export const studio = pgTable('studio', {
   id: integer('id').primaryKey(),
   currency: text('currency').notNull(),
+  /** Voltage and frequency of its mains, as new rigs begin with; null = not said */
+  mains: text('mains'),
 });

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { type Mains, mainsName, USUAL_MAINS } from '@echo-loom/core';
 import { z } from 'zod';
 import { database } from './database';
 import { studio } from './schema';
@@ -23,6 +24,9 @@ export const currencySchema = z.enum([
 ]);
 export type Currency = z.infer<typeof currencySchema>;
 
+/** What a studio may have said of its mains: one of the usual ones, by its name. */
+export const mainsNameSchema = z.enum([...USUAL_MAINS.map(mainsName)]);
+
 /** The one row of this table: one database is one studio. */
 const ONLY = 1;
 
@@ -38,4 +42,18 @@ export const setCurrency = async (currency: Currency): Promise<void> => {
     .insert(studio)
     .values({ id: ONLY, currency })
     .onConflictDoUpdate({ target: studio.id, set: { currency } });
+};
+
+/** The mains new rigs begin with; null where nobody has said. */
+export const findMains = async (): Promise<Mains | null> => {
+  const [row] = await database().select().from(studio).where(eq(studio.id, ONLY));
+  return USUAL_MAINS.find((mains) => mainsName(mains) === row?.mains) ?? null;
+};
+
+/** @param name as `mainsName` writes it; null = not said */
+export const setMains = async (name: z.infer<typeof mainsNameSchema> | null): Promise<void> => {
+  await database()
+    .insert(studio)
+    .values({ id: ONLY, currency: 'EUR', mains: name })
+    .onConflictDoUpdate({ target: studio.id, set: { mains: name } });
 };

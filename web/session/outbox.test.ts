@@ -100,7 +100,10 @@ describe('an edit kept since before an update', () => {
         id: 'entry-old',
         author: 'browser-one',
         version: PAGE_VERSION,
-        command: { ...command, person: { ...person, at: null, eyeM: null, statureM: null } },
+        command: {
+          ...command,
+          person: { ...person, is: 'person', at: null, eyeM: null, statureM: null },
+        },
       },
     ]);
   });

@@ -203,23 +203,68 @@ describe('what is chosen, and why', () => {
     expect([kinds(rig, 'interface'), classOf(rig, 'host-mic')]).toEqual([0, 'mic-usb']);
     expect(unmet(rig)).toEqual([]);
   });
-  it('a recording per camera is a recorder per camera', () =>
-    expect(
-      kinds(
-        made({ ...base, people: people(3), deliverables: ['stream', 'camera recordings'] }),
-        'recorder',
-      ),
-    ).toBe(3 + 1));
-  it('without switching each camera has its recorder and nothing else', () => {
+  const cards = (rig: Rig): number =>
+    Object.values(rig.devices).filter(({ settings }) => settings['record'] === true).length;
+  it('a recording per camera is made in the camera, and buys nothing', () => {
     const rig = made({
       ...base,
       people: people(3),
+      deliverables: ['stream', 'voice tracks', 'camera recordings'],
+    });
+    expect([cards(rig), kinds(rig, 'recorder')]).toEqual([3, 1]);
+    expect(unmet(rig)).toEqual([]);
+  });
+  it('cameras record large where they are punched into, and what is sent is as before', () => {
+    const rig = made({
+      ...base,
+      people: people(2),
+      deliverables: ['stream', 'voice tracks', 'camera recordings'],
+      houseRules: { captureSize: '2160p to punch in' },
+    });
+    expect(unmet(rig)).toEqual([]);
+    expect(
+      Object.values(rig.devices).flatMap(({ settings }) => settings['card-format'] ?? []),
+    ).toEqual(['3840x2160p30', '3840x2160p30']);
+  });
+  it('a show that would fill the card is recorded at a bitrate that fits', () => {
+    const rig = made({
+      ...base,
+      people: people(2),
+      deliverables: ['camera recordings'],
+      brief: { ...base.brief, lengthMin: 600 },
+      houseRules: { switching: 'none, cut later' },
+    });
+    // 128 GB ÷ (0.45 × 10 h) = 28.4 Mb/s
+    expect(
+      Object.values(rig.devices).flatMap(({ settings }) => settings['card-mbps'] ?? []),
+    ).toEqual([25, 25]);
+    expect(analyse(rig).findings.map(({ code }) => code)).not.toContain('computer.drive-full');
+  });
+  const cutLater = (players: number): Rig =>
+    made({
+      ...base,
+      people: people(3),
+      sights: Array.from({ length: players }, (_, index) => ({
+        name: `Screen ${index + 1}`,
+        what: 'screen' as const,
+      })),
       deliverables: ['camera recordings', 'voice tracks'],
       houseRules: { switching: 'none, cut later' },
     });
+  it('without switching each camera has its card and nothing else', () => {
+    const rig = cutLater(0);
     expect([kinds(rig, 'switcher'), kinds(rig, 'capture'), kinds(rig, 'recorder')]).toEqual([
-      0, 0, 4,
+      0, 0, 1,
     ]);
+    expect(cards(rig)).toBe(3);
+  });
+  it('players, which have no card, get a recorder each, or one recording switcher for three', () => {
+    expect([kinds(cutLater(1), 'switcher'), kinds(cutLater(1), 'recorder')]).toEqual([0, 2]);
+    expect([kinds(cutLater(3), 'switcher'), kinds(cutLater(3), 'recorder')]).toEqual([1, 1]);
+    for (const rig of [cutLater(1), cutLater(3)]) {
+      expect(unmet(rig)).toEqual([]);
+      expect(analyse(rig).findings.filter(({ level }) => level === 'stop')).toEqual([]);
+    }
   });
 });
 

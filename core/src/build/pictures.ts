@@ -1,3 +1,5 @@
+import { classById } from '../catalogue';
+import { fittingMbps } from '../edits/cards';
 import { CannotBuild, type PictureSubject, type Plan } from './plan';
 
 const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywhere';
@@ -11,6 +13,28 @@ const cameraFormat = (plan: Plan): string => (isUhd(plan) ? '3840x2160p30' : '19
 const sourceId = ({ id, source }: PictureSubject): string =>
   `${id}-${source === 'camera' ? 'camera' : 'source'}`;
 
+/** Whether each camera makes a file of its own. */
+const recordsEach = ({ answers, rules }: Plan): boolean =>
+  answers.deliverables.includes('camera recordings') || rules.switching === 'none, cut later';
+
+/** Bitrates that keep a picture for the edit. @unit Mb/s */
+const CARD_MBPS = { hd: 50, uhd: 100 } as const;
+
+/** How a camera's card is set so that the whole show goes on it. */
+const onItsCard = (plan: Plan, classId: string): Record<string, boolean | number | string> => {
+  const { storage, controls } = classById(classId);
+  const bitrate = controls['card-mbps'];
+  if (!storage || bitrate?.type !== 'amount') return {};
+  const fitsMbps = fittingMbps(storage, plan.answers.brief.lengthMin) ?? Infinity;
+  const wanted = isUhd(plan) ? CARD_MBPS.uhd : CARD_MBPS.hd;
+  const steps = Math.floor(Math.min(wanted, fitsMbps) / bitrate.step);
+  return {
+    record: true,
+    'card-format': cameraFormat(plan),
+    'card-mbps': Math.max(bitrate.min, steps * bitrate.step),
+  };
+};
+
 const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcorder'): void => {
   const person = subject.personId ?? undefined;
   const sight = subject.sightId ?? undefined;
@@ -21,7 +45,10 @@ const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcor
         name: `${subject.name} camera`,
         person,
         sight,
-        settings: classId === 'webcam' ? {} : { format },
+        settings:
+          classId === 'webcam'
+            ? {}
+            : { format, ...(recordsEach(plan) ? onItsCard(plan, classId) : {}) },
       });
       return;
     case 'slides':
@@ -157,18 +184,27 @@ const scaledInto = (plan: Plan, id: string, input: string, subject: PictureSubje
       .link(`${id}-scaler.out`, input, 5);
 };
 
-/** A recorder for each camera, on the output the switching leaves free. */
-const addRecorders = (plan: Plan, subjects: readonly PictureSubject[], isSerial: boolean): void => {
-  const { draft } = plan;
+const priceOf = (classId: string): number => classById(classId).typicalPrice ?? Infinity;
+
+/**
+ * A file of what has no card of its own: a recorder each, or one switcher that records all its
+ * inputs where that costs less.
+ */
+const addRecorders = ({ draft }: Plan, subjects: readonly PictureSubject[]): void => {
+  const each = priceOf('recorder-picture');
+  const together = priceOf('switcher-8-recording');
+  if (subjects.length <= 8 && together < each * subjects.length) {
+    draft.device('recorder', 'switcher-8-recording', { name: 'Recording switcher' });
+    subjects.forEach((subject, index) =>
+      draft.link(`${sourceId(subject)}.hdmi`, `recorder.in-${index + 1}`, 3),
+    );
+    return;
+  }
   for (const subject of subjects) {
     const id = sourceId(subject);
-    draft.device(`${id}-recorder`, 'recorder-picture', { name: `${subject.name} recorder` });
-    if (isSerial) draft.link(`${id}.hdmi`, `${id}-recorder.in`, 2);
-    else
-      draft
-        .device(`${id}-feed`, 'converter-sdi-hdmi', { name: `${subject.name} feed` })
-        .link(`${id}.sdi`, `${id}-feed.in`, 2)
-        .link(`${id}-feed.out`, `${id}-recorder.in`, 1);
+    draft
+      .device(`${id}-recorder`, 'recorder-picture', { name: `${subject.name} recorder` })
+      .link(`${id}.hdmi`, `${id}-recorder.in`, 2);
   }
 };
 
@@ -182,11 +218,6 @@ export const addPictures = (plan: Plan): void => {
       'A recording per camera was asked for, and no camera is needed. Let someone be seen, ' +
         'or leave the recordings out.',
     );
-  if (recorded && isUhd(plan))
-    throw new CannotBuild(
-      'A recording per camera at 2160p needs cameras that record by themselves; the ' +
-        'catalogue has none yet. Choose 1080p everywhere, or leave the recordings out.',
-    );
   if (!only) return;
   if (rules.switching === 'none, cut later' && pictures.length > 1) {
     if (
@@ -199,18 +230,13 @@ export const addPictures = (plan: Plan): void => {
           'Choose another school of switching, or deliver a recording per camera.',
       );
     for (const subject of pictures) addSource(plan, subject);
-    addRecorders(plan, pictures, true);
+    addRecorders(
+      plan,
+      pictures.filter(({ source }) => source !== 'camera'),
+    );
     return;
   }
   if (pictures.length === 1) addSingle(plan, only);
   else if (rules.switching === 'software') inSoftware(plan);
   else inHardware(plan);
-  if (recorded)
-    addRecorders(
-      plan,
-      pictures.filter(({ source }) => source === 'camera'),
-      pictures.length > 1 &&
-        rules.switching === 'hardware switcher' &&
-        switcherFor(plan).classId === 'switcher-20',
-    );
 };

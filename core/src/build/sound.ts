@@ -27,7 +27,7 @@ const DESKS: readonly Desk[] = [
     inputs: 16,
     phones: 2,
     outs: ['main-1', 'main-2'],
-    phantom: () => 'phantom',
+    phantom: (channel) => `phantom-${channel}`,
   },
 ];
 

@@ -26,6 +26,14 @@ interface CameraDraft {
   readonly sleepMin?: number;
   readonly batteryMin?: number;
   readonly focusNoiseDba?: number;
+  /** Takes lenses of this mount; left out, its lens is built in */
+  readonly mount?: string;
+  /** Sets its exposure by itself unless told not to */
+  readonly setsItself?: true;
+  /** The focus is followed by hand */
+  readonly byHand?: true;
+  /** Crop of its stabiliser */
+  readonly stabiliserCrop?: number;
 }
 
 /** The figures of a camera and the controls they need. */
@@ -39,6 +47,10 @@ export const cameraFigures = ({
   sleepMin,
   batteryMin,
   focusNoiseDba,
+  mount,
+  setsItself,
+  byHand,
+  stabiliserCrop,
 }: CameraDraft): { camera: CameraFigures; controls: Record<string, Control> } => {
   const [sensorWidthMm, sensorHeightMm] = SENSORS[sensor];
   const [shortest, longest, initial] = focal;
@@ -51,6 +63,13 @@ export const cameraFigures = ({
       fNumberControl: 'f-number',
       shutterControl: 'shutter',
       isoControl: 'iso',
+      ...(mount === undefined ? {} : { mount }),
+      autoExposureControl: 'auto-exposure',
+      autofocusControl: 'autofocus',
+      greyControl: 'grey-filter',
+      ...(stabiliserCrop === undefined
+        ? {}
+        : { stabiliser: { control: 'stabiliser', crop: stabiliserCrop } }),
       ...(recordLimitMin === undefined ? {} : { recordLimitMin }),
       ...(heatMin === undefined ? {} : { heatMin: { ...heatMin } }),
       ...(sleepMin === undefined ? {} : { sleep: { afterMin: sleepMin, control: 'sleep-timer' } }),
@@ -68,7 +87,10 @@ export const cameraFigures = ({
       iso: amount('Sensitivity, ISO', '', 50, 25_600, 800, 50),
       ...(sleepMin === undefined ? {} : { 'sleep-timer': toggle('Sleep timer') }),
       ...(batteryMin === undefined ? {} : { mains: toggle('On a mains adapter', true) }),
-      ...(focusNoiseDba === undefined ? {} : { autofocus: toggle('Autofocus', true) }),
+      'auto-exposure': toggle('Sets its exposure by itself', setsItself ?? false),
+      'grey-filter': amount('Grey filter', 'stops', 0, 10, 0, 1),
+      autofocus: toggle('Autofocus', !byHand),
+      ...(stabiliserCrop === undefined ? {} : { stabiliser: toggle('Stabiliser') }),
     },
   };
 };

@@ -1,86 +1,40 @@
 import type { Model } from '../rig/devices/model';
-import type { Connector, PictureSource } from '../rig/devices/ports';
+import { camera, emits, ownRecording } from './camera-class';
 import { cameraFigures } from './camera-figures';
-import { type ClassDraft, deviceClass, hdmi, sdi, toggle, usbDevice } from './parts';
-import type { FormatText } from './picture-parts';
-import { codings, encodings, HD_30, HD_60, sourceFormats, UHD_30, UHD_60 } from './picture-parts';
-
-const emits = (more: Partial<PictureSource> = {}): { picture: PictureSource } => ({
-  picture: {
-    formatControl: 'format',
-    clean: true,
-    copyProtected: false,
-    encodingControl: null,
-    ...more,
-  },
-});
-
-const camera = (
-  id: string,
-  name: string,
-  about: string,
-  list: readonly FormatText[],
-  initial: FormatText,
-  outputs: {
-    hdmi?: { connector: Connector; gbps: number; clean: boolean };
-    sdiGbps?: number;
-    usb?: boolean;
-  },
-  optics: Parameters<typeof cameraFigures>[0],
-  more: Partial<ClassDraft> = {},
-): Model => {
-  const clean = outputs.hdmi?.clean === false ? 'overlays-off' : true;
-  const ports: ClassDraft['ports'] = {
-    ...(outputs.hdmi
-      ? {
-          hdmi: {
-            ...hdmi('out', 'HDMI', outputs.hdmi.gbps, outputs.hdmi.connector),
-            emits: emits({ clean, codingControl: 'coding' }),
-          },
-        }
-      : {}),
-    ...(outputs.sdiGbps ? { sdi: { ...sdi('out', 'SDI', outputs.sdiGbps), emits: emits() } } : {}),
-    ...(outputs.usb
-      ? { usb: { ...usbDevice(5), emits: emits({ clean, encodingControl: 'encoding' }) } }
-      : {}),
-  };
-  const figures = cameraFigures(optics);
-  return deviceClass(id, {
-    name,
-    kind: 'camera',
-    step: 'source',
-    about,
-    ports,
-    ...more,
-    camera: figures.camera,
-    controls: {
-      format: sourceFormats('Output format', list, initial),
-      ...(outputs.hdmi
-        ? {
-            coding: codings(
-              list === UHD_60 ? ['422 10 limited', '420 8 limited'] : ['422 10 limited'],
-              '422 10 limited',
-            ),
-          }
-        : {}),
-      ...(clean === true ? {} : { 'overlays-off': toggle('Clean output', false) }),
-      ...(outputs.usb ? { encoding: encodings(['compressed'], 'compressed') } : {}),
-      ...figures.controls,
-    },
-  });
-};
+import { deviceClass, hdmi, toggle, usbDevice } from './parts';
+import { encodings, HD_30, HD_60, sourceFormats, UHD_30, UHD_60 } from './picture-parts';
 
 const CROP_2160P30 = { '3840x2160p30': 1.23, '3840x2160p30000/1001': 1.23, '3840x2160p25': 1.23 };
 
-const webcamFigures = cameraFigures({ sensor: 'small', focal: [4, 4, 4], fNumber: 2 });
+const webcamFigures = cameraFigures({
+  sensor: 'small',
+  focal: [4, 4, 4],
+  fNumber: 2,
+  setsItself: true,
+});
 
 const phoneFigures = cameraFigures({
   sensor: 'phone',
   focal: [6.8, 6.8, 6.8],
   fNumber: 1.8,
+  setsItself: true,
+  stabiliserCrop: 1.15,
   batteryMin: 120,
   heatMin: { '1920x1080p60': 60 },
 });
+
+const phoneCard = ownRecording(
+  { mbps: 50, capacityGb: 128, writes: 100, initial: '1920x1080p30' },
+  UHD_30,
+  [],
+);
+
+const micInputCard = ownRecording(
+  { mbps: 50, capacityGb: 64, writes: 40, initial: '1920x1080p60', on: true },
+  HD_60,
+  ['hdmi'],
+  'mini-jack',
+);
 
 export const cameras: readonly Model[] = [
   camera(
@@ -92,11 +46,15 @@ export const cameras: readonly Model[] = [
     {
       hdmi: { connector: 'micro-hdmi', gbps: 8.16, clean: false },
       usb: true,
+      card: { mbps: 100, capacityGb: 128, writes: 60, initial: '1920x1080p60' },
+      mic: 'mini-jack',
     },
     {
       sensor: 'reduced frame',
       focal: [8, 600, 35],
       fNumber: 1.4,
+      mount: 'Mirrorless',
+      stabiliserCrop: 1.1,
       crops: CROP_2160P30,
       recordLimitMin: 29,
       heatMin: { '3840x2160p30': 40, '3840x2160p25': 45 },
@@ -115,11 +73,15 @@ export const cameras: readonly Model[] = [
     {
       hdmi: { connector: 'hdmi', gbps: 8.16, clean: false },
       usb: true,
+      card: { mbps: 100, capacityGb: 256, writes: 90, initial: '1920x1080p60' },
+      mic: 'mini-jack',
     },
     {
       sensor: 'full frame',
       focal: [8, 600, 50],
       fNumber: 1.4,
+      mount: 'Mirrorless',
+      stabiliserCrop: 1.1,
       recordLimitMin: 120,
       sleepMin: 10,
       batteryMin: 120,
@@ -132,8 +94,20 @@ export const cameras: readonly Model[] = [
     'Runs for hours, full-size HDMI and SDI.',
     UHD_30,
     '1920x1080p60',
-    { hdmi: { connector: 'hdmi', gbps: 8.16, clean: true }, sdiGbps: 2.97 },
-    { sensor: 'one inch', focal: [9, 111, 24], fNumber: 2.8, batteryMin: 240 },
+    {
+      hdmi: { connector: 'hdmi', gbps: 8.16, clean: true },
+      sdiGbps: 2.97,
+      card: { mbps: 50, capacityGb: 128, writes: 60, initial: '1920x1080p60' },
+      mic: 'xlr',
+    },
+    {
+      sensor: 'one inch',
+      focal: [9, 111, 24],
+      fNumber: 2.8,
+      batteryMin: 240,
+      setsItself: true,
+      stabiliserCrop: 1.08,
+    },
   ),
   camera(
     'camera-ptz',
@@ -142,7 +116,7 @@ export const cameras: readonly Model[] = [
     HD_60,
     '1920x1080p60',
     { hdmi: { connector: 'hdmi', gbps: 8.16, clean: true }, sdiGbps: 2.97 },
-    { sensor: 'small', focal: [4.4, 88, 10], fNumber: 1.8 },
+    { sensor: 'small', focal: [4.4, 88, 10], fNumber: 1.8, setsItself: true },
   ),
   camera(
     'camera-studio',
@@ -151,7 +125,7 @@ export const cameras: readonly Model[] = [
     UHD_60,
     '1920x1080p60',
     { hdmi: { connector: 'hdmi', gbps: 14.4, clean: true }, sdiGbps: 11.88 },
-    { sensor: 'reduced frame', focal: [8, 600, 35], fNumber: 2 },
+    { sensor: 'reduced frame', focal: [8, 600, 35], fNumber: 2, mount: 'Mirrorless', byHand: true },
   ),
   camera(
     'camera-roaming',
@@ -159,9 +133,70 @@ export const cameras: readonly Model[] = [
     'Carried on a shoulder with a servo zoom; 12 Gb/s SDI and a battery.',
     UHD_60,
     '1920x1080p60',
-    { sdiGbps: 11.88 },
+    {
+      sdiGbps: 11.88,
+      card: { mbps: 150, capacityGb: 256, writes: 120, initial: '1920x1080p60' },
+      mic: 'xlr',
+    },
     { sensor: 'reduced frame', focal: [18, 110, 35], fNumber: 4, batteryMin: 150 },
   ),
+  camera(
+    'camera-action',
+    'Action camera',
+    'Small and wide, on a clamp or a helmet; records on its card, or is a camera over USB.',
+    UHD_30,
+    '1920x1080p60',
+    {
+      usb: true,
+      card: { mbps: 60, capacityGb: 128, writes: 60, initial: '1920x1080p60', on: true },
+    },
+    {
+      sensor: 'small',
+      focal: [2.9, 2.9, 2.9],
+      fNumber: 2.5,
+      setsItself: true,
+      stabiliserCrop: 1.25,
+      batteryMin: 75,
+      heatMin: { '3840x2160p30': 30, '3840x2160p25': 35, '1920x1080p60': 60 },
+    },
+  ),
+  camera(
+    'camera-cinema',
+    'Compact camera with XLR and a fast card',
+    'Interchangeable lens and two microphone sockets; records for as long as its card lasts.',
+    UHD_60,
+    '1920x1080p60',
+    {
+      hdmi: { connector: 'hdmi', gbps: 14.4, clean: true },
+      sdiGbps: 11.88,
+      card: { mbps: 200, capacityGb: 512, writes: 200, initial: '1920x1080p60' },
+      mic: 'xlr',
+    },
+    {
+      sensor: 'full frame',
+      focal: [8, 600, 50],
+      fNumber: 1.4,
+      mount: 'Mirrorless',
+      byHand: true,
+      batteryMin: 150,
+    },
+  ),
+  deviceClass('camera-mic-input', {
+    name: 'Camera with microphone input',
+    kind: 'camera',
+    step: 'source',
+    about: 'A camera that also records sound from a microphone socket.',
+    ports: {
+      hdmi: { ...hdmi('out', 'HDMI', 8.16, 'micro-hdmi'), emits: emits() },
+      ...micInputCard.ports,
+    },
+    routes: micInputCard.routes,
+    storage: micInputCard.storage,
+    controls: {
+      format: sourceFormats('Output format', HD_60, '1920x1080p60'),
+      ...micInputCard.controls,
+    },
+  }),
   deviceClass('webcam', {
     name: 'Webcam, 1080p',
     kind: 'webcam',
@@ -179,8 +214,12 @@ export const cameras: readonly Model[] = [
     name: 'Phone as a camera',
     kind: 'phone',
     step: 'source',
-    about: 'A phone on a stand: over USB as a camera, or by an adapter to HDMI.',
+    about:
+      'A phone on a stand: over USB as a camera, by an adapter to HDMI, or with a recording of its own.',
+    storage: phoneCard.storage,
+    routes: phoneCard.routes,
     ports: {
+      ...phoneCard.ports,
       usb: { ...usbDevice(0.48), emits: emits({ encodingControl: 'encoding' }) },
       hdmi: { ...hdmi('out', 'HDMI adapter', 8.16), emits: emits({ clean: 'overlays-off' }) },
     },
@@ -189,76 +228,8 @@ export const cameras: readonly Model[] = [
       encoding: encodings(['compressed'], 'compressed'),
       'overlays-off': toggle('Clean output', false),
       ...phoneFigures.controls,
+      ...phoneCard.controls,
     },
     camera: phoneFigures.camera,
-  }),
-  deviceClass('player-slides', {
-    name: 'Slides computer',
-    kind: 'player',
-    step: 'source',
-    about: 'A laptop whose second screen is a source: slides, a browser, clips with sound.',
-    ports: {
-      hdmi: {
-        ...hdmi('out', 'HDMI', 8.16),
-        emits: {
-          ...emits({ copyProtected: 'protected', codingControl: 'coding' }),
-          sound: { type: 'digital', levelDbfs: -20, crestDb: 12, noiseDbfs: -90 },
-        },
-      },
-    },
-    controls: {
-      format: sourceFormats('Output format', UHD_30, '1920x1080p60'),
-      coding: codings(['rgb 8 full', 'rgb 8 limited'], 'rgb 8 limited'),
-      protected: toggle('Shows protected content', false),
-    },
-  }),
-  deviceClass('player-graphics', {
-    name: 'Graphics computer, three outputs',
-    kind: 'player',
-    step: 'source',
-    about:
-      'Titles, score and slides from three outputs of an expansion card, each its own picture.',
-    ports: Object.fromEntries(
-      [1, 2, 3].map((n) => [
-        `sdi-${n}`,
-        {
-          ...sdi('out', `Card output ${n}`, 2.97),
-          emits: {
-            picture: {
-              formatControl: `format-${n}`,
-              clean: true,
-              copyProtected: false,
-              encodingControl: null,
-            },
-          },
-        },
-      ]),
-    ),
-    controls: Object.fromEntries(
-      [1, 2, 3].map((n) => [
-        `format-${n}`,
-        sourceFormats(`Output ${n} format`, HD_60, '1920x1080p60'),
-      ]),
-    ),
-  }),
-  deviceClass('player-console', {
-    name: 'Games console',
-    kind: 'player',
-    step: 'source',
-    about: 'HDMI source that protects its picture until told not to.',
-    ports: {
-      hdmi: {
-        ...hdmi('out', 'HDMI', 14.4),
-        emits: {
-          ...emits({ copyProtected: 'protected', codingControl: 'coding' }),
-          sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -90 },
-        },
-      },
-    },
-    controls: {
-      format: sourceFormats('Output format', UHD_60, '1920x1080p60'),
-      coding: codings(['rgb 8 full', 'rgb 8 limited', '420 8 limited'], 'rgb 8 limited'),
-      protected: toggle('Copy protection', true),
-    },
   }),
 ];

@@ -1,5 +1,17 @@
 import { analyse } from '../analyse';
-import { apply, blankRig, figureAt, KINDS, mate, type Model, STEPS } from '../rig';
+import { report } from '../report';
+import {
+  apply,
+  blankRig,
+  figureAt,
+  importRig,
+  KINDS,
+  mate,
+  type Model,
+  type Rig,
+  rigToJson,
+  STEPS,
+} from '../rig';
 import { CABLES, CATALOGUE, classById, reachM, STOCK_LENGTHS_M } from './index';
 
 const named = CATALOGUE.map((model) => [model.classId ?? model.name, model] as const);
@@ -64,6 +76,19 @@ describe.each(named)('%s', (_id, model) => {
       ),
     ).toEqual([]);
     expect(findings.map(({ level }) => level).filter((level) => level !== 'note')).toEqual([]);
+  });
+  it('is analysed alike in whatever order its file is written', () => {
+    const switches = Object.entries(model.controls).flatMap(([control, { type }]) =>
+      type === 'switch' ? [control] : [],
+    );
+    const rig = switches.reduce<Rig>(
+      (given, control) =>
+        apply(given, { type: 'setControl', deviceId: 'it', control, value: true }),
+      alone(model),
+    );
+    const read = importRig(new TextEncoder().encode(rigToJson(rig)));
+    const told = (of: Rig): string => JSON.stringify(report(analyse(of), { predictions: false }));
+    expect(read.ok && told(read.rig)).toBe(told(rig));
   });
   it('says in a sentence what it is', () => {
     expect(model.about.length).toBeGreaterThan(10);

@@ -9,14 +9,48 @@ import {
   gain,
   hdmi,
   idsOf,
+  phonesOut,
   route,
   software,
+  toggle,
   usbDevice,
   usbHost,
 } from './parts';
-import { formats, HD_30 } from './picture-parts';
+import { formats, HD_30, UHD_60 } from './picture-parts';
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
+
+/** What its own programs and its mix send out again: by interfaces, the network, screens and headphones. */
+const returns = (usb: readonly string[], outputs: readonly string[]): Record<string, Route> => {
+  const digital = outputs.filter((id) => id !== 'headphones');
+  const toEars = { fullScaleDbu: 6, dynamicRangeDba: 96 };
+  const heard = (
+    from: readonly string[],
+    switchControl: string,
+    volume: string,
+  ): Record<'out' | 'ears', Route> => {
+    const carries = { when: { control: switchControl, is: true } };
+    const gainBy = { gain: { control: volume } };
+    return {
+      out: route(from, digital, COMPUTER_BUFFER, { sound: gainBy, ...carries }),
+      ears: route(from, 'headphones', COMPUTER_BUFFER, {
+        sound: { ...gainBy, toAnalogue: toEars },
+        ...carries,
+      }),
+    };
+  };
+  const programs = heard(['programs-in'], 'programs-aloud', 'programs-volume');
+  const mix = heard([...usb, 'network'], 'mix-aloud', 'mix-volume');
+  return {
+    'programs-out': programs.out,
+    'programs-ears': programs.ears,
+    'mix-out': mix.out,
+    'mix-ears': mix.ears,
+    'call-ears': route('call-in', 'headphones', COMPUTER_BUFFER, {
+      sound: { gain: { control: 'call-volume' }, toAnalogue: toEars },
+    }),
+  };
+};
 
 /**
  * A computer's own programs: a programme made of everything that comes in, single tracks, single
@@ -32,8 +66,17 @@ export const computer = (
   storage: Storage,
 ): Model => {
   const usb = Object.keys(sockets);
-  const inputs = [...usb, 'call-in'];
+  const inputs = [...usb, 'call-in', 'programs-in'];
+  const shown = idsOf(screens, 'screen');
+  /** Where sound leaves it again */
+  const outputs = [...usb, 'headphones', 'network', ...shown];
   const canvas: Route['picture'] = { does: 'house format', formatControl: 'canvas', scaler: true };
+  /** A screen has a format of its own, whatever the programme is made in */
+  const onScreen: Route['picture'] = {
+    does: 'house format',
+    formatControl: 'screen-format',
+    scaler: true,
+  };
   return deviceClass(id, {
     name,
     kind: 'computer',
@@ -45,12 +88,20 @@ export const computer = (
     ports: {
       ...sockets,
       'call-in': software('in', 'From calls'),
+      'programs-in': software('in', 'From its own programs'),
       programme: software('out', 'Programme'),
       tracks: software('out', 'Single tracks'),
       pictures: software('out', 'Single pictures'),
       'call-out': software('out', 'To calls'),
       ...each(screens, 'screen', (n) => hdmi('out', `Screen ${n}`, 14.4)),
-      network: { family: 'network', direction: 'in', name: 'Network', connector: 'rj45', gbps: 1 },
+      headphones: phonesOut('Headphones', 6),
+      network: {
+        family: 'network',
+        direction: 'both',
+        name: 'Network',
+        connector: 'rj45',
+        gbps: 1,
+      },
     },
     routes: {
       'programme-picture': route(inputs, 'programme', { frames: 2 }, { picture: canvas }),
@@ -61,8 +112,15 @@ export const computer = (
         sound: { keepsApart: true },
       }),
       pictures: route(inputs, 'pictures', { frames: 1 }, { picture: { does: 'pass' } }),
-      'call-picture': route(usb, 'call-out', { frames: 2 }, { picture: canvas }),
-      'call-sound': route([...usb, 'network'], 'call-out', COMPUTER_BUFFER, { sound: {} }),
+      'call-picture': route(
+        [...usb, 'programs-in'],
+        'call-out',
+        { frames: 2 },
+        { picture: canvas },
+      ),
+      'call-sound': route([...usb, 'network', 'programs-in'], 'call-out', COMPUTER_BUFFER, {
+        sound: {},
+      }),
       'call-others': route('call-in', 'call-out', COMPUTER_BUFFER, {
         sound: {},
         exceptSource: true,
@@ -75,8 +133,10 @@ export const computer = (
       'call-aloud': route('call-in', usb, COMPUTER_BUFFER, {
         sound: { gain: { control: 'call-volume' } },
       }),
-      'call-shown': route('call-in', idsOf(screens, 'screen'), { frames: 1 }, { picture: canvas }),
-      screens: route(usb, idsOf(screens, 'screen'), { frames: 2 }, { picture: canvas }),
+      ...returns(usb, outputs),
+      'call-shown': route('call-in', shown, { frames: 1 }, { picture: onScreen }),
+      'programs-shown': route('programs-in', shown, { frames: 1 }, { picture: onScreen }),
+      screens: route(usb, shown, { frames: 2 }, { picture: onScreen }),
     },
     controls: {
       canvas: formats(
@@ -84,6 +144,11 @@ export const computer = (
         [...HD_30, '1920x1080p60', '3840x2160p30'],
         '1920x1080p30',
       ),
+      'screen-format': formats('Format of its screens', UHD_60, '1920x1080p60'),
+      'programs-aloud': toggle('Its programs are heard at its outputs', true),
+      'programs-volume': gain('Volume of its programs', -60, 0, -20, 0.5),
+      'mix-aloud': toggle('The mix is sent to its outputs', false),
+      'mix-volume': gain('Volume of the mix', -60, 0, -20, 0.5),
       'programme-trim': gain('Programme trim', -24, 24, 0, 0.5),
       'call-volume': gain('Volume of callers', -24, 24, 0, 0.5),
       'call-hears': choice(
@@ -150,4 +215,29 @@ const hub = (id: string, name: string, gbps: UsbPort['gbps'], sockets: number): 
 export const hubs: readonly Model[] = [
   hub('hub-5g', 'USB hub, 5 Gb/s, four sockets', 5, 4),
   hub('hub-usb-2', 'USB hub, 480 Mb/s, four sockets', 0.48, 4),
+  hub('hub-10g', 'USB hub, 10 Gb/s, four sockets', 10, 4),
+  deviceClass('dock-usb', {
+    name: 'Dock for a laptop',
+    kind: 'hub',
+    step: 'take in',
+    about:
+      'Many sockets on one plug of the computer, and a supply. Convenient, and the first thing ' +
+      'to fail: capture goes past it.',
+    needsSupply: true,
+    ports: {
+      up: usbDevice(10, 'usb-c', 'To the computer'),
+      ...each(2, 'usb', (n) => usbHost(`Socket ${n}`, 10, undefined, 'usb-c')),
+      ...each(3, 'slow', (n) => usbHost(`Socket ${n + 2}`, 5)),
+    },
+    routes: {
+      up: route([...idsOf(2, 'usb'), ...idsOf(3, 'slow')], 'up', AT_ONCE, {
+        sound: {},
+        picture: { does: 'pass' },
+      }),
+      down: route('up', [...idsOf(2, 'usb'), ...idsOf(3, 'slow')], AT_ONCE, {
+        sound: {},
+        picture: { does: 'pass' },
+      }),
+    },
+  }),
 ];

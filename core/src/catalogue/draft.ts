@@ -2,6 +2,8 @@ import { type CableId, classById } from '.';
 import { apply } from '../rig/apply';
 import type { SimpleCommand } from '../rig/commands';
 import type { ControlValue } from '../rig/devices/model';
+import type { Lens } from '../rig/lenses/schema';
+import { USUAL_LENSES } from '../rig/lenses/usual';
 import { mate, portAt } from '../rig/links/mating';
 import type { End } from '../rig/links/schema';
 import { type Person, USUAL_PERSON } from '../rig/people/schema';
@@ -114,6 +116,28 @@ export class RigDraft {
     return this.do({ type: 'standDevice', deviceId, on: { supportId, xM, yM, turnDeg, upM } });
   }
 
+  /** Adds a usual lens, by its name, and puts it on a camera. */
+  lens(
+    lensId: string,
+    usual: string,
+    onto: string | null,
+    more: Partial<Omit<Lens, 'order'>> = {},
+  ): this {
+    const of = USUAL_LENSES.find(({ name }) => name === usual);
+    if (!of) throw new RangeError(`there is no usual lens "${usual}"`);
+    this.do({ type: 'addLens', lensId, lens: { ...of, ...more } });
+    return onto === null ? this : this.do({ type: 'mountLens', deviceId: onto, lensId });
+  }
+
+  /** A setting worth repeating, of a device, or of the room. */
+  reminder(reminderId: string, deviceId: string | null, what: string, value: string): this {
+    return this.do({
+      type: 'addReminder',
+      reminderId,
+      reminder: { deviceId, personId: null, what, value },
+    });
+  }
+
   /** Plans a camera's shot. @param distanceM lens to subject */
   shot(deviceId: string, more: Partial<Omit<ShotPlan, 'deviceId' | 'order'>>): this {
     return this.do({
@@ -137,12 +161,13 @@ export class RigDraft {
         name,
         layers: layers.map(([deviceId, box]) => ({ deviceId, box })),
         heard: heard === null ? null : [...heard],
+        selects: [],
       },
     });
     return this.do({
       type: 'addButton',
       buttonId: `to-${sceneId}`,
-      button: { label: name, does: { type: 'scene', sceneId }, guard: 'none' },
+      button: { label: name, does: { type: 'scene', sceneId }, guard: 'none', handId: null },
     });
   }
 

@@ -9,9 +9,12 @@ import { microphones } from './microphones';
 import { mixers } from './mixers';
 import { networkSound } from './network-sound';
 import { outlets } from './outlets';
+import { players } from './players';
+import { programs } from './programs';
 import { picturePaths } from './picture-paths';
 import { screens } from './screens';
 import { shapers } from './shapers';
+import { soundMore } from './sound-more';
 import { soundSundries } from './sound-sundries';
 import { switchers } from './switchers';
 
@@ -25,6 +28,8 @@ export { WANTED_FORMATS } from './picture-parts';
  */
 export const CATALOGUE: readonly Model[] = [
   ...cameras,
+  ...players,
+  ...programs,
   ...picturePaths,
   ...switchers,
   ...captures,
@@ -34,6 +39,7 @@ export const CATALOGUE: readonly Model[] = [
   ...interfaces,
   ...mixers,
   ...soundSundries,
+  ...soundMore,
   ...networkSound,
   ...computers,
   ...hubs,

@@ -1,4 +1,5 @@
 import type { Model, Route } from '../rig/devices/model';
+import type { AnaloguePort } from '../rig/devices/ports';
 import {
   deviceClass,
   each,
@@ -10,6 +11,7 @@ import {
   phonesOut,
   preampToDigital,
   route,
+  software,
   toggle,
   usbDevice,
 } from './parts';
@@ -30,6 +32,10 @@ interface InterfaceDraft {
   readonly pads: boolean;
   readonly optical: boolean;
   readonly phones: number;
+  /** So many of its inputs are one socket for a microphone, a line or an instrument */
+  readonly combos?: number;
+  /** Records a track an input on a card of its own */
+  readonly card?: true;
 }
 
 const phantomSwitch = (channel: number, draft: InterfaceDraft): string =>
@@ -40,6 +46,21 @@ const phantomLabel = (n: number, draft: InterfaceDraft): string =>
     ? `Phantom power ${n}`
     : `Phantom power ${(n - 1) * draft.phantomGroup + 1}–${n * draft.phantomGroup}`;
 
+const comboOf = (n: number, { combos = 0 }: InterfaceDraft): Pick<AnaloguePort, 'socket'> =>
+  n <= combos ? { socket: `input-${n}` } : {};
+
+/** A socket for a guitar: it hardly loads it. */
+const instrumentIn = (name: string): AnaloguePort => ({
+  family: 'analogue',
+  direction: 'in',
+  name,
+  connector: 'combo',
+  nominal: 'instrument',
+  balanced: false,
+  inputOhms: 1_000_000,
+  maxInDbu: 12,
+});
+
 const soundInterface = (id: string, draft: InterfaceDraft): Model =>
   deviceClass(id, {
     name: draft.name,
@@ -47,10 +68,26 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
     step: 'take in',
     about: draft.about,
     ports: {
-      ...each(draft.microphones, 'mic', (n) =>
-        micIn(`Input ${n}`, draft.inputOhms, draft.maxInDbu, phantomSwitch(n, draft)),
-      ),
-      ...each(draft.lines, 'line', (n) => lineIn(`Line ${n}`)),
+      ...each(draft.microphones, 'mic', (n) => ({
+        ...micIn(`Input ${n}`, draft.inputOhms, draft.maxInDbu, phantomSwitch(n, draft)),
+        ...comboOf(n, draft),
+      })),
+      ...each(draft.lines, 'line', (n) => ({
+        ...lineIn(`Line ${n}`, 22, n <= (draft.combos ?? 0) ? 'combo' : 'jack'),
+        ...comboOf(n, draft),
+      })),
+      ...each(draft.combos ?? 0, 'instrument', (n) => ({
+        ...instrumentIn(`Instrument ${n}`),
+        ...comboOf(n, draft),
+      })),
+      ...(draft.card
+        ? {
+            card: software('out', 'Card', {
+              ends: { sound: 'welcome' },
+              records: { control: 'record' },
+            }),
+          }
+        : {}),
       ...(draft.optical
         ? {
             optical: {
@@ -64,10 +101,35 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
           }
         : {}),
       usb: usbDevice(0.48),
-      ...each(2, 'out', (n) => lineOut(`Output ${n}`, 18)),
-      ...each(draft.phones, 'phones', (n) => phonesOut(`Headphones ${n}`)),
+      ...each(2, 'out', (n) => lineOut(`Output ${n}`, draft.maxInDbu)),
+      ...each(draft.phones, 'phones', (n) => phonesOut(`Headphones ${n}`, draft.maxInDbu)),
     },
     routes: {
+      ...each<Route>(draft.combos ?? 0, 'instrument', (n) =>
+        route(`instrument-${n}`, 'usb', CONVERSION_DELAY, {
+          sound: {
+            gain: { control: `gain-${n}` },
+            ownNoiseDbu: -108,
+            toDigital: { dynamicRangeDba: draft.dynamicRangeDba },
+          },
+        }),
+      ),
+      ...(draft.card
+        ? each<Route>(draft.microphones, 'track', (n) =>
+            route(`mic-${n}`, 'card', CONVERSION_DELAY, {
+              sound: {
+                ...preampToDigital(
+                  `gain-${n}`,
+                  draft.einDbu,
+                  draft.maxGainDb,
+                  draft.dynamicRangeDba,
+                  draft.pads ? `pad-${n}` : undefined,
+                ),
+                keepsApart: true,
+              },
+            }),
+          )
+        : {}),
       ...each<Route>(draft.microphones, 'mic', (n) =>
         route(`mic-${n}`, 'usb', CONVERSION_DELAY, {
           sound: preampToDigital(
@@ -118,18 +180,23 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
         toggle(phantomLabel(n, draft)),
       ),
       ...(draft.pads ? each(draft.microphones, 'pad', (n) => toggle(`Pad ${n}, 20 dB`)) : {}),
+      ...(draft.card ? { record: toggle('Records on its card', true) } : {}),
       listen: gain('Monitor level', -60, 0, -20),
       direct: toggle('Direct monitoring', true),
     },
+    ...(draft.card ? { storage: { medium: 'card', capacityGb: 64, writeMBps: 30 } } : {}),
     spread: { 'routes.mic-1.sound.ein.0.dbu': [draft.einDbu - 1.5, draft.einDbu + 4] },
   });
 
 export const interfaces: readonly Model[] = [
   soundInterface('interface-2', {
     name: 'Interface, two microphones',
-    about: 'Modest USB interface with 54 dB of gain. One phantom switch for both inputs.',
+    about:
+      'Modest USB interface with 54 dB of gain. Each input is one socket for a microphone, a ' +
+      'line or an instrument; one phantom switch for both.',
     microphones: 2,
     lines: 2,
+    combos: 2,
     inputOhms: 3000,
     maxInDbu: 10,
     maxGainDb: 54,
@@ -169,5 +236,22 @@ export const interfaces: readonly Model[] = [
     pads: true,
     optical: true,
     phones: 2,
+  }),
+  soundInterface('interface-4-card', {
+    name: 'Interface, four microphones, with a card',
+    about: 'As the one with four, and records a track an input on a card of its own.',
+    microphones: 4,
+    lines: 4,
+    combos: 4,
+    inputOhms: 3000,
+    maxInDbu: 16,
+    maxGainDb: 69,
+    einDbu: -128.5,
+    dynamicRangeDba: 117,
+    phantomGroup: 1,
+    pads: true,
+    optical: false,
+    phones: 2,
+    card: true,
   }),
 ];

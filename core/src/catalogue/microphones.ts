@@ -1,6 +1,7 @@
 import type { Model } from '../rig/devices/model';
 import type { Pattern } from '../rig/devices/sound-model';
 import { choice, deviceClass, gain, mouthDistance, route, usbDevice } from './parts';
+import { stereoPair } from './stereo-pair';
 import { wireless } from './wireless';
 
 const patternChoice = (patterns: readonly [Pattern, ...Pattern[]]) =>
@@ -23,6 +24,10 @@ interface Capsule {
   readonly phantomHarms?: boolean;
   /** Fixed, or the patterns it can be switched to, the usual one first */
   readonly pattern: Pattern | readonly [Pattern, ...Pattern[]];
+  /** A small plug instead of XLR: for cameras, phones and transmitters, which power it */
+  readonly smallPlug?: true;
+  /** Powered by a supply of its own */
+  readonly needsSupply?: true;
   readonly spread: readonly [number, number];
 }
 
@@ -32,14 +37,15 @@ export const wired = (id: string, capsule: Capsule): Model =>
     kind: 'microphone',
     step: 'source',
     about: capsule.about,
+    ...(capsule.needsSupply ? { needsSupply: true } : {}),
     ports: {
       out: {
         family: 'analogue',
         direction: 'out',
         name: 'Output',
-        connector: 'xlr',
+        connector: capsule.smallPlug ? 'mini-jack' : 'xlr',
         nominal: 'microphone',
-        balanced: true,
+        balanced: !capsule.smallPlug,
         sourceOhms: capsule.ohms,
         maxOutDbu: null,
         ...(capsule.phantomMa === undefined ? {} : { phantomNeedMa: capsule.phantomMa }),
@@ -151,7 +157,7 @@ export const microphones: readonly Model[] = [
     selfNoise: 22,
     maxSpl: 130,
     distanceM: 0.8,
-    pattern: 'omni',
+    pattern: 'half space',
     phantomMa: 4,
     spread: [8, 25],
   }),
@@ -167,6 +173,59 @@ export const microphones: readonly Model[] = [
     phantomMa: 3,
     spread: [3, 8],
   }),
+  wired('mic-dynamic-active', {
+    name: 'Broadcast dynamic with its own lift',
+    about:
+      'As the one of low output, with an amplifier in its body: needs phantom power and no booster.',
+    mvPerPa: 19.6,
+    ohms: 150,
+    selfNoise: 23,
+    maxSpl: 134,
+    distanceM: 0.08,
+    pattern: 'cardioid',
+    phantomMa: 3,
+    spread: [14, 24],
+  }),
+  wired('mic-tube', {
+    name: 'Tube condenser with its own supply',
+    about:
+      'A valve in the capsule’s body; its supply box powers it and is plugged into the mains. Needs no phantom power.',
+    mvPerPa: 18,
+    ohms: 200,
+    selfNoise: 17,
+    maxSpl: 132,
+    distanceM: 0.25,
+    pattern: ['cardioid', 'omni', 'figure of eight'],
+    needsSupply: true,
+    spread: [10, 28],
+  }),
+  wired('mic-on-camera', {
+    name: 'Microphone on top of a camera',
+    about:
+      'A short shotgun with a small plug, powered by the camera. A scratch track, not a voice.',
+    mvPerPa: 16,
+    ohms: 200,
+    selfNoise: 20,
+    maxSpl: 128,
+    distanceM: 1.2,
+    pattern: 'supercardioid',
+    smallPlug: true,
+    spread: [8, 32],
+  }),
+  wired('mic-lavalier-plug', {
+    name: 'Lavalier with a small plug',
+    about:
+      'Clip-on capsule on a thin cable, powered by the phone, camera or pack it is plugged into.',
+    mvPerPa: 10,
+    ohms: 400,
+    selfNoise: 28,
+    maxSpl: 120,
+    distanceM: 0.2,
+    pattern: 'omni',
+    smallPlug: true,
+    spread: [5, 18],
+  }),
+  stereoPair,
   ...wireless,
   deviceClass('mic-usb', {
     name: 'USB microphone',

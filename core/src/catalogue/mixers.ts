@@ -25,15 +25,19 @@ export const mixer = (
   maxGainDb: number,
   einDbu: number,
   phones: number,
-): Model =>
-  deviceClass(id, {
+  isDigital = false,
+): Model => {
+  /** A digital desk takes its time, and powers each channel by itself */
+  const throughDesk = isDigital ? { ms: 1.5 } : AT_ONCE;
+  const phantomOf = (n: number): string => (isDigital ? `phantom-${n}` : 'phantom');
+  return deviceClass(id, {
     name,
     kind: 'mixer',
     step: 'combine',
     about,
     ports: {
       ...each(microphones, 'mic', (n) =>
-        micIn(`Channel ${n}`, 2500, 16, 'phantom', 10 * microphones),
+        micIn(`Channel ${n}`, 2500, 16, phantomOf(n), isDigital ? 10 : 10 * microphones),
       ),
       ...each(2, 'line', (n) => lineIn(`Line ${n}`)),
       ...each(2, 'tape', (n) => consumerIn(`Consumer in ${n}`)),
@@ -48,7 +52,7 @@ export const mixer = (
         }),
       ),
       ...each<Route>(microphones, 'mix', (n) =>
-        route(`mic-${n}`, idsOf(2, 'main'), AT_ONCE, {
+        route(`mic-${n}`, idsOf(2, 'main'), throughDesk, {
           sound: {
             gain: { control: `gain-${n}` },
             ein: [{ gainDb: maxGainDb, dbu: einDbu }],
@@ -56,7 +60,7 @@ export const mixer = (
           },
         }),
       ),
-      lines: route([...idsOf(2, 'line'), ...idsOf(2, 'tape')], idsOf(2, 'main'), AT_ONCE, {
+      lines: route([...idsOf(2, 'line'), ...idsOf(2, 'tape')], idsOf(2, 'main'), throughDesk, {
         sound: { ownNoiseDbu: -94, outputNoiseDbu: -84 },
       }),
       'lines-usb': route([...idsOf(2, 'line'), ...idsOf(2, 'tape')], 'usb', CONVERSION_DELAY, {
@@ -69,17 +73,20 @@ export const mixer = (
         },
       }),
       ...each<Route>(microphones, 'hear', (n) =>
-        route(`mic-${n}`, idsOf(phones, 'phones'), AT_ONCE, {
+        route(`mic-${n}`, idsOf(phones, 'phones'), throughDesk, {
           sound: { gain: { control: `gain-${n}` } },
         }),
       ),
     },
     controls: {
       ...each(microphones, 'gain', (n) => gain(`Gain ${n}`, 0, maxGainDb, 40)),
-      phantom: toggle('Phantom power, all channels'),
+      ...(isDigital
+        ? each(microphones, 'phantom', (n) => toggle(`Phantom power ${n}`))
+        : { phantom: toggle('Phantom power, all channels') }),
       return: gain('USB return', -60, 0, -20),
     },
   });
+};
 
 export const mixers: readonly Model[] = [
   mixer(
@@ -103,10 +110,11 @@ export const mixers: readonly Model[] = [
   mixer(
     'mixer-16',
     'Digital mixer, sixteen microphones',
-    'Sixteen preamps and a main mix, a track a channel over USB.',
+    'Sixteen preamps with phantom power each and a main mix, a track a channel over USB.',
     16,
     60,
     -126,
     2,
+    true,
   ),
 ];

@@ -87,7 +87,7 @@ export const networkSound: readonly Model[] = [
         {
           sound: {
             gain: { control: 'phones' },
-            toAnalogue: { fullScaleDbu: 18, dynamicRangeDba: 108 },
+            toAnalogue: { fullScaleDbu: 12, dynamicRangeDba: 108 },
           },
         },
       ),

@@ -5,13 +5,12 @@ import {
   AT_ONCE,
   consumerIn,
   deviceClass,
-  gain,
   hdmi,
   lineOut,
-  preampToDigital,
   route,
   sdi,
   software,
+  toggle,
 } from './parts';
 import {
   accepting,
@@ -48,6 +47,50 @@ const destination = (
               gbps: 1,
               ...(ends ? { ends } : {}),
             },
+          }
+        : {}),
+    },
+  });
+
+/** A guest as the call sends them. */
+const FROM_GUEST: NonNullable<Port['emits']> = {
+  picture: { formatControl: 'format', clean: true, copyProtected: false, encodingControl: null },
+  sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -66 },
+};
+
+const call = (id: string, name: string, about: string, records = false): Model =>
+  deviceClass(id, {
+    name,
+    kind: 'call',
+    step: 'source',
+    about,
+    ports: {
+      receive: software('out', 'From the guest', { emits: FROM_GUEST }),
+      send: software('in', 'To the guest', { ends: { sound: 'needed', picture: 'welcome' } }),
+      ...(records
+        ? {
+            file: software('out', 'File at their side', {
+              emits: {
+                picture: {
+                  formatControl: 'file-format',
+                  clean: true,
+                  copyProtected: false,
+                  encodingControl: null,
+                },
+                sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -78 },
+              },
+              ends: { picture: 'welcome', sound: 'welcome' },
+              records: { control: 'record' },
+            }),
+          }
+        : {}),
+    },
+    controls: {
+      format: sourceFormats('Picture received', HD_30, '1280x720p30'),
+      ...(records
+        ? {
+            'file-format': formats('Picture in their file', HD_30, '1920x1080p30'),
+            record: toggle('Their side is recorded', true),
           }
         : {}),
     },
@@ -174,65 +217,17 @@ export const outlets: readonly Model[] = [
     'Every picture in a file of its own, to cut again.',
     { picture: 'needed' },
   ),
-  deviceClass('call', {
-    name: 'Remote guest by call',
-    kind: 'call',
-    step: 'source',
-    about:
-      'Someone elsewhere, through a program on the computer. They must hear everything but themself.',
-    ports: {
-      receive: software('out', 'From the guest', {
-        emits: {
-          picture: {
-            formatControl: 'format',
-            clean: true,
-            copyProtected: false,
-            encodingControl: null,
-          },
-          sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -66 },
-        },
-      }),
-      send: software('in', 'To the guest', { ends: { sound: 'needed', picture: 'welcome' } }),
-    },
-    controls: { format: sourceFormats('Picture received', HD_30, '1280x720p30') },
-  }),
-  deviceClass('camera-mic-input', {
-    name: 'Camera with microphone input',
-    kind: 'camera',
-    step: 'source',
-    about: 'A camera that also records sound from a microphone socket.',
-    ports: {
-      hdmi: {
-        ...hdmi('out', 'HDMI', 8.16, 'micro-hdmi'),
-        emits: {
-          picture: {
-            formatControl: 'format',
-            clean: true,
-            copyProtected: false,
-            encodingControl: null,
-          },
-        },
-      },
-      mic: {
-        family: 'analogue',
-        direction: 'in',
-        name: 'Microphone input',
-        connector: 'mini-jack',
-        nominal: 'microphone',
-        balanced: false,
-        inputOhms: 2200,
-        maxInDbu: -10,
-      },
-      card: software('out', 'Card', { ends: { sound: 'welcome' } }),
-    },
-    routes: {
-      record: route('mic', 'card', { ms: 1 }, { sound: preampToDigital('mic-gain', -112, 30, 88) }),
-    },
-    controls: {
-      format: sourceFormats('Output format', HD_60, '1920x1080p60'),
-      'mic-gain': gain('Microphone gain', 0, 30, 10),
-    },
-  }),
+  call(
+    'call',
+    'Remote guest by call',
+    'Someone elsewhere, through a program on the computer. They must hear everything but themself.',
+  ),
+  call(
+    'call-recorded',
+    'Remote guest by call, recorded at their side',
+    'As the plain one; the service makes a file of their picture and voice where they are, whatever the line does.',
+    true,
+  ),
   deviceClass('converter-line', {
     name: 'Line level converter, −10 dBV to +4 dBu',
     kind: 'converter',

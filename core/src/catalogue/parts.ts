@@ -207,7 +207,7 @@ export const usbHost = (
 export const software = (
   direction: 'in' | 'out',
   name: string,
-  more: Partial<Pick<Port, 'emits' | 'ends'>> = {},
+  more: Partial<Pick<Port, 'emits' | 'ends' | 'records'>> = {},
 ): Port => ({ ...port('software', direction, name, 'software'), ...more });
 
 /** An inner route. Delay `null` is unknown. */

@@ -1,22 +1,70 @@
-import type { Model } from '../rig/devices/model';
-import { AT_ONCE, choice, deviceClass, hdmi, route, sdi } from './parts';
+import type { Model, Route } from '../rig/devices/model';
+import { AT_ONCE, choice, deviceClass, each, hdmi, idsOf, route, sdi } from './parts';
 import { accepting, formats, HD_60, UHD_30 } from './picture-parts';
 
-export const picturePaths: readonly Model[] = [
-  deviceClass('splitter-hdmi-2', {
-    name: 'HDMI splitter, one to two',
+const splitter = (id: string, name: string, about: string, outputs: number, gbps = 14.4): Model =>
+  deviceClass(id, {
+    name,
     kind: 'splitter',
     step: 'shape',
-    about: 'Copies one picture to two places.',
+    about,
     needsSupply: true,
     ports: {
-      in: hdmi('in', 'Input', 14.4),
-      'out-1': hdmi('out', 'Output 1', 14.4),
-      'out-2': hdmi('out', 'Output 2', 14.4),
+      in: hdmi('in', 'Input', gbps),
+      ...each(outputs, 'out', (n) => hdmi('out', `Output ${n}`, gbps)),
     },
     routes: {
-      copy: route('in', ['out-1', 'out-2'], AT_ONCE, { sound: {}, picture: { does: 'pass' } }),
+      copy: route('in', idsOf(outputs, 'out'), AT_ONCE, { sound: {}, picture: { does: 'pass' } }),
     },
+  });
+
+export const picturePaths: readonly Model[] = [
+  splitter('splitter-hdmi-2', 'HDMI splitter, one to two', 'Copies one picture to two places.', 2),
+  splitter(
+    'splitter-hdmi-4',
+    'HDMI splitter, one to four',
+    'Copies one picture to four places.',
+    4,
+  ),
+  splitter(
+    'splitter-hdmi-8',
+    'HDMI splitter, one to eight',
+    'Copies one picture to eight places.',
+    8,
+  ),
+  splitter(
+    'splitter-hdmi-2-fast',
+    'HDMI splitter, one to two, 42 Gb/s',
+    'Copies one picture of 2160p60 in ten bits to two places.',
+    2,
+    42.67,
+  ),
+  deviceClass('multiview-4', {
+    name: 'Multiview box, four HDMI inputs',
+    kind: 'converter',
+    step: 'shape',
+    about: 'Four pictures on one screen, for whoever switches. Each input passes on besides.',
+    needsSupply: true,
+    mixes: { keyers: 0, resizingKeyers: 0, boxes: 4 },
+    ports: {
+      ...each(4, 'in', (n) => accepting(hdmi('in', `Input ${n}`, 8.16), UHD_30)),
+      ...each(4, 'loop', (n) => hdmi('out', `Loop ${n}`, 8.16)),
+      out: hdmi('out', 'Multiview', 8.16),
+    },
+    routes: {
+      view: route(
+        idsOf(4, 'in'),
+        'out',
+        { frames: 1 },
+        {
+          picture: { does: 'house format', formatControl: 'format', scaler: true },
+        },
+      ),
+      ...each<Route>(4, 'loop', (n) =>
+        route(`in-${n}`, `loop-${n}`, AT_ONCE, { sound: {}, picture: { does: 'pass' } }),
+      ),
+    },
+    controls: { format: formats('Output format', HD_60, '1920x1080p60') },
   }),
   deviceClass('splitter-sdi-4', {
     name: 'SDI distribution amplifier, one to four',

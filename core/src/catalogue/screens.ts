@@ -1,6 +1,6 @@
 import type { Model } from '../rig/devices/model';
-import { deviceClass, hdmi, sdi } from './parts';
-import { accepting, type FormatText, HD_60, UHD_60 } from './picture-parts';
+import { deviceClass, hdmi, sdi, usbDevice } from './parts';
+import { accepting, type FormatText, HD_60, sourceFormats, UHD_60 } from './picture-parts';
 
 const screen = (
   id: string,
@@ -55,5 +55,40 @@ export const screens: readonly Model[] = [
         ends: { picture: 'needed', sound: 'welcome' },
       },
     },
+  }),
+  screen(
+    'display-2160-fast',
+    'Monitor, 2160p, 42 Gb/s',
+    'display',
+    'A quick screen for whoever plays.',
+    UHD_60,
+    42.67,
+    true,
+  ),
+  deviceClass('board-interactive', {
+    name: 'Interactive board',
+    kind: 'display',
+    step: 'source',
+    about:
+      'A large screen that is written on: shows a picture, sends its own, and is touched over USB.',
+    ports: {
+      in: {
+        ...accepting(hdmi('in', 'HDMI in', 14.4), UHD_60),
+        ends: { picture: 'welcome', sound: 'welcome' },
+      },
+      out: {
+        ...hdmi('out', 'HDMI out', 8.16),
+        emits: {
+          picture: {
+            formatControl: 'format',
+            clean: true,
+            copyProtected: false,
+            encodingControl: null,
+          },
+        },
+      },
+      usb: usbDevice(0.48, 'usb-b', 'Touch'),
+    },
+    controls: { format: sourceFormats('Output format', HD_60, '1920x1080p60') },
   }),
 ];

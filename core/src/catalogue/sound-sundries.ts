@@ -59,7 +59,9 @@ const headphoneAmplifier = (id: string, name: string, people: number): Model =>
       ...each(people, 'phones', (n) => phonesOut(`Headphones ${n}`, 18)),
     },
     routes: each<Route>(people, 'phones', (n) =>
-      route('in', `phones-${n}`, AT_ONCE, { sound: { gain: { control: `level-${n}` } } }),
+      route('in', `phones-${n}`, AT_ONCE, {
+        sound: { gain: { control: `level-${n}` }, outputNoiseDbu: -97 },
+      }),
     ),
     controls: each(people, 'level', (n) => gain(`Level ${n}`, -60, 10, -10)),
   });
@@ -148,7 +150,7 @@ export const soundSundries: readonly Model[] = [
     ports: {
       ...each(4, 'mic', (n) => micIn(`Input ${n}`, 2000, 6, 'phantom', 40)),
       ...each(2, 'line', (n) => lineIn(`Line ${n}`, 22)),
-      card: software('out', 'Card', { ends: { sound: 'needed' } }),
+      card: software('out', 'Card', { ends: { sound: 'needed' }, records: { control: null } }),
     },
     routes: {
       ...each<Route>(4, 'mic', (n) =>
@@ -156,7 +158,7 @@ export const soundSundries: readonly Model[] = [
           `mic-${n}`,
           'card',
           { ms: 1 },
-          { sound: preampToDigital(`gain-${n}`, -124, 60, 106) },
+          { sound: { ...preampToDigital(`gain-${n}`, -124, 60, 106), keepsApart: true } },
         ),
       ),
       ...each<Route>(2, 'line', (n) =>
@@ -169,6 +171,7 @@ export const soundSundries: readonly Model[] = [
               gain: { control: `line-gain-${n}` },
               ownNoiseDbu: -94,
               toDigital: { dynamicRangeDba: 106 },
+              keepsApart: true,
             },
           },
         ),

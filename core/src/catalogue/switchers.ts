@@ -32,6 +32,8 @@ interface SwitcherDraft {
   readonly house?: readonly FormatText[];
   /** Records every input on a drive of its own */
   readonly records?: true;
+  /** A second mix of its own, with its own programme output and format */
+  readonly secondMix?: true;
 }
 
 /** A switcher's own format: told, or that of the first input with a plug in it. */
@@ -86,9 +88,15 @@ const switcher = (id: string, name: string, about: string, draft: SwitcherDraft)
       programme: draft.out('Programme'),
       ...each(draft.auxes, 'aux', (n) => draft.out(`Auxiliary ${n}`)),
       ...(draft.multiview ? { multiview: draft.out('Multiview') } : {}),
+      ...(draft.secondMix ? { 'programme-2': draft.out('Programme 2') } : {}),
       ...(draft.usb ? { usb: usbDevice(draft.usb) } : {}),
       ...(draft.records
-        ? { drive: software('out', 'Drive', { ends: { picture: 'welcome' } }) }
+        ? {
+            drive: software('out', 'Drive', {
+              ends: { picture: 'welcome' },
+              records: { control: null },
+            }),
+          }
         : {}),
     },
     routes: {
@@ -100,6 +108,23 @@ const switcher = (id: string, name: string, about: string, draft: SwitcherDraft)
         { ms: 2 },
         { sound: { ownNoiseDbu: -88, toDigital: { dynamicRangeDba: 92 } } },
       ),
+      ...(draft.secondMix
+        ? {
+            'picture-2': route(
+              inputs,
+              'programme-2',
+              { frames: draft.delayFrames },
+              {
+                picture: {
+                  does: 'house format',
+                  formatControl: 'house-format-2',
+                  scaler: draft.scaler,
+                },
+              },
+            ),
+            'sound-2': route(inputs, 'programme-2', null, { sound: {} }),
+          }
+        : {}),
       ...(draft.records
         ? { inputs: route(inputs, 'drive', { frames: 1 }, { picture: { does: 'pass' } }) }
         : {}),
@@ -123,6 +148,9 @@ const switcher = (id: string, name: string, about: string, draft: SwitcherDraft)
     },
     controls: {
       'house-format': houseFormats(draft.house ?? HD_60),
+      ...(draft.secondMix
+        ? { 'house-format-2': formats('Format of mix 2', draft.house ?? HD_60, '1920x1080p60') }
+        : {}),
       ...(draft.records
         ? { 'record-mbps': amount('Bitrate of each recording', 'Mb/s', 10, 400, 50, 10) }
         : {}),
@@ -205,6 +233,24 @@ export const switchers: readonly Model[] = [
       delayFrames: 1,
       mixes: { keyers: 4, resizingKeyers: 2, boxes: 0 },
       records: true,
+    },
+  ),
+  switcher(
+    'switcher-12-two-mixes',
+    'Switcher, twelve SDI inputs, two mixes',
+    'A scaler on every input, and two programmes cut apart from each other: one for the hall, one for the stream.',
+    {
+      inputs: 12,
+      port: (name) => sdi('in', name, 2.97),
+      out: (name) => sdi('out', name, 2.97),
+      scaler: true,
+      usb: 5,
+      auxes: 4,
+      multiview: true,
+      delayFrames: 1,
+      mixes: { keyers: 4, resizingKeyers: 4, boxes: 4 },
+      balancedSound: true,
+      secondMix: true,
     },
   ),
   switcher(

@@ -32,7 +32,14 @@ const transmitter = (id: string, name: string, about: string, records: boolean):
         sourceOhms: 0,
         maxOutDbu: 6,
       },
-      ...(records ? { card: software('out', 'Card', { ends: { sound: 'welcome' } }) } : {}),
+      ...(records
+        ? {
+            card: software('out', 'Card', {
+              ends: { sound: 'welcome' },
+              records: { control: null },
+            }),
+          }
+        : {}),
     },
     routes: {
       // The radio's own noise, companded or digital, lies a fixed distance under its ceiling whatever the gain.

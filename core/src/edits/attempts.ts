@@ -1,5 +1,5 @@
 import { classById } from '../catalogue';
-import type { DeviceNode, PortNode } from '../graph';
+import { type DeviceNode, isSocketHeld, type PortNode } from '../graph';
 import type { CoverageLine } from '../passes/coverage/line';
 import type { Measured } from '../passes/measure';
 import {
@@ -12,10 +12,10 @@ import {
   type Rig,
   type SimpleCommand,
 } from '../rig';
+import { startCard } from './cards';
 import { join } from './join';
 
-const free = (node: PortNode): boolean =>
-  node.links.length === 0 || node.port.family === 'software';
+const free = (node: PortNode): boolean => !isSocketHeld(node) || node.port.family === 'software';
 
 /** What is recorded on a card stays there: nothing is fed from it during a show. */
 const isCard = ({ port }: PortNode): boolean => port.direction === 'out' && port.ends !== undefined;
@@ -57,6 +57,12 @@ const rank = ({ model }: DeviceNode): number => {
   return at < 0 ? KINDS_FIRST.length : at;
 };
 
+/** Whether a way out is a mix for callers, that leaves each of them out: a stream is not fed from it. */
+const goesToCalls = ({ device, id }: PortNode): boolean =>
+  Object.values(device.model.routes).some(
+    ({ exceptSource, to }) => exceptSource === true && to.includes(id),
+  );
+
 /** Every way of putting one cable between a device and the rest. */
 const plugs = (
   measured: Measured,
@@ -66,7 +72,9 @@ const plugs = (
   before: readonly SimpleCommand[],
   verb: string,
 ): Attempt[] => {
-  const ports = entry(rig.devices, deviceId)?.model.ports ?? {};
+  const model = entry(rig.devices, deviceId)?.model;
+  const ports: Readonly<Record<string, Port>> = model?.ports ?? {};
+  const isCall = model?.kind === 'call';
   const held = new Set(
     Object.values(measured.rig.links)
       .flatMap(({ from, to }) => [from, to])
@@ -77,9 +85,10 @@ const plugs = (
     .filter((portId) => ports[portId]?.family === 'software' || !held.has(portId))
     .flatMap((portId) =>
       freePorts(measured, deviceId).flatMap((far): Attempt[] => {
-        const command = isSameLevel(ports[portId], far.port)
-          ? join(rig, { deviceId, portId }, endOf(far))
-          : null;
+        const command =
+          isSameLevel(ports[portId], far.port) && (isCall || !goesToCalls(far))
+            ? join(rig, { deviceId, portId }, endOf(far))
+            : null;
         if (!command) return [];
         return [
           {
@@ -182,6 +191,8 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       plugs(measured, rig, node.id, measured.device(node).name, [], 'Connect'),
     );
   const person = entry(rig.people, id);
+  // What goes on air has to leave the camera; only where all is cut later will its card do.
+  const cutsLater = rig.houseRules.switching === 'none, cut later';
   switch (line.need) {
     case 'seen':
       if (person?.where === 'remote')
@@ -190,7 +201,8 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
           ...additions(measured, 'call', `${name} call`, { personId: id, sightId: null }),
         ];
       return [
-        ...replug(own(['camera', 'webcam', 'phone'])),
+        ...replug(own(CAMERAS)),
+        ...(cutsLater ? ontoCards(measured, (node) => own(CAMERAS).includes(node)) : []),
         ...additions(measured, 'camera-camcorder', `${name} camera`, {
           personId: id,
           sightId: null,
@@ -236,6 +248,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       const what = entry(rig.brief?.sights ?? {}, id)?.what;
       return [
         ...replug(there),
+        ...(cutsLater ? ontoCards(measured, (node) => there.includes(node)) : []),
         ...additions(
           measured,
           what === 'screen' || what === 'console' ? 'player-slides' : 'camera-camcorder',
@@ -258,12 +271,31 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
         ({ model }) => model.classId === classes[what],
       );
       return [
+        ...(what === 'camera recordings'
+          ? ontoCards(measured, ({ model }) => CAMERAS.includes(model.kind))
+          : []),
         ...replug(there),
         ...additions(measured, classes[what], name, { personId: null, sightId: null }),
       ];
     }
   }
 };
+
+/** Lets cameras that have a card and do not use it record on it, all at once or those that are named. */
+const ontoCards = (measured: Measured, isMeant: (node: DeviceNode) => boolean): Attempt[] => {
+  const started = [...measured.graph.devices.values()]
+    .filter(isMeant)
+    .map((node) => ({ node, commands: startCard(measured, node) }))
+    .filter(({ commands }) => commands.length > 0);
+  const commands = started.flatMap((one) => one.commands);
+  const [first] = started;
+  const name = first && started.length === 1 ? measured.device(first.node).name : 'every camera';
+  return commands.length > 0
+    ? [{ label: `Let ${name} record on its own card`, kind: 'cards', commands }]
+    : [];
+};
+
+const CAMERAS: readonly Kind[] = ['camera', 'webcam', 'phone'];
 
 /** Switches a computer's call from the programme to a mix without the caller. */
 const callerHearsOthers = (measured: Measured): Attempt[] =>

@@ -156,6 +156,16 @@ class CompiledPorts implements DevicePorts<CompiledPort> {
 export const isOpen = (device: Device, route: Route): boolean =>
   route.when === undefined || settingOf(device, route.when.control) === route.when.is;
 
+/** Whether there is a plug in the hole a port is: a combo socket has several names. */
+export const isSocketHeld = ({ port: { socket }, links, device }: PortNode): boolean =>
+  links.length > 0 ||
+  (socket !== undefined &&
+    device.ports.values().some((other) => other.port.socket === socket && other.links.length > 0));
+
+/** Whether a port would make a file of what ends there, and does not: then nothing begins or ends there. */
+export const isIdle = (device: Device, { records }: Port): boolean =>
+  records !== undefined && records.control !== null && settingOf(device, records.control) !== true;
+
 /** Links in the order of their ids. The collection is immutable and most edits leave it alone, so it is sorted once. */
 const sortedLinks = new WeakMap<Rig['links'], readonly (readonly [string, Link])[]>();
 const linksInOrder = (links: Rig['links']): readonly (readonly [string, Link])[] => {

@@ -1,7 +1,8 @@
-import type { Device } from '../rig';
+import type { Device, Route } from '../rig';
 import {
   type DeviceNode,
   type Graph,
+  isIdle,
   isOpen,
   type LinkEdge,
   type PortNode,
@@ -78,6 +79,10 @@ const portCarries = ({ port }: PortNode, signal: Signal): boolean => {
   }
 };
 
+/** Whether a signal that comes in by a port ends there, or goes on inside its device. */
+const takes = ({ port, routes }: PortNode, signal: Signal): boolean =>
+  port.ends?.[signal] !== undefined || routes.some(({ route }) => route[signal] !== undefined);
+
 /** The stages of a thread from its source to a stage. */
 export const stagesOf = (last: Stage): Stage[] => {
   const stages: Stage[] = [];
@@ -118,6 +123,14 @@ const passedMixMinus = (last: Stage): boolean => {
   return false;
 };
 
+/** Whether a signal ends at a port: a card that is not recording takes nothing. */
+const endsAt = (
+  { port, device }: PortNode,
+  signal: Signal,
+  deviceOf: (node: DeviceNode) => Device,
+): boolean =>
+  port.ends?.[signal] !== undefined && !(port.records && isIdle(deviceOf(device), port));
+
 interface Exit {
   readonly out: PortNode;
   readonly via: RouteOfModel['via'];
@@ -132,28 +145,47 @@ const exitsOf = (
   { routes, device }: PortNode,
   signal: Signal,
   deviceOf: (node: DeviceNode) => Device,
+  opens: Opens,
 ): readonly Exit[] => {
   const wired: Exit[] = [];
   const unplugged: Exit[] = [];
   for (const { route, via } of routes) {
-    if (!route[signal] || (route.when && !isOpen(deviceOf(device), route))) continue;
+    if (!route[signal] || (route.when && !opens(deviceOf(device), route))) continue;
     for (const to of route.to) {
       const out = device.ports.get(to);
       if (!out) continue;
-      if (out.links.length > 0 || out.port.ends?.[signal] !== undefined) wired.push({ out, via });
+      if (out.links.length > 0 || endsAt(out, signal, deviceOf)) wired.push({ out, via });
       else if (wired.length === 0 && unplugged.at(-1)?.via !== via) unplugged.push({ out, via });
     }
   }
   return wired.length > 0 ? wired : unplugged;
 };
 
+/** How a way goes through a port. */
+const CAME_IN = 1;
+const WENT_OUT = 2;
+
 const BY_SOURCE = { by: 'source' } as const;
+
+/** Where signals begin in a device, in the order of their ids: a file may write its ports in any. */
+const sourcesOf = ({ ports }: DeviceNode): readonly PortNode[] => {
+  const sources = ports.values().filter(({ port }) => port.emits !== undefined);
+  return sources.length < 2 ? sources : [...sources].sort((a, b) => (a.id < b.id ? -1 : 1));
+};
+
+/** Whether a route is open. */
+type Opens = (device: Device, route: Route) => boolean;
 
 /**
  * Walks every signal from every source through links and open routes to where it ends.
  * @param deviceOf the device of a node, for the settings that open and close its routes
+ * @param opens whether a route is open; as it is set, unless something else is asked for
  */
-export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Traced => {
+export const trace = (
+  graph: Graph,
+  deviceOf: (node: DeviceNode) => Device,
+  opens: Opens = isOpen,
+): Traced => {
   const stages: Stage[] = [];
   const walks: Walk[] = [];
   const threads: Thread[] = [];
@@ -180,13 +212,16 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
     }
     const stage: Stage = { index: stages.length, signal, at, parent, via, way };
     stages.push(stage);
-    // A headset's own voice does not come to it without a way.
-    if (parent !== null && at.port.ends?.[signal]) threads.push(new TracedThread(source, stage));
-    isOnWay[at.index] = 1;
+    // A headset's own voice does not come to it without a way; a camera's picture is on its own card.
+    if ((parent !== null || at.port.records) && endsAt(at, signal, deviceOf))
+      threads.push(new TracedThread(source, stage));
+    // A socket that sends both ways is come in by and gone out by once each.
+    const marks = isOnWay[at.index] ?? 0;
+    isOnWay[at.index] = marks | (via.by === 'link' ? CAME_IN : WENT_OUT);
     // What begins at a port may also go on inside its device: a USB microphone lets its talker hear themself.
     if (via.by !== 'route') arrive(stage);
     if (via.by !== 'link') leave(stage);
-    isOnWay[at.index] = 0;
+    isOnWay[at.index] = marks;
   };
   /** Ways out of each in-port, found once however many sources come by. */
   const exits: Record<Signal, (readonly Exit[] | undefined)[]> = {
@@ -195,8 +230,13 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
   };
   const arrive = (stage: Stage): void => {
     const { index } = stage.at;
-    for (const { out, via } of (exits[signal][index] ??= exitsOf(stage.at, signal, deviceOf)))
-      if (isOnWay[out.index] === 0) step(out, stage, via);
+    for (const { out, via } of (exits[signal][index] ??= exitsOf(
+      stage.at,
+      signal,
+      deviceOf,
+      opens,
+    )))
+      if (((isOnWay[out.index] ?? 0) & WENT_OUT) === 0) step(out, stage, via);
   };
   const leave = (stage: Stage): void => {
     const { at } = stage;
@@ -205,7 +245,9 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
       // Only USB and network sockets send both ways over one link.
       if (link.from !== at && at.port.direction !== 'both') continue;
       const far = link.from === at ? link.to : link.from;
-      if (isOnWay[far.index] !== 0 || !portCarries(far, signal)) continue;
+      // What comes back over USB goes only to what can do something with it: a webcam has no ears.
+      if (link.from !== at && !takes(far, signal)) continue;
+      if (((isOnWay[far.index] ?? 0) & CAME_IN) !== 0 || !portCarries(far, signal)) continue;
       if (far.device === source.device && passedMixMinus(stage)) continue;
       step(far, stage, link.via);
     }
@@ -221,9 +263,11 @@ export const trace = (graph: Graph, deviceOf: (node: DeviceNode) => Device): Tra
     root++;
   };
 
-  for (const node of graph.ports) {
-    if (node.port.emits?.picture) follow(node, 'picture');
-    if (node.port.emits?.sound) follow(node, 'sound');
-  }
+  for (const device of graph.devices.values())
+    for (const node of sourcesOf(device)) {
+      if (node.port.records && isIdle(deviceOf(device), node.port)) continue;
+      if (node.port.emits?.picture) follow(node, 'picture');
+      if (node.port.emits?.sound) follow(node, 'sound');
+    }
   return { stages, walks, threads, lost, cut };
 };

@@ -21,7 +21,7 @@ export const difference = (before: Analysis, after: Analysis): Difference => {
   return {
     gone: before.findings.filter((finding) => !now.has(`${findingKey(finding)} ${finding.level}`)),
     fresh: after.findings.filter((finding) => !old.has(`${findingKey(finding)} ${finding.level}`)),
-    money: moneyOf(after.rig).toPay - moneyOf(before.rig).toPay,
+    money: Math.round((moneyOf(after.rig).toPay - moneyOf(before.rig).toPay) * 100) / 100,
     devices: after.graph.devices.size - before.graph.devices.size,
   };
 };

@@ -3,6 +3,7 @@ import type { Workload } from '../passes/computer/work';
 import type { Framing } from '../passes/framing';
 import type { Money } from '../passes/money';
 import type { VoiceFigures } from '../passes/sound/voice-figures';
+import type { Spare } from '../passes/spare';
 import type { Sum } from '../passes/sum';
 import type { Prediction } from '../predict/predict';
 import type { Command } from '../rig';
@@ -43,6 +44,8 @@ export interface Report {
     readonly thread: string | null;
   }[];
   readonly money: Money;
+  /** Sockets and channels each device has, and how many are free */
+  readonly spare: readonly { readonly device: string; readonly has: readonly Spare[] }[];
   /** Every planned shot with its figures; lengths in m and mm, angles in degrees, light in lux */
   readonly shots: readonly ShotReport[];
   readonly scenes: readonly {

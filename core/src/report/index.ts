@@ -12,6 +12,7 @@ import { loaded } from '../passes/place';
 import { scenesMade } from '../passes/programme/scenes';
 import { asksOf, bleedDb, combRippleDb, loopDb, microphonesInRoom } from '../passes/room';
 import { channelLoads } from '../passes/sound/channels';
+import { spareOf } from '../passes/spare';
 import { conversions } from '../passes/sound/gains';
 import { voiceFigures } from '../passes/sound/voice-figures';
 import { views } from '../passes/view';
@@ -65,6 +66,10 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
     thread: thread?.id ?? null,
   })),
   money: moneyOf(analysis.rig),
+  spare: [...analysis.graph.devices.values()].map((node) => ({
+    device: node.id,
+    has: spareOf(analysis, node),
+  })),
   shots: framings(analysis).map(shotReport),
   scenes: scenesMade(analysis).map(({ sceneId, scene, madeAt, short }) => ({
     id: sceneId,

@@ -22,6 +22,22 @@ export const refusals = {
     new Refusal(`There is no scene "${id}" in this rig; it may have been removed.`),
   noButton: (id: string) =>
     new Refusal(`There is no button "${id}" on the panel; it may have been removed.`),
+  noLens: (id: string) =>
+    new Refusal(`There is no lens "${id}" in this rig; it may have been removed.`),
+  lensMisfit: (lens: string, camera: string, mount: string | undefined) =>
+    new Refusal(
+      mount === undefined
+        ? `${camera} has its lens built in: ${lens} does not go on it.`
+        : `${lens} does not fit ${camera}, whose mount is ${mount}.`,
+    ),
+  noReminder: (id: string) =>
+    new Refusal(`There is no setting to repeat "${id}"; it may have been removed.`),
+  noHand: (id: string) =>
+    new Refusal(
+      `There is nothing "${id}" that the show is switched with; it may have been removed.`,
+    ),
+  notASelector: (device: string, control: string) =>
+    new Refusal(`${device} has no position "${control}" that a scene could choose.`),
   noSurface: (id: string) => new Refusal(`There is no surface "${id}" in this room; add it first.`),
   noSupport: (id: string) =>
     new Refusal(`There is nothing "${id}" that carries things; it may have been removed.`),
@@ -46,6 +62,10 @@ export const refusals = {
     new Refusal(`${from} cannot be connected to ${to}: ${why}.`),
   portHeld: (device: string, port: string) =>
     new Refusal(`${device}, ${port} already has a cable in it; remove that first.`),
+  socketHeld: (device: string, port: string, other: string) =>
+    new Refusal(
+      `${device}: ${port} and ${other} are one socket, and ${other} has a plug in it; remove that first.`,
+    ),
   itself: (device: string) => new Refusal(`${device} cannot be connected to itself.`),
   cableMisfit: (cable: string) => new Refusal(`${cable} does not fit these two ports.`),
   badSetting: (device: string, why: string) => new Refusal(`${device}: ${why}.`),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SHAPE, blankParts } from './slices';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
-export const RIG_VERSION = 7;
+export const RIG_VERSION = 8;
 
 /** The whole document: its version and every part. */
 export const rigSchema = z.strictObject({ version: z.literal(RIG_VERSION), ...SHAPE });

@@ -14,7 +14,9 @@ export type Gone =
   | { readonly kind: 'support'; readonly id: string }
   | { readonly kind: 'noise'; readonly id: string }
   | { readonly kind: 'sight'; readonly id: string }
-  | { readonly kind: 'scene'; readonly id: string };
+  | { readonly kind: 'scene'; readonly id: string }
+  | { readonly kind: 'lens'; readonly id: string }
+  | { readonly kind: 'hand'; readonly id: string };
 
 /** Tells every part of the document that something is leaving. */
 export type Forget = (gone: Gone) => void;

@@ -1,10 +1,14 @@
 import * as brief from './brief';
 import * as devices from './devices';
+import * as hands from './hands';
 import * as house from './house';
+import * as lenses from './lenses';
 import * as links from './links';
+import * as mains from './mains';
 import * as people from './people';
 import * as places from './places';
 import * as programme from './programme';
+import * as reminders from './reminders';
 import * as room from './room';
 import * as sets from './sets';
 import * as shell from './shell';
@@ -17,6 +21,7 @@ import * as ways from './ways';
 const SLICES = {
   title,
   house,
+  mains,
   brief,
   people,
   places,
@@ -24,9 +29,12 @@ const SLICES = {
   shell,
   ways,
   supports,
+  lenses,
   devices,
   links,
+  hands,
   programme,
+  reminders,
   sets,
 };
 

@@ -36,12 +36,17 @@ import { compressed } from './picture/compressed';
 import { copyProtection } from './picture/copy-protection';
 import { eyeLine } from './picture/eye-line';
 import { firstDecides } from './picture/first-decides';
+import { flicker } from './picture/flicker';
 import { focusNoise } from './picture/focus-noise';
 import { formatRefused } from './picture/format-refused';
 import { heat } from './picture/heat';
 import { inputsShort } from './picture/inputs-short';
 import { interlaced } from './picture/interlaced';
 import { labelTwice } from './picture/label-twice';
+import { lensNear } from './picture/lens-near';
+import { lensShort } from './picture/lens-short';
+import { lensTwice } from './picture/lens-twice';
+import { lensUnknown } from './picture/lens-unknown';
 import { lessColour } from './picture/less-colour';
 import { linkOverload } from './picture/link-overload';
 import { manyBoxes } from './picture/many-boxes';
@@ -61,6 +66,7 @@ import { sceneOffPanel } from './picture/scene-off-panel';
 import { sceneSilent } from './picture/scene-silent';
 import { sharpThin } from './picture/sharp-thin';
 import { shotMissed } from './picture/shot-missed';
+import { shutterLong } from './picture/shutter-long';
 import { sleeps } from './picture/sleeps';
 import { slider } from './picture/slider';
 import { smallSocket } from './picture/small-socket';
@@ -206,6 +212,12 @@ export const RULES: readonly Rule[] = [
   tooDark,
   tooBright,
   unmeasured,
+  lensUnknown,
+  lensShort,
+  lensNear,
+  lensTwice,
+  shutterLong,
+  flicker,
   slider,
   unguarded,
   sceneOffPanel,

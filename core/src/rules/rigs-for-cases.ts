@@ -1,6 +1,7 @@
+import { classById } from '../catalogue';
 import { RigDraft } from '../catalogue/draft';
 import type { ControlValue } from '../rig';
-import { type Brief, type ShotPlan, USUAL_DELIVERABLES } from '../rig';
+import { type Brief, type Lens, type ShotPlan, USUAL_DELIVERABLES } from '../rig';
 
 /** Small rigs that rule cases share: one voice, or one camera, on its way to a recording. */
 
@@ -124,7 +125,21 @@ interface ShotCase {
   readonly settings?: Readonly<Record<string, ControlValue>>;
   readonly shot?: Partial<Omit<ShotPlan, 'deviceId' | 'order'>>;
   readonly lengthMin?: number;
+  /** The lens on a body that takes lenses; null = none is said */
+  readonly lens?: Partial<Omit<Lens, 'order'>> | null;
 }
+
+/** A zoom that does everything, so that nothing is wrong with a lens unless the case says so. */
+const CASE_LENS: Omit<Lens, 'order'> = {
+  name: 'Zoom',
+  focal: { shortestMm: 8, longestMm: 600 },
+  widest: 1.4,
+  massKg: 0.35,
+  nearestM: 0.1,
+  mount: 'Mirrorless',
+  price: null,
+  ownership: 'owned',
+};
 
 /**
  * One camera with a planned shot of one person, into a 2160p monitor, in a show of an hour. The
@@ -135,8 +150,9 @@ export const shotOf = ({
   settings = {},
   shot = {},
   lengthMin = 60,
-}: ShotCase = {}): RigDraft =>
-  new RigDraft('Case')
+  lens = {},
+}: ShotCase = {}): RigDraft => {
+  const draft = new RigDraft('Case')
     .person('host', 'Host')
     .do({ type: 'writeBrief', brief: { lengthMin } })
     .do({
@@ -147,11 +163,17 @@ export const shotOf = ({
     .device('camera', cameraClass, {
       name: 'Camera',
       person: 'host',
-      settings: { 'focal-length': 35, ...settings },
+      settings: { 'focal-length': 35, iso: 800, ...settings },
     })
     .device('screen', 'display-2160', { name: 'Screen' })
     .link('camera.hdmi', 'screen.in', 2)
     .shot('camera', { personId: 'host', distanceM: 1.72, ...shot });
+  return lens && classById(cameraClass).camera?.mount !== undefined
+    ? draft
+        .do({ type: 'addLens', lensId: 'zoom', lens: { ...CASE_LENS, ...lens } })
+        .do({ type: 'mountLens', deviceId: 'camera', lensId: 'zoom' })
+    : draft;
+};
 
 /**
  * Two cameras and a slides computer into a switcher, on by USB to a computer that streams;

@@ -4,7 +4,7 @@ import { type Framing, framings } from '../passes/framing';
 import type { Measured } from '../passes/measure';
 import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
 import type { Sum } from '../passes/sum';
-import { type CameraFigures, type Device, entry, type SimpleCommand } from '../rig';
+import type { CameraFigures, SimpleCommand } from '../rig';
 import type { About } from './about';
 import { at } from './about';
 import type { Area } from './areas';
@@ -176,6 +176,10 @@ export interface CameraInShow {
   readonly showMin: number | null;
   /** The format it is set to, as the document writes it */
   readonly format: string | null;
+  /** The control that format was set by */
+  readonly formatControl: string;
+  /** Whether it makes a file on a card of its own */
+  readonly isRecording: boolean;
 }
 
 /** A rule that judges each camera by what it endures. */
@@ -230,23 +234,3 @@ export const batchFix = (label: string, commands: readonly SimpleCommand[], says
   label,
   command: { type: 'batch', label: says, commands: [...commands] },
 });
-
-/** A control's value on its own steps, nearest to what is wanted. @returns null where that is outside its range */
-export const steppedNear = (device: Device, controlId: string, wanted: number): number | null => {
-  const control = entry(device.model.controls, controlId);
-  if (
-    control?.type !== 'amount' ||
-    wanted < control.min - control.step / 2 ||
-    wanted > control.max + control.step / 2
-  )
-    return null;
-  return Number(
-    Math.min(
-      control.max,
-      Math.max(
-        control.min,
-        control.min + Math.round((wanted - control.min) / control.step) * control.step,
-      ),
-    ).toFixed(4),
-  );
-};

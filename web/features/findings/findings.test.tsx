@@ -40,7 +40,7 @@ describe('a finding', () => {
     await tried(article);
     const fix = within(article()).getByRole('button');
     expect(fix.textContent).toContain('Switch phantom power on at Strip 2, Microphone input');
-    expect(fix.textContent).toContain('Cures this. Then: 7 stops, 26 warnings, 12 notes.');
+    expect(fix.textContent).toContain('Cures this. Then: 7 stops, 25 warnings, 10 notes.');
     expect(fix.textContent).toContain('Brings: ');
   });
   it('applies a fix as one edit', async () => {

@@ -1,11 +1,36 @@
 import { Box, Table, Text } from '@chakra-ui/react';
-import type { Analysis } from '@echo-loom/core';
+import { type Analysis, inOrder } from '@echo-loom/core';
 import { sheetLines, type VoiceRow } from './rows';
 
 interface Props {
   readonly analysis: Analysis;
   readonly rows: readonly VoiceRow[];
 }
+
+/** Settings to repeat, beside the gains on the sheet that is printed. */
+const RemindersList = ({ analysis: { rig } }: Pick<Props, 'analysis'>) => {
+  const reminders = inOrder(rig.reminders);
+  if (reminders.length === 0) return null;
+  return (
+    <Box mt="3">
+      <Text as="h3" fontWeight="600" mb="1">
+        Also to be set
+      </Text>
+      <Box as="ul" ps="5" fontSize="sm" aria-label="Settings to repeat">
+        {reminders.map(([id, { deviceId, personId, what, value }]) => (
+          <Box as="li" key={id}>
+            <Text as="strong">
+              {(deviceId !== null && rig.devices[deviceId]?.name) ||
+                (personId !== null && rig.people[personId]?.name) ||
+                'The room'}
+            </Text>
+            : {what}, {value}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+};
 
 /** Every gain as it is to be set by hand: printed for whoever stands at the knobs. */
 export const GainSheet = ({ analysis, rows }: Props) => (
@@ -39,5 +64,6 @@ export const GainSheet = ({ analysis, rows }: Props) => (
         ))}
       </Table.Body>
     </Table.Root>
+    <RemindersList analysis={analysis} />
   </Box>
 );

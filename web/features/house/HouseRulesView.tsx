@@ -11,17 +11,24 @@ import {
   HOUSE_QUESTIONS,
   type HouseQuestionKey,
   houseRulesSchema,
+  mainsName,
+  USUAL_MAINS,
 } from '@echo-loom/core';
 import { useState } from 'react';
 import type { Changed } from './ChangeNote';
 import { ChangeNote } from './ChangeNote';
+
+const MAINS_OPTIONS = [
+  { value: '', label: 'Not said' },
+  ...USUAL_MAINS.map(mainsName).map((name) => ({ value: name, label: name })),
+];
 
 /** The questions on which good practitioners differ: the school this rig follows, why, and what it changes. */
 export const HouseRulesView = () => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const [changed, setChanged] = useState<Changed | null>(null);
-  const { houseRules: rules, brief } = analysis.rig;
+  const { houseRules: rules, brief, mains } = analysis.rig;
   const choose = (key: HouseQuestionKey, school: string) => {
     const parsed = houseRulesSchema.partial().safeParse({ [key]: school });
     if (!parsed.success || rules[key] === school) return;
@@ -98,6 +105,17 @@ export const HouseRulesView = () => {
             value={rules.chosenFormat}
             options={formatOptions(rules.chosenFormat)}
             onChoose={(chosenFormat) => run({ type: 'setHouseRules', rules: { chosenFormat } })}
+          />
+          <ChoiceField
+            label="Mains where it stands"
+            value={mains ? mainsName(mains) : ''}
+            options={MAINS_OPTIONS}
+            onChoose={(name) =>
+              run({
+                type: 'setMains',
+                mains: USUAL_MAINS.find((usual) => mainsName(usual) === name) ?? null,
+              })
+            }
           />
           <NumberField
             label="Independent recordings of each voice"

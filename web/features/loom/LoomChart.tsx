@@ -3,8 +3,8 @@
 import type { Analysis } from '@echo-loom/core';
 import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import styles from './loom.module.css';
-import { BarLabels, FindingMarks, GroupHeads } from './LoomLabels';
-import { ARROWS, isArrow, keyOf, LEVEL_WORDS, worstByItem } from './marks';
+import { BarLabels, FindingMarks, GroupHeads, RecordingMarks } from './LoomLabels';
+import { ARROWS, isArrow, keyOf, LEVEL_WORDS, recordingDevices, worstByItem } from './marks';
 import type { LoomLayout, LoomNode, LoomStrand } from './parts';
 import { type Reading, readingText, stagesByLink } from './readings';
 import { READING_WIDTH } from './sizes';
@@ -32,6 +32,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
   const seen = useWindow(scroll, layout.nodes.length + layout.strands.length > DRAW_ALL);
   const stages = useMemo(() => stagesByLink(analysis), [analysis]);
   const worst = useMemo(() => worstByItem(analysis), [analysis]);
+  const recording = useMemo(() => recordingDevices(analysis), [analysis]);
   const [first] = layout.nodes;
   const focusable = selected ?? (first ? { kind: 'device' as const, id: first.deviceId } : null);
 
@@ -182,6 +183,7 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
         />
         <BarLabels nodes={visibleNodes} />
         {visibleStrands.map(readingOn)}
+        <RecordingMarks nodes={visibleNodes} recording={recording} />
         <FindingMarks nodes={visibleNodes} strands={visibleStrands} worst={worst} />
       </div>
     </div>

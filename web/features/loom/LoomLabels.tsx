@@ -56,6 +56,30 @@ export const BarLabels = ({ nodes }: { readonly nodes: readonly LoomNode[] }) =>
   </>
 );
 
+/** What makes a file by itself: a card, a drive, a service. */
+export const RecordingMarks = ({
+  nodes,
+  recording,
+}: {
+  readonly nodes: readonly LoomNode[];
+  readonly recording: ReadonlySet<string>;
+}) => (
+  <>
+    {nodes
+      .filter((at) => at.shape !== 'return' && recording.has(at.deviceId))
+      .map((at) => (
+        <span
+          key={at.key}
+          className={styles.records}
+          style={{ left: at.x + at.width - 26, top: at.y + at.height - 3 }}
+          title={`${at.name} makes a file itself`}
+        >
+          file
+        </span>
+      ))}
+  </>
+);
+
 /** The worst finding of each device and cable, at its corner. */
 export const FindingMarks = ({
   nodes,

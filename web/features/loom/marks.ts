@@ -22,6 +22,10 @@ export const worstByItem = (analysis: Analysis): ReadonlyMap<string, Level> => {
   return worst;
 };
 
+/** Devices that make a file themselves of something that reaches them, or that they see. */
+export const recordingDevices = (analysis: Analysis): ReadonlySet<string> =>
+  new Set(analysis.traced.threads.flatMap(({ end }) => (end.port.records ? [end.device.id] : [])));
+
 export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
   stop: 'stop',
   warn: 'warning',

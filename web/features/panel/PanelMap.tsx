@@ -24,7 +24,7 @@ export const PanelMap = ({ analysis, chosen, onChoose }: Props) => {
       role="group"
       aria-label="Panel"
     >
-      {inOrder(rig.panel.buttons).map(([buttonId, { label, does, guard }], index) => {
+      {inOrder(rig.panel.buttons).map(([buttonId, { label, does, guard, handId }], index) => {
         const scene = does.type === 'scene' ? entry(rig.scenes, does.sceneId) : undefined;
         return (
           <Box
@@ -74,6 +74,11 @@ export const PanelMap = ({ analysis, chosen, onChoose }: Props) => {
               ) : (
                 <Text as="span" display="block" fontSize="sm" mt="1">
                   {doesText(rig, does)}
+                </Text>
+              )}
+              {handId !== null && (
+                <Text as="span" display="block" fontSize="xs" color="ink.soft" mt="1">
+                  on {entry(rig.hands, handId)?.name}
                 </Text>
               )}
               {guard !== 'none' && (

@@ -9,6 +9,7 @@ import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
+import { Hands } from './Hands';
 import { PanelMap } from './PanelMap';
 import { doesOptions, doesValue, GUARD_OPTIONS } from './words';
 
@@ -19,6 +20,7 @@ export const PanelView = () => {
   const [chosen, setChosen] = useState<string | null>(null);
   const { rig } = analysis;
   const buttons = inOrder(rig.panel.buttons);
+  const hands = inOrder(rig.hands);
   const buttonId =
     chosen !== null && entry(rig.panel.buttons, chosen) ? chosen : (buttons[0]?.[0] ?? null);
   const button = buttonId === null ? undefined : entry(rig.panel.buttons, buttonId);
@@ -36,7 +38,12 @@ export const PanelView = () => {
       run({
         type: 'addButton',
         buttonId: id,
-        button: { label: `Button ${buttons.length + 1}`, does: { type: 'black' }, guard: 'none' },
+        button: {
+          label: `Button ${buttons.length + 1}`,
+          does: { type: 'black' },
+          guard: 'none',
+          handId: null,
+        },
       })
     )
       setChosen(id);
@@ -45,7 +52,7 @@ export const PanelView = () => {
     const commands = without.map(([sceneId, { name }]): SimpleCommand => ({
       type: 'addButton',
       buttonId: freeId(`to-${sceneId}`, taken),
-      button: { label: name, does: { type: 'scene', sceneId }, guard: 'none' },
+      button: { label: name, does: { type: 'scene', sceneId }, guard: 'none', handId: null },
     }));
     run({ type: 'batch', label: 'Put every scene on the panel', commands });
   };
@@ -119,6 +126,19 @@ export const PanelView = () => {
                     })
                   }
                 />
+                {hands.length > 0 && (
+                  <ChoiceField
+                    label="On"
+                    value={button.handId ?? ''}
+                    options={[
+                      { value: '', label: 'The panel' },
+                      ...hands.map(([value, { name }]) => ({ value, label: name })),
+                    ]}
+                    onChoose={(id) =>
+                      run({ type: 'changeButton', buttonId, button: { handId: id || null } })
+                    }
+                  />
+                )}
                 <NumberField
                   label="Columns of the panel"
                   unit=""
@@ -139,6 +159,7 @@ export const PanelView = () => {
               </Button>
             </Box>
           )}
+          <Hands rig={rig} />
           <Flex direction="column" gap="2.5">
             {findings.map((finding, index) => (
               <FindingCard key={`${finding.code} ${index}`} analysis={analysis} finding={finding} />

@@ -1,29 +1,36 @@
 'use client';
 
-import { Box, Button, Checkbox, Flex, Text } from '@chakra-ui/react';
-import { freeId, inOrder, SHOTS, USUAL_PERSON, type Person } from '@echo-loom/core';
-import { NOT_SEEN, oneOf, PERSON_SHOTS, POSTURES, WHERE } from '@/features/brief/words';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { freeId, inOrder, USUAL_INSTRUMENTS, USUAL_PERSON } from '@echo-loom/core';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
-import { NumberField } from '@/ui/NumberField';
+import { Reminders } from '@/features/sheet/Reminders';
 import { NotesField } from './NotesField';
-
-const TRAITS = [
-  ['isHeard', 'Is to be heard'],
-  ['wearsGlasses', 'Wears glasses'],
-  ['dislikesHeadset', 'Dislikes a headset'],
-  ['needsHandsFree', 'Needs both hands'],
-] as const;
+import { PersonCard } from './PersonCard';
 
 /** Who is in the show, what each needs, and where things stand. */
 export const PeopleView = () => {
   const { run } = useRigSession();
   const rig = useRig((state) => state.rig);
   const people = inOrder(rig.people);
-  const change = (personId: string, person: Partial<Omit<Person, 'order'>>) =>
-    run({ type: 'changePerson', personId, person });
   const places = inOrder(rig.places);
+  const addInstrument = (name: string) => {
+    const usual = USUAL_INSTRUMENTS.find((one) => one.name === name);
+    if (usual)
+      run({
+        type: 'addPerson',
+        personId: freeId(name, rig.people),
+        person: {
+          ...USUAL_PERSON,
+          name,
+          is: 'instrument',
+          shot: null,
+          speechDbSpl: usual.levelDbSpl,
+          crestDb: usual.crestDb,
+        },
+      });
+  };
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Box maxW="620px">
@@ -40,100 +47,7 @@ export const PeopleView = () => {
           </Text>
         )}
         {people.map(([personId, person]) => (
-          <Box
-            key={personId}
-            borderWidth="1px"
-            borderColor="rule"
-            bg="paper.card"
-            p="3"
-            mb="2"
-            role="group"
-            aria-label={person.name}
-          >
-            <Flex gap="3" align="end" mb="2">
-              <Box flex="1">
-                <NameField
-                  label="Name"
-                  value={person.name}
-                  onCommit={(name) => change(personId, { name })}
-                />
-              </Box>
-              <Button
-                size="sm"
-                variant="outline"
-                aria-label={`Remove ${person.name}`}
-                onClick={() => run({ type: 'removePerson', personId })}
-              >
-                Remove
-              </Button>
-            </Flex>
-            <Flex direction="column" gap="1.5">
-              <ChoiceField
-                label="Where"
-                value={person.where}
-                options={WHERE}
-                onChoose={(where) =>
-                  change(personId, { where: oneOf(['on site', 'remote'] as const, where) })
-                }
-              />
-              <ChoiceField
-                label="Shot of their face"
-                value={person.shot ?? NOT_SEEN}
-                options={PERSON_SHOTS}
-                onChoose={(shot) => change(personId, { shot: oneOf(SHOTS, shot) ?? null })}
-              />
-              <ChoiceField
-                label="Sits, stands or moves about"
-                value={person.posture}
-                options={POSTURES}
-                onChoose={(posture) =>
-                  change(personId, {
-                    posture: oneOf(['sits', 'stands', 'moves'] as const, posture),
-                  })
-                }
-              />
-              <NumberField
-                label="Speech at 1 m"
-                unit="dB"
-                value={person.speechDbSpl}
-                min={30}
-                max={120}
-                onCommit={(value) => value !== null && change(personId, { speechDbSpl: value })}
-              />
-              <NumberField
-                label="Strays to either side by"
-                unit="dB"
-                value={person.spreadDb}
-                min={0}
-                max={30}
-                onCommit={(value) => value !== null && change(personId, { spreadDb: value })}
-              />
-              <NumberField
-                label="Crest, peak over average"
-                unit="dB"
-                value={person.crestDb}
-                min={0}
-                max={40}
-                onCommit={(value) => value !== null && change(personId, { crestDb: value })}
-              />
-              <Flex gap="4" wrap="wrap">
-                {TRAITS.map(([trait, label]) => (
-                  <Checkbox.Root
-                    key={trait}
-                    size="sm"
-                    checked={person[trait]}
-                    onCheckedChange={({ checked }) =>
-                      change(personId, { [trait]: checked === true })
-                    }
-                  >
-                    <Checkbox.HiddenInput />
-                    <Checkbox.Control />
-                    <Checkbox.Label fontWeight="400">{label}</Checkbox.Label>
-                  </Checkbox.Root>
-                ))}
-              </Flex>
-            </Flex>
-          </Box>
+          <PersonCard key={personId} personId={personId} person={person} />
         ))}
         <Button
           size="sm"
@@ -149,6 +63,17 @@ export const PeopleView = () => {
         >
           Add a person
         </Button>
+        <Box mt="2" maxW="420px">
+          <ChoiceField
+            label="Add an instrument"
+            value=""
+            options={[
+              { value: '', label: 'Choose…' },
+              ...USUAL_INSTRUMENTS.map(({ name }) => ({ value: name, label: name })),
+            ]}
+            onChoose={addInstrument}
+          />
+        </Box>
 
         <Text as="h2" fontSize="lg" fontWeight="600" mt="6" mb="2">
           Places
@@ -195,6 +120,10 @@ export const PeopleView = () => {
           value={rig.name}
           onCommit={(name) => run({ type: 'renameRig', name })}
         />
+        <Text fontSize="sm" mt="3" mb="1">
+          Settings of the room to repeat
+        </Text>
+        <Reminders />
         <NotesField notes={rig.notes} onCommit={(notes) => run({ type: 'writeNotes', notes })} />
       </Box>
     </Box>

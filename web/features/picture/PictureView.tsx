@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
+import { Lenses } from './Lenses';
 import { LoadCharts } from './LoadCharts';
 import { sourceRows } from './rows';
 import { ScenePanel } from './ScenePanel';
@@ -126,6 +127,7 @@ export const PictureView = () => {
               ))}
             </Flex>
           )}
+          <Lenses />
         </Box>
         <Box flex="1" minW="0" width="100%">
           {row?.framing && (

@@ -7,6 +7,7 @@ import { oneOf } from '@/features/brief/words';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
+import { SceneSelects } from './SceneSelects';
 import { BOX_OPTIONS } from './words';
 
 interface Props {
@@ -116,6 +117,7 @@ export const ScenePanel = ({ analysis, sceneId, scene }: Props) => {
           Add a picture
         </Button>
       )}
+      <SceneSelects rig={rig} sceneId={sceneId} scene={scene} />
       <Text fontWeight="600" fontSize="sm" mt="3" mb="1">
         Sounds like
       </Text>

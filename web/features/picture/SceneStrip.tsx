@@ -41,7 +41,7 @@ export const SceneStrip = ({ analysis, chosen, onChoose }: Props) => {
       run({
         type: 'addScene',
         sceneId,
-        scene: { name: `Scene ${scenes.length + 1}`, layers: [], heard: null },
+        scene: { name: `Scene ${scenes.length + 1}`, layers: [], heard: null, selects: [] },
       })
     )
       onChoose(sceneId);

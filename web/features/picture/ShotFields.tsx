@@ -5,6 +5,7 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { Flex } from '@chakra-ui/react';
 import { entry, type Framing, type ShotPlan } from '@echo-loom/core';
+import { LensChoice } from './LensChoice';
 
 const SIDES = [
   { value: 'lens', label: 'Into the lens' },
@@ -42,6 +43,7 @@ export const ShotFields = ({ framing }: { readonly framing: Framing }) => {
     : [];
   return (
     <Flex direction="column" gap="1.5">
+      {camera?.mount !== undefined && <LensChoice deviceId={shot.deviceId} mount={camera.mount} />}
       {shot.wanted === 'two-shot' && (
         <NumberField
           label="Between the two seats"

@@ -94,7 +94,13 @@ export const Row = ({ analysis, row, isChosen, onChoose }: RowProps) => {
           {row.sends === null ? 'not plugged in' : `sends ${row.sends}`}
         </Text>
       </Table.Cell>
-      {framing ? (
+      {row.isFurther ? (
+        <Table.Cell colSpan={4} px="1">
+          <Text fontSize="xs" color="ink.soft">
+            {row.isCamera ? 'the same shot' : 'fills its picture'}
+          </Text>
+        </Table.Cell>
+      ) : framing ? (
         <>
           <Table.Cell px="1">
             <ChoiceField

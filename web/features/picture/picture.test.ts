@@ -56,8 +56,8 @@ describe('what is loaded', () => {
         .slice(0, 3)
         .map((load) => `${load.label}: ${loadText(load)}`),
     ).toEqual([
-      'USB controller D, Show computer: 249.8 of 24.6 MB/s',
-      'Slides capture, USB 6: 249.1 of 24.6 MB/s',
+      'USB controller D, Show computer: 249.7 of 24.6 MB/s',
+      'Slides capture, USB 6: 249.0 of 24.6 MB/s',
       'Line out of the building: 9.0 of 20 Mb/s',
     ]));
   it('leaves out a line that nobody has measured, and drives that write nothing', () =>
@@ -99,8 +99,25 @@ describe('the figures of a shot in words', () => {
     ]));
   it('has no space over a head where no face is in it', () =>
     expect(lines('overhead').has('Space over the head')).toBe(false));
-  it('tells in stops how far the light is off', () =>
-    expect(lines('overhead').get('Light needed')).toBe('122 lux, 1.3 stops too much'));
+  it('tells what light is needed by a camera that sets itself, and nothing where nobody has set it', () => {
+    // 250 · 2.8² ÷ (1/50 · 3200) = 30.6 lux at the most sensitive that is clean
+    expect(lines('overhead').get('Light needed')).toBe('31 lux, and has it');
+    expect(lines('host-camera').has('Light needed')).toBe(false);
+  });
+  it('tells in stops how far the light is off', () => {
+    const set = apply(firing.rig, {
+      type: 'batch',
+      label: 'By hand',
+      commands: [
+        { type: 'setControl', deviceId: 'overhead', control: 'auto-exposure', value: false },
+        { type: 'setControl', deviceId: 'overhead', control: 'iso', value: 800 },
+      ],
+    });
+    const [framing] = framings(analyse(set)).filter(({ shot }) => shot.deviceId === 'overhead');
+    expect(framing && new Map(framingLines(framing)).get('Light needed')).toBe(
+      '122 lux, 1.3 stops too much',
+    );
+  });
 });
 
 describe('the drawing of a frame', () => {

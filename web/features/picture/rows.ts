@@ -4,6 +4,7 @@ import {
   formatName,
   framings,
   inOrder,
+  isIdle,
   type Analysis,
   type Framing,
   type Model,
@@ -24,6 +25,8 @@ export interface SourceRow {
   readonly hasOptics: boolean;
   /** Whether its kind is one that frames a subject */
   readonly isCamera: boolean;
+  /** Another output, or the card, of what stands in the row before: its shot is told there */
+  readonly isFurther: boolean;
 }
 
 const CAMERAS: ReadonlySet<Model['kind']> = new Set(['camera', 'webcam', 'phone']);
@@ -34,10 +37,13 @@ export const sourceRows = (analysis: Analysis): SourceRow[] => {
   const planned = new Map(framings(analysis).map((framing) => [framing.shot.deviceId, framing]));
   return inOrder(rig.devices).flatMap(([deviceId, device]) => {
     const controls = new Map<string, string>();
-    for (const [portId, { emits }] of Object.entries(device.model.ports))
-      if (emits?.picture && !controls.has(emits.picture.formatControl))
+    for (const [portId, port] of Object.entries(device.model.ports)) {
+      const { emits } = port;
+      // A card that does not record is no source of anything.
+      if (emits?.picture && !isIdle(device, port) && !controls.has(emits.picture.formatControl))
         controls.set(emits.picture.formatControl, portId);
-    return [...controls].flatMap(([formatControl, portId]): SourceRow[] => {
+    }
+    return [...controls].flatMap(([formatControl, portId], index): SourceRow[] => {
       const control = entry(device.model.controls, formatControl);
       if (control?.type !== 'choice') return [];
       const format = choiceSetting(device, formatControl) ?? '';
@@ -47,7 +53,7 @@ export const sourceRows = (analysis: Analysis): SourceRow[] => {
           signal === 'picture' &&
           at.device.id === deviceId &&
           at.port.emits?.picture?.formatControl === formatControl &&
-          at.links.length > 0,
+          (at.links.length > 0 || at.port.records !== undefined),
       );
       const sent = inUse && analysis.picture[inUse.index]?.format;
       const framing = planned.get(deviceId) ?? null;
@@ -72,6 +78,7 @@ export const sourceRows = (analysis: Analysis): SourceRow[] => {
           framing,
           hasOptics: device.model.camera !== undefined,
           isCamera: CAMERAS.has(device.model.kind),
+          isFurther: index > 0,
         },
       ];
     });

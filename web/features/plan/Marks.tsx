@@ -45,6 +45,8 @@ const Outline = ({ thing, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }
     );
   if (kind === 'sight')
     return <path className="sight" d={`M${x - 7} ${y}H${x + 7}M${x} ${y - 7}V${y + 7}`} />;
+  if (kind === 'corner')
+    return <rect className="corner" x={x - 6} y={y - 6} width="12" height="12" />;
   if (!size) return <Arm thing={thing} plane={plane} />;
   if (isRound) return <Stand thing={thing} plane={plane} rig={rig} />;
   const drawn = {

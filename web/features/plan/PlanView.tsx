@@ -17,7 +17,7 @@ import { PrintSheet } from './PrintSheet';
 import { Sets } from './Sets';
 import { Standing } from './Standing';
 import { type Shows, Survey } from './Survey';
-import { putAt, type Thing, thingsOf } from './things';
+import { cornersOf, putAt, type Thing, thingsOf } from './things';
 
 const WIDTH_PX = 760;
 const HEIGHT_PX = 520;
@@ -58,7 +58,11 @@ export const PlanView = () => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const later = useDeferredValue(analysis);
-  const things = useMemo(() => thingsOf(analysis), [analysis]);
+  const [movesWalls, setMovesWalls] = useState(false);
+  const things = useMemo(
+    () => [...thingsOf(analysis), ...(movesWalls ? cornersOf(analysis) : [])],
+    [analysis, movesWalls],
+  );
   const [moved, setPlane] = useState<Plane | null>(null);
   const whole = useMemo(() => fit(analysis, things), [analysis, things]);
   const plane = moved ?? whole;
@@ -105,6 +109,16 @@ export const PlanView = () => {
           <Flex gap="2" mb="2" wrap="wrap" align="center">
             {toggle('fields', 'What lenses see')}
             {toggle('sound', 'What microphones hear')}
+            {analysis.rig.shell && (
+              <Button
+                size="sm"
+                variant={movesWalls ? 'solid' : 'outline'}
+                aria-pressed={movesWalls}
+                onClick={() => setMovesWalls(!movesWalls)}
+              >
+                Move the walls
+              </Button>
+            )}
             <Button size="sm" variant="outline" aria-label="Larger" onClick={() => zoom(1.25)}>
               +
             </Button>

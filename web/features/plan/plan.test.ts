@@ -1,7 +1,7 @@
 import { analyse, apply, type Rig, RigDraft } from '@echo-loom/core';
 import { secondFiring } from '../../../demo/second-firing';
 import { fitted, lengthText, xOf, yOf, zoomed } from './plane';
-import { putAt, thingsOf } from './things';
+import { cornersOf, putAt, thingsOf } from './things';
 
 const thingIn = (rig: Rig, key: string) => {
   const thing = thingsOf(analyse(rig)).find((one) => one.key === key);
@@ -39,6 +39,22 @@ describe('putting things somewhere else on the plan', () => {
   });
   it('a microphone on an arm follows its mouth and is not moved by itself', () =>
     expect(thingIn(rig, 'device:host-mic').moves).toBe(false));
+  it('a corner takes its two walls along, and the height stays', () => {
+    const [corner] = cornersOf(analyse(rig));
+    if (!corner) throw new Error('no walls');
+    const after = putAt(rig, corner, { ...corner.at, xM: -2, yM: -1.5 }).reduce(apply, rig);
+    expect(after.shell?.corners).toEqual(
+      rig.shell?.corners.map((at, index) => (index === 0 ? { xM: -2, yM: -1.5 } : at)),
+    );
+    expect(after.shell?.heightM).toBe(rig.shell?.heightM);
+  });
+  it('walls that would cross are refused', () => {
+    const [corner] = cornersOf(analyse(rig));
+    if (!corner) throw new Error('no walls');
+    expect(() => putAt(rig, corner, { ...corner.at, xM: 14, yM: 3 }).reduce(apply, rig)).toThrow(
+      /cross/,
+    );
+  });
   it('nobody is on the plan of an empty rig', () =>
     expect(thingsOf(analyse(new RigDraft('Empty').build()))).toEqual([]));
 });

@@ -11,7 +11,7 @@ import {
 
 /** What can be pointed at on the plan, and the edits that put it somewhere else. */
 
-export type ThingKind = 'person' | 'support' | 'device' | 'noise' | 'sight';
+export type ThingKind = 'person' | 'support' | 'device' | 'noise' | 'sight' | 'corner';
 
 export interface Thing {
   readonly key: string;
@@ -38,10 +38,30 @@ const keyOf = (kind: ThingKind, id: string): string => `${kind}:${id}`;
 const shiftsOn = (is: string | undefined): boolean =>
   is === 'desk' || is === 'overhead' || is === 'rack';
 
+/** The corners of the room, in their order, as things that can be moved. */
+export const cornersOf = ({ rig: { shell } }: Pick<Analysis, 'rig'>): readonly Thing[] =>
+  (shell?.corners ?? []).map((corner, index) => ({
+    ...POINT,
+    key: keyOf('corner', String(index)),
+    kind: 'corner',
+    id: String(index),
+    name: `Corner ${index + 1}`,
+    at: { ...corner, facingDeg: 0 },
+  }));
+
+/** What has no ground of its own. */
+const POINT = {
+  size: null,
+  isRound: false,
+  on: null,
+  moves: true,
+  turns: false,
+  hangs: false,
+} as const;
+
 /** Everything on the plan, what lies lowest first. */
 export const thingsOf = (analysis: Analysis): readonly Thing[] => {
   const { people, noises, supports, brief } = analysis.rig;
-  const point = { size: null, isRound: false, on: null, moves: true, turns: false, hangs: false };
   return [
     ...inOrder(supports).flatMap(([id, { at, name, figures, onId }]): Thing[] =>
       at
@@ -84,7 +104,7 @@ export const thingsOf = (analysis: Analysis): readonly Thing[] => {
       at
         ? [
             {
-              ...point,
+              ...POINT,
               key: keyOf('noise', id),
               kind: 'noise',
               id,
@@ -98,7 +118,7 @@ export const thingsOf = (analysis: Analysis): readonly Thing[] => {
       at
         ? [
             {
-              ...point,
+              ...POINT,
               key: keyOf('sight', id),
               kind: 'sight',
               id,
@@ -110,7 +130,7 @@ export const thingsOf = (analysis: Analysis): readonly Thing[] => {
     ),
     ...inOrder(people).flatMap(([id, { at, name, where }]): Thing[] =>
       at && where === 'on site'
-        ? [{ ...point, key: keyOf('person', id), kind: 'person', id, name, at, turns: true }]
+        ? [{ ...POINT, key: keyOf('person', id), kind: 'person', id, name, at, turns: true }]
         : [],
     ),
   ];
@@ -148,6 +168,20 @@ export const putAt = (rig: Rig, { kind, id, at: before }: Thing, spot: Spot): Si
       ];
     case 'device':
       return putDevice(rig, id, before, at);
+    case 'corner':
+      return rig.shell
+        ? [
+            {
+              type: 'drawRoom',
+              room: {
+                heightM: rig.shell.heightM,
+                corners: rig.shell.corners.map((corner, index) =>
+                  String(index) === id ? { xM: at.xM, yM: at.yM } : { ...corner },
+                ),
+              },
+            },
+          ]
+        : [];
   }
 };
 

@@ -86,16 +86,22 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
         pinching,
       }) => {
         if (pinching) return cancel();
+        // A tap chooses; it comes once, when the pointer is lifted, and nothing has been moved.
+        if (tap) {
+          dragged.current = null;
+          options.onSelect(keyAt(event.target));
+          return;
+        }
         const scale = perScreenPx();
         if (first) {
           const key = keyAt(event.target);
           const thing = options.things.find((one) => one.key === key);
           dragged.current = thing?.moves ? { thing, marks: marksOf(thing) } : null;
-          if (key !== null || tap) options.onSelect(key);
+          if (key !== null) options.onSelect(key);
         }
         const held = dragged.current;
         if (!held) {
-          if (!tap) options.onPlane(shifted(options.plane, dx * scale, dy * scale));
+          options.onPlane(shifted(options.plane, dx * scale, dy * scale));
           return;
         }
         const to = target(held.thing, mx * scale, my * scale, altKey);
@@ -106,7 +112,7 @@ export const useSurvey = (svg: RefObject<SVGSVGElement | null>, options: Options
           else mark.setAttribute('transform', shift);
         if (!last) return;
         dragged.current = null;
-        if (!tap) options.onDrop(held.thing, to.xM, to.yM);
+        options.onDrop(held.thing, to.xM, to.yM);
       },
       onPinch: ({ origin: [ox, oy], movement: [factor], memo, first }) => {
         const box = svg.current?.getBoundingClientRect();

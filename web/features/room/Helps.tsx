@@ -47,7 +47,7 @@ export const Helps = ({ built, trial, onTrial }: Props) => {
   const { run } = useRigSession();
   const typed = useRig((state) => state.rig.room.rt60S);
   const { material, covers, targetS } = trial;
-  const { areaM2, isEnough, rt60S } = treatmentNeeded(
+  const { areaM2, leastM2, isEnough, rt60S } = treatmentNeeded(
     built,
     { absorption: material.absorption, covers },
     targetS,
@@ -111,7 +111,8 @@ export const Helps = ({ built, trial, onTrial }: Props) => {
           <>
             <Text fontSize="sm">
               {isEnough
-                ? `${figure(areaM2)} m² bring the room to ${figure(rt60S, 2)} s.`
+                ? `${figure(areaM2)} m² bring the room to ${figure(rt60S, 2)} s` +
+                  `${leastM2 === null ? '' : `; ${figure(leastM2, 2)} m² would just do`}.`
                 : `Even ${figure(areaM2)} m², all there is place for, bring it only to ${figure(rt60S, 2)} s.`}
               {material.about !== undefined && ` ${material.about}`}
             </Text>

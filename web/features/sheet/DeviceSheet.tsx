@@ -13,6 +13,7 @@ import { Controls } from './Controls';
 import { DataSheet } from './DataSheet';
 import { Ownership } from './Ownership';
 import { Ports } from './Ports';
+import { Reminders } from './Reminders';
 import { Section } from './Section';
 
 interface Props {
@@ -73,6 +74,9 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
           <Controls deviceId={deviceId} />
         </Section>
       )}
+      <Section title="Settings to repeat">
+        <Reminders deviceId={deviceId} />
+      </Section>
       <Section title="Belongs to">
         <Flex direction="column" gap="1.5">
           <ChoiceField

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import type { Analysis } from '@echo-loom/core';
+import { type Analysis, type DeviceNode, isSocketHeld, spareOf } from '@echo-loom/core';
 import { useLoomView } from '@/features/loom/view';
 
 interface Props {
@@ -10,6 +10,14 @@ interface Props {
   readonly onConnect: (portId: string) => void;
 }
 
+/** What is left of each kind of socket, and of the channels on its cables. */
+const spareText = (analysis: Analysis, node: DeviceNode): string => {
+  const spare = spareOf(analysis, node);
+  return spare.length === 0
+    ? ''
+    : `Free: ${spare.map(({ what, all, free }) => `${what.toLowerCase()} ${free} of ${all}`).join(', ')}.`;
+};
+
 /** The sockets of a device and what is in them. */
 export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
   const select = useLoomView((view) => view.select);
@@ -17,6 +25,9 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
   if (!node) return null;
   return (
     <Flex direction="column">
+      <Text fontSize="xs" color="ink.soft" mb="1">
+        {spareText(analysis, node)}
+      </Text>
       {[...node.ports.values()].map((port) => {
         const links = port.links;
         return (
@@ -31,7 +42,15 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
             minH="8"
             fontSize="sm"
           >
-            <Text>{port.port.name}</Text>
+            <Text>
+              {port.port.name}
+              {links.length === 0 && isSocketHeld(port) && (
+                <Text as="span" color="ink.soft">
+                  {' '}
+                  (its socket is in use)
+                </Text>
+              )}
+            </Text>
             <Flex gap="1" wrap="wrap" justify="end">
               {links.map((edge) => {
                 const far = edge.from === port ? edge.to : edge.from;
@@ -49,7 +68,7 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
                   </Button>
                 );
               })}
-              {(links.length === 0 || port.port.family === 'software') && (
+              {(!isSocketHeld(port) || port.port.family === 'software') && (
                 <Button
                   size="xs"
                   variant="outline"

@@ -35,6 +35,9 @@ interface Props {
   readonly items: readonly ShelfItem[];
   readonly currency: string;
   readonly currencies: readonly string[];
+  /** What new rigs are plugged into; null = not said */
+  readonly mains: string | null;
+  readonly mainsChoices: readonly string[];
   readonly points: readonly {
     readonly id: string;
     readonly name: string;
@@ -47,7 +50,15 @@ interface Props {
 type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ReadableItem };
 
 /** The rigs, latest first: open one, make one, bring one in. */
-export const Shelf = ({ items, points, currency, currencies, putAway }: Props) => {
+export const Shelf = ({
+  items,
+  points,
+  currency,
+  currencies,
+  mains,
+  mainsChoices,
+  putAway,
+}: Props) => {
   const router = useRouter();
   const [asking, setAsking] = useState<Asking | null>(null);
   const [, startTransition] = useTransition();
@@ -88,6 +99,21 @@ export const Shelf = ({ items, points, currency, currencies, putAway }: Props) =
               {currencies.map((code) => (
                 <option key={code} value={code}>
                   {code}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+          <NativeSelect.Root size="sm" width="120px">
+            <NativeSelect.Field
+              aria-label="Mains of the studio, for new rigs"
+              value={mains ?? ''}
+              onChange={(event) => act({ does: 'choose mains', mains: event.target.value || null })}
+            >
+              <option value="">Mains?</option>
+              {mainsChoices.map((name) => (
+                <option key={name} value={name}>
+                  {name}
                 </option>
               ))}
             </NativeSelect.Field>

@@ -8,7 +8,8 @@ export type Deed =
   | { readonly does: 'build'; readonly answers: Answers }
   | { readonly does: 'rename'; readonly id: string; readonly name: string }
   | { readonly does: 'duplicate' | 'put away' | 'put back'; readonly id: string }
-  | { readonly does: 'choose currency'; readonly currency: string };
+  | { readonly does: 'choose currency'; readonly currency: string }
+  | { readonly does: 'choose mains'; readonly mains: string | null };
 
 export type Answer =
   { readonly ok: true; readonly id: string } | { readonly ok: false; readonly says: string };

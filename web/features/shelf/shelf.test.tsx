@@ -22,6 +22,8 @@ const shelf = (items: readonly ReadableItem[] = [tide]) =>
     <Shelf
       items={items}
       currency="EUR"
+      mains={null}
+      mainsChoices={['230 V, 50 Hz']}
       currencies={['EUR', 'GBP']}
       points={[{ id: 'two-voices', name: 'Two voices', about: 'Two people at a table.' }]}
       putAway={0}

@@ -7,7 +7,7 @@ import {
   inOrder,
   loopDb,
   microphonesInRoom,
-  PATTERNS,
+  FREE_PATTERNS,
   type Analysis,
   type MicrophoneInRoom,
   type Pattern,
@@ -91,7 +91,7 @@ export interface PatternRow {
 }
 
 export const patternRows = (analysis: Analysis, microphone: MicrophoneInRoom): PatternRow[] =>
-  PATTERNS.map((pattern) => {
+  FREE_PATTERNS.map((pattern) => {
     const there = ifItWere(analysis, microphone, { pattern });
     return {
       pattern,

@@ -121,7 +121,7 @@ describe('a backup', () => {
       changes: [{ path: ['name'], before: 'x', after: 'y' }],
     };
     /** Columns that the tables had not yet */
-    const SINCE = new Set(['reverts', 'version']);
+    const SINCE = new Set(['reverts', 'version', 'mains']);
     const older = {
       ...rest,
       migrations: migrations.slice(0, 2),
@@ -133,9 +133,9 @@ describe('a backup', () => {
     const entries = tables[1]?.columns ?? [];
     const olderRows = rows.slice(0, -1).map((line) => {
       const [table, row] = JSON.parse(line) as [number, (string | null)[]];
-      if (table !== 1) return line;
-      row[entries.indexOf('command')] = JSON.stringify(undo);
-      return JSON.stringify([table, row.filter((_, index) => !SINCE.has(entries[index] ?? ''))]);
+      if (table === 1) row[entries.indexOf('command')] = JSON.stringify(undo);
+      const columns = tables[table]?.columns ?? [];
+      return JSON.stringify([table, row.filter((_, index) => !SINCE.has(columns[index] ?? ''))]);
     });
     const body = [JSON.stringify(older), ...olderRows];
     const end = JSON.stringify({ end: olderRows.length, sha256: await digestOf(body) });

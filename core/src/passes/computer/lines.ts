@@ -99,6 +99,11 @@ const filesByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly Fil
   for (const thread of measured.traced.threads) {
     const { signal, last, end, source } = thread;
     const { storage, kind } = end.device.model;
+    // A card of sound alone holds a track a voice; beside a picture, sound is in the picture's bitrate.
+    if (end.port.records && storage && !end.port.ends?.picture) {
+      if (signal === 'sound' && last.way === 1) add(end.device, end, source, SOUND_CHANNEL_MBPS);
+      continue;
+    }
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
@@ -161,7 +166,9 @@ const makeUplink = (measured: Measured): Uplink => {
   const flows = new Map<DeviceNode, Flow>();
   for (const { end, signal } of measured.traced.threads) {
     const { kind } = end.device.model;
-    if ((kind !== 'stream' && kind !== 'call') || flows.has(end.device)) continue;
+    // What is kept at a caller's side does not go up the line.
+    if ((kind !== 'stream' && kind !== 'call') || end.port.records || flows.has(end.device))
+      continue;
     if (kind === 'call')
       flows.set(end.device, { label: measured.device(end.device).name, mbps: CALL_MBPS });
     else if (signal === 'picture')

@@ -308,7 +308,7 @@ describe('differences', () => {
       placeId: null,
     });
     expect([change.money, change.devices, change.fresh.map(({ code }) => code)]).toEqual([
-      1100,
+      1900,
       1,
       ['picture.inputs-short', 'signal.unconnected'],
     ]);

@@ -2,23 +2,24 @@ import type { DeviceNode, Signal, Thread } from '../../graph';
 import { type Deliverable, inOrder } from '../../rig';
 import { formatName, parseFormat } from '../../units';
 import type { CoverageAnswer } from './line';
-import { isSeparateRecording, isTrack, keepsTracks, withThreads } from './recordings';
+import { isSeparateRecording, keepsTracks, tracksOnly } from './recordings';
 import type { Index } from './threads';
 import {
   CAMERAS,
-  DELIVERS,
+  delivers,
   from,
   kindOf,
   missingVoices,
   nameIn,
   names,
   nodesWhere,
-  RECORDS,
+  writesFile,
 } from './threads';
+import { waitsFor } from './waits';
 
 export const shown = (index: Index, sightId: string): CoverageAnswer => {
   const sources = nodesWhere(index, (node) => index.measured.device(node).sightId === sightId);
-  const [thread] = from(index, sources, 'picture', DELIVERS);
+  const [thread] = from(index, sources, 'picture', delivers);
   if (thread)
     return {
       verdict: 'met',
@@ -26,6 +27,8 @@ export const shown = (index: Index, sightId: string): CoverageAnswer => {
       by: [thread.source.device.id],
       thread,
     };
+  const waits = waitsFor(index, sources);
+  if (waits) return waits;
   return {
     verdict: 'missing',
     says: sources.length
@@ -46,6 +49,9 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
     (index.byEnd.get(node) ?? []).find((thread) => thread.signal === signal);
   const takes = (node: DeviceNode, signal: Signal): boolean =>
     node.ports.values().some(({ port }) => port.ends?.[signal] !== undefined);
+  const recordsItself = (node: DeviceNode): boolean =>
+    node.ports.values().some(({ port }) => port.records !== undefined);
+  const makesFiles = (node: DeviceNode): boolean => node.ports.values().some(writesFile);
   const judge = (
     ends: readonly DeviceNode[],
     needsPicture: boolean,
@@ -100,18 +106,32 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
         all.filter((node) => kindOf(node) === 'stream'),
         true,
       );
-    case 'programme recording':
+    case 'programme recording': {
+      const files = all.filter(
+        (node) =>
+          makesFiles(node) &&
+          // A guest's own file is of the guest alone.
+          kindOf(node) !== 'call' &&
+          takes(node, 'picture') &&
+          takes(node, 'sound'),
+      );
+      // A camera's own file is the programme only where nothing else makes one.
+      const others = files.filter((node) => !CAMERAS.has(kindOf(node)));
+      const own = files.filter((node) => gets(node, 'picture') && gets(node, 'sound'));
       return judge(
-        all.filter(
-          (node) => RECORDS.has(kindOf(node)) && takes(node, 'picture') && takes(node, 'sound'),
-        ),
+        others.length > 0 ? others : own,
         all.some((node) => CAMERAS.has(kindOf(node))),
       );
+    }
     case 'voice tracks':
-      return judge(all.filter(keepsTracks), false, withThreads(index, isTrack));
+      return judge(all.filter(keepsTracks), false, tracksOnly(index));
     case 'backup':
       return judge(
-        all.filter((node) => kindOf(node) === 'recorder' && takes(node, 'sound')),
+        all.filter(
+          (node) =>
+            takes(node, 'sound') &&
+            (kindOf(node) === 'recorder' || (recordsItself(node) && gets(node, 'sound'))),
+        ),
         false,
       );
     case 'camera recordings': {
@@ -145,7 +165,7 @@ export const delivered = (index: Index, deliverable: Deliverable): CoverageAnswe
           };
     }
     case 'vertical clips': {
-      const source = all.find((node) => RECORDS.has(kindOf(node)) && gets(node, 'picture'));
+      const source = all.find((node) => makesFiles(node) && gets(node, 'picture'));
       return source
         ? {
             verdict: 'met',

@@ -44,9 +44,10 @@ const linesOf = (measured: Measured): readonly CoverageLine[] => {
       ...answers[need](measured, id),
     });
   const hasGuests = guestsOf(measured).length > 0;
-  for (const [id, { name, shot, isHeard, where }] of inOrder(people)) {
+  for (const [id, { name, is, shot, isHeard, where }] of inOrder(people)) {
     if (shot !== null) add('person', id, name, 'seen');
     if (isHeard) add('person', id, name, 'heard');
+    if (is === 'instrument') continue;
     add('person', id, name, 'hears');
     if (where === 'on site' && hasGuests) add('person', id, name, 'sees');
   }

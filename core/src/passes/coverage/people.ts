@@ -1,11 +1,11 @@
-import type { DeviceNode } from '../../graph';
-import { entry, inOrder, type Kind, type Person } from '../../rig';
+import type { DeviceNode, PortNode } from '../../graph';
+import { entry, inOrder, type Person } from '../../rig';
 import type { CoverageAnswer } from './line';
 import { recordingMachine } from './recordings';
 import type { Index } from './threads';
 import {
   CAMERAS,
-  DELIVERS,
+  delivers,
   EARS,
   from,
   givenTo,
@@ -14,11 +14,12 @@ import {
   nameIn,
   names,
   nodesWhere,
-  RECORDS,
   remotes,
-  SCREENS,
+  isScreen,
   voiceSources,
+  writesFile,
 } from './threads';
+import { waitsFor } from './waits';
 
 const camerasOf = (index: Index, personId: string): DeviceNode[] => {
   const sights = index.measured.rig.brief?.sights ?? {};
@@ -34,7 +35,7 @@ const camerasOf = (index: Index, personId: string): DeviceNode[] => {
 
 export const seen = (index: Index, personId: string, person: Person): CoverageAnswer => {
   const cameras = camerasOf(index, personId);
-  const [thread] = from(index, cameras, 'picture', DELIVERS);
+  const [thread] = from(index, cameras, 'picture', delivers);
   if (thread)
     return {
       verdict: 'met',
@@ -44,6 +45,8 @@ export const seen = (index: Index, personId: string, person: Person): CoverageAn
       by: [thread.source.device.id],
       thread,
     };
+  const waits = waitsFor(index, cameras);
+  if (waits) return waits;
   const says = cameras.length
     ? `${names(index, cameras)} reaches no stream and no recording.`
     : person.where === 'remote'
@@ -55,7 +58,7 @@ export const seen = (index: Index, personId: string, person: Person): CoverageAn
 export const heard = (index: Index, personId: string): CoverageAnswer => {
   const { measured } = index;
   const sources = voiceSources(measured, personId);
-  const threads = from(index, sources, 'sound', DELIVERS);
+  const threads = from(index, sources, 'sound', delivers);
   const [thread] = threads;
   if (!thread)
     return {
@@ -66,9 +69,7 @@ export const heard = (index: Index, personId: string): CoverageAnswer => {
       by: [],
       thread: null,
     };
-  const machines = [
-    ...new Set(threads.filter(({ end }) => RECORDS.has(kindOf(end.device))).map(recordingMachine)),
-  ];
+  const machines = [...new Set(threads.filter(({ end }) => writesFile(end)).map(recordingMachine))];
   const wanted = measured.rig.houseRules.recordingsOfVoice;
   const by = [thread.source.device.id];
   const { name } = measured.device(thread.source.device);
@@ -98,7 +99,7 @@ export const hears = (index: Index, personId: string, person: Person): CoverageA
     );
     const self = calls.some((call) =>
       (index.byEnd.get(call) ?? []).some(
-        (own) => own.signal === 'sound' && own.source.device === call,
+        (own) => own.signal === 'sound' && own.source.device === call && !own.end.port.records,
       ),
     );
     if (self)
@@ -162,8 +163,10 @@ export const sees = (index: Index, guests: readonly string[]): CoverageAnswer =>
     const owner = index.measured.device(node).personId;
     return owner !== null && guests.includes(owner) && node.model.kind === 'call';
   });
-  const wanted: ReadonlySet<Kind> =
-    rig.houseRules.prompter === 'second display' ? new Set<Kind>(['prompter']) : SCREENS;
+  const wanted = (end: PortNode): boolean =>
+    rig.houseRules.prompter === 'second display'
+      ? kindOf(end.device) === 'prompter'
+      : isScreen(end);
   const [thread] = from(index, calls, 'picture', wanted);
   if (thread)
     return {
@@ -172,7 +175,7 @@ export const sees = (index: Index, guests: readonly string[]): CoverageAnswer =>
       by: [thread.end.device.id],
       thread,
     };
-  const elsewhere = from(index, calls, 'picture', SCREENS)[0];
+  const elsewhere = from(index, calls, 'picture', isScreen)[0];
   if (elsewhere)
     return {
       verdict: 'partly',

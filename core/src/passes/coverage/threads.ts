@@ -1,4 +1,4 @@
-import type { DeviceNode, Signal, Thread } from '../../graph';
+import type { DeviceNode, PortNode, Signal, Thread } from '../../graph';
 import { entry, inOrder, type Kind, type Rig } from '../../rig';
 import deepEqual from 'fast-deep-equal';
 import type { Measured } from '../measure';
@@ -8,11 +8,20 @@ import { eachSound } from '../stages';
 export const CAMERAS: ReadonlySet<Kind> = new Set(['camera', 'webcam', 'phone']);
 
 /** Kinds that write a file; of wireless transmitters those that have a card. */
-export const RECORDS: ReadonlySet<Kind> = new Set(['recording', 'recorder', 'camera', 'wireless']);
+const RECORDS: ReadonlySet<Kind> = new Set(['recording', 'recorder', 'camera', 'wireless']);
 
-export const DELIVERS: ReadonlySet<Kind> = new Set(['stream', ...RECORDS]);
+/** Whether a file is made of what arrives at a port: on a card, a drive, by a program or a service. */
+export const writesFile = ({ port, device }: PortNode): boolean =>
+  port.records !== undefined || (port.ends !== undefined && RECORDS.has(device.model.kind));
 
-export const SCREENS: ReadonlySet<Kind> = new Set(['display', 'prompter']);
+/** Whether what arrives at a port reaches somebody: the audience, or a file. */
+export const delivers = (end: PortNode): boolean =>
+  end.device.model.kind === 'stream' || writesFile(end);
+
+const SCREENS: ReadonlySet<Kind> = new Set(['display', 'prompter']);
+
+/** Whether what arrives at a port is looked at on site. */
+export const isScreen = ({ device }: PortNode): boolean => SCREENS.has(device.model.kind);
 
 export const EARS: ReadonlySet<Kind> = new Set(['headphones']);
 
@@ -31,7 +40,7 @@ const deadStages = pass(
   (measured): readonly number[] => {
     const dead: number[] = [];
     eachSound(measured, ({ index }, { unknown }) => {
-      if (unknown?.what === 'phantom power') dead.push(index);
+      if (unknown?.what === 'power') dead.push(index);
     });
     return dead;
   },
@@ -74,12 +83,10 @@ export const from = (
   { bySource }: Index,
   nodes: readonly DeviceNode[],
   signal: Signal,
-  ends: ReadonlySet<Kind>,
+  isEnd: (end: PortNode) => boolean,
 ): Thread[] =>
   nodes.flatMap((node) =>
-    (bySource.get(node) ?? []).filter(
-      (thread) => thread.signal === signal && ends.has(kindOf(thread.end.device)),
-    ),
+    (bySource.get(node) ?? []).filter((thread) => thread.signal === signal && isEnd(thread.end)),
   );
 
 export const nodesWhere = (

@@ -3,10 +3,14 @@ import {
   type CameraFigures,
   type Device,
   entry,
+  fitsOn,
   inOrder,
+  type Lens,
   numberSetting,
+  type Rig,
   type Shot,
   type ShotPlan,
+  switchSetting,
 } from '../../rig';
 import { type Format, parseFormat } from '../../units';
 import type { Measured } from '../measure';
@@ -62,6 +66,9 @@ export interface Framing {
   readonly shot: ShotPlan;
   readonly device: Device;
   readonly camera: CameraFigures | null;
+  /** The lens of the rig that is on it; null where its lens is built in, or nobody has said which */
+  readonly lens: Lens | null;
+  readonly exposure: Exposure;
   /** What the camera sends, where that is known */
   readonly format: Format | null;
   readonly crop: number;
@@ -103,10 +110,14 @@ export const pictureSources = pass('picture sources', (measured): readonly Stage
   measured.traced.stages.filter((stage) => stage.parent === null && stage.signal === 'picture'),
 );
 
-/** The stage where a device's picture begins: of several outputs, the one with a plug in it. */
+/** The stage where a device's picture begins: of several outputs, the one with a plug in it, or its card. */
 export const pictureSource = (measured: Measured, deviceId: string): Stage | undefined => {
   const sources = pictureSources(measured).filter((stage) => stage.at.device.id === deviceId);
-  return sources.find((stage) => stage.at.links.length > 0) ?? sources[0];
+  return (
+    sources.find((stage) => stage.at.links.length > 0) ??
+    sources.find((stage) => stage.at.port.records !== undefined) ??
+    sources[0]
+  );
 };
 
 /** Tallest picture that is delivered lying down. @unit px */
@@ -145,12 +156,15 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
   const camera = device.model.camera ?? null;
   const source = pictureSource(measured, shot.deviceId);
   const format = (source && measured.picture[source.index]?.format) ?? null;
-  const crop = camera && format ? cropAt(camera, format) : 1;
+  const lens = lensOn(measured.rig, device);
+  const crop = camera ? (format ? cropAt(camera, format) : 1) * stabiliserCrop(device, camera) : 1;
   const whole = { width: camera?.sensorWidthMm ?? null, height: camera?.sensorHeightMm ?? null };
   const sensorWidthMm = whole.width === null ? null : croppedMm(whole.width, crop);
   const sensorHeightMm = whole.height === null ? null : croppedMm(whole.height, crop);
-  const focalMm = camera ? (numberSetting(device, camera.focalControl) ?? null) : null;
-  const fNumber = camera ? (numberSetting(device, camera.fNumberControl) ?? null) : null;
+  const setFocalMm = camera ? (numberSetting(device, camera.focalControl) ?? null) : null;
+  const setFNumber = camera ? (numberSetting(device, camera.fNumberControl) ?? null) : null;
+  const focalMm = setFocalMm !== null && lens ? focalOf(lens, setFocalMm) : setFocalMm;
+  const fNumber = setFNumber !== null && lens ? Math.max(lens.widest, setFNumber) : setFNumber;
   const { distanceM, backgroundM, eyeLine, travelM, lightLux } = shot;
   const wanted = wantedOf(shot);
   const sensorMm = wanted?.of === 'width' ? sensorWidthMm : sensorHeightMm;
@@ -160,12 +174,15 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
     hasOptics && distanceM !== null ? fieldM(distanceM, sensorHeightMm, focalMm) : null;
   const framed = wanted?.of === 'width' ? widthM : heightM;
   const delivered = deliveredHeightPx(measured);
-  const needed = exposureLux(device, camera);
+  const exposure = camera ? exposureOf(device, camera) : 'unknown';
+  const needed = exposureLux(device, camera, exposure, fNumber);
   return {
     shotId,
     shot,
     device,
     camera,
+    lens,
+    exposure,
     format,
     crop,
     sensorWidthMm,
@@ -200,7 +217,10 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
     punchInMost: format && delivered !== null ? format.height / delivered : null,
     lightNeededLux: needed,
     stopsOver:
-      needed !== null && lightLux !== null && lightLux > 0 ? stopsOver(lightLux, needed) : null,
+      needed !== null && lightLux !== null && lightLux > 0
+        ? // What sets itself is never too bright, only too dark.
+          Math.min(exposure === 'automatic' ? 0 : Infinity, stopsOver(lightLux, needed))
+        : null,
     panRangeDeg: travelM !== null && distanceM !== null ? panRangeDeg(travelM, distanceM) : null,
     travelToLoseM: travelM !== null && widthM !== null ? travelToLoseM(widthM) : null,
     asks: asksOf(shot, camera, sensorWidthMm),
@@ -214,16 +234,55 @@ export const cropAt = (camera: CameraFigures, format: Format): number => {
   return 1;
 };
 
-const exposureLux = (device: Device, camera: CameraFigures | null): number | null => {
-  if (!camera) return null;
-  const [fNumber, shutter, iso] = [
-    camera.fNumberControl,
-    camera.shutterControl,
-    camera.isoControl,
-  ].map((control) => numberSetting(device, control));
-  return fNumber === undefined || shutter === undefined || iso === undefined
+/** The lens of the rig that is on a camera. */
+const lensOn = ({ lenses }: Rig, { lensId, model }: Device): Lens | null => {
+  const lens = lensId === null ? undefined : entry(lenses, lensId);
+  // One whose mount has been typed over fits no more.
+  return lens && fitsOn(lens, model.camera?.mount) ? lens : null;
+};
+
+/** The focal length a lens has that is nearest to the one asked for. @unit mm */
+const focalOf = ({ focal: { shortestMm, longestMm } }: Lens, askedMm: number): number =>
+  Math.min(longestMm, Math.max(shortestMm, askedMm));
+
+/** How much a stabiliser that is on takes off the picture. */
+const stabiliserCrop = (device: Device, { stabiliser }: CameraFigures): number =>
+  stabiliser && switchSetting(device, stabiliser.control) ? stabiliser.crop : 1;
+
+/**
+ * Whether anybody has set a camera's exposure: by hand it is known once one of aperture, shutter and
+ * sensitivity has been typed.
+ */
+export type Exposure = 'unknown' | 'automatic' | 'set';
+
+const exposureOf = (device: Device, camera: CameraFigures): Exposure => {
+  if (camera.autoExposureControl && switchSetting(device, camera.autoExposureControl))
+    return 'automatic';
+  const { settings } = device;
+  return [camera.fNumberControl, camera.shutterControl, camera.isoControl].some((control) =>
+    Object.hasOwn(settings, control),
+  )
+    ? 'set'
+    : 'unknown';
+};
+
+/** A camera that sets itself goes so far before its noise shows. */
+export const ISO_CLEAN = 3200;
+
+const exposureLux = (
+  device: Device,
+  camera: CameraFigures | null,
+  exposure: Exposure,
+  fNumber: number | null,
+): number | null => {
+  if (!camera || exposure === 'unknown' || fNumber === null) return null;
+  const shutter = numberSetting(device, camera.shutterControl);
+  const iso = exposure === 'automatic' ? ISO_CLEAN : numberSetting(device, camera.isoControl);
+  const greyStops =
+    camera.greyControl === undefined ? 0 : (numberSetting(device, camera.greyControl) ?? 0);
+  return shutter === undefined || iso === undefined
     ? null
-    : lightNeededLux(fNumber, shutter, iso);
+    : lightNeededLux(fNumber, shutter, iso) * 2 ** greyStops;
 };
 
 /** Every shot of the rig, in the order they were planned. */

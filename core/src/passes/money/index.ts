@@ -1,9 +1,23 @@
-import { apply, type Command, type Device, type Ownership, type Rig } from '../../rig';
+import {
+  apply,
+  cablePrice,
+  type Command,
+  type Device,
+  type End,
+  entry,
+  OWNERSHIPS,
+  type Ownership,
+  type Rig,
+} from '../../rig';
 
 /** What a rig costs, in the studio's currency. */
 export interface Money {
   /** Sum of known prices by how a device is had */
   readonly by: Readonly<Record<Ownership, number>>;
+  /** What is in it for lenses, however they are had; of a lens without a price, nothing */
+  readonly lenses: number;
+  /** What is in it for cables, at typical prices, however they are had */
+  readonly cables: number;
   /** What is still to be paid: to buy and second-hand */
   readonly toPay: number;
   /** Devices whose price is not known */
@@ -14,6 +28,21 @@ export interface Money {
 
 /** What was said to be paid for a device, else what its class usually costs. @returns null where neither is known */
 export const priceOf = (device: Device): number | null => device.price ?? device.model.typicalPrice;
+
+/** An amount to the hundredth. */
+const cents = (amount: number): number => Math.round(amount * 100) / 100;
+
+/** Headphones bring their cable. */
+const isCaptive = (rig: Rig, { deviceId }: End): boolean =>
+  entry(rig.devices, deviceId)?.model.kind === 'headphones';
+
+/** A cable comes with the gear: it is owned where both its ends are, else it is bought with what is not. */
+const ownershipOf = (rig: Rig, ends: readonly End[]): Ownership => {
+  const had = ends.map(({ deviceId }) => entry(rig.devices, deviceId)?.ownership ?? 'owned');
+  return had.find((how) => how === 'to buy' || how === 'second-hand') === undefined
+    ? (had[0] ?? 'owned')
+    : 'to buy';
+};
 
 /**
  * Adds up a rig. Second-hand is counted at the price typed; where none is, at the typical price of
@@ -27,11 +56,30 @@ export const moneyOf = (rig: Rig): Money => {
     if (price === null) unknown.push(id);
     else by[device.ownership] += price;
   }
-  const toPay = by['to buy'] + by['second-hand'];
+  let lenses = 0;
+  for (const { price, ownership } of Object.values(rig.lenses)) {
+    lenses += price ?? 0;
+    by[ownership] += price ?? 0;
+  }
+  let cables = 0;
+  for (const { from, to, cable: run } of Object.values(rig.links)) {
+    const price = isCaptive(rig, to) ? 0 : cablePrice(run);
+    cables += price;
+    by[ownershipOf(rig, [from, to])] += price;
+  }
+  for (const how of OWNERSHIPS) by[how] = cents(by[how]);
+  const toPay = cents(by['to buy'] + by['second-hand']);
   const budget = rig.brief?.budget ?? null;
-  return { by, toPay, unknown: unknown.sort(), left: budget === null ? null : budget - toPay };
+  return {
+    by,
+    lenses: cents(lenses),
+    cables: cents(cables),
+    toPay,
+    unknown: unknown.sort(),
+    left: budget === null ? null : cents(budget - toPay),
+  };
 };
 
 /** What applying a fix adds to what is to be paid. @throws Refusal where it no longer applies */
 export const costOf = (rig: Rig, command: Command): number =>
-  moneyOf(apply(rig, command)).toPay - moneyOf(rig).toPay;
+  cents(moneyOf(apply(rig, command)).toPay - moneyOf(rig).toPay);

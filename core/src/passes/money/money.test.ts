@@ -1,15 +1,32 @@
 import { costOf, moneyOf } from '.';
 import { analyse, fixesOf } from '../../analyse';
-import { apply } from '../../rig';
+import { apply, USUAL_LENSES } from '../../rig';
 import { demoRig as demo } from '../../rules/demo-for-cases';
 
 describe('money', () => {
   const rig = demo('night-tide');
-  it('counts what is to be bought, second-hand at the price typed: 90 + two headphones’ 70', () => {
+  it('counts what is to be bought, second-hand at the price typed: 90, headphones’ 70, two cables', () => {
     const { by, toPay, left } = moneyOf(rig);
     expect(by['second-hand']).toBe(90);
-    expect(by['to buy']).toBe(70);
-    expect([toPay, left]).toEqual([160, 140]);
+    // Two balanced cables of 8 + 1.2 a metre at the booster, 11 m together.
+    expect(by['to buy']).toBeCloseTo(70 + 29.2, 9);
+    expect(toPay).toBeCloseTo(189.2, 9);
+    expect(left).toBeCloseTo(110.8, 9);
+  });
+  it('counts lenses as they are had, and cables of what is owned as owned', () => {
+    const [usual] = USUAL_LENSES;
+    if (!usual) throw new Error('no lens');
+    const more = apply(rig, { type: 'addLens', lensId: 'wide', lens: usual });
+    expect(moneyOf(more).by['to buy'] - moneyOf(rig).by['to buy']).toBeCloseTo(380, 9);
+    expect(moneyOf(more).lenses).toBe(usual.price);
+    const owned = apply(rig, {
+      type: 'setOwnership',
+      deviceId: 'interface',
+      ownership: 'owned',
+      price: null,
+    });
+    expect(moneyOf(owned).by['to buy']).toBeCloseTo(70, 9);
+    expect(moneyOf(owned).cables).toBeCloseTo(moneyOf(rig).cables, 9);
   });
   it('owning a thing takes it off the bill', () =>
     expect(
@@ -21,13 +38,14 @@ describe('money', () => {
           price: null,
         }),
       ).toPay,
-    ).toBe(90));
+    ).toBeCloseTo(90 + 29.2, 9));
   it('says what a fix would cost', () => {
     const analysis = analyse(rig);
     const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
     const booster =
       finding && fixesOf(analysis, finding).find(({ label }) => label.startsWith('Add a booster'));
-    expect(booster && costOf(rig, booster.command)).toBe(90);
+    // And a metre of cable before it.
+    expect(booster && costOf(rig, booster.command)).toBeCloseTo(90 + 9.2, 9);
   });
   it('names what it has no price for', () => {
     const device = rig.devices['phone'];

@@ -1,3 +1,4 @@
+import { isIdle } from '../../graph';
 import {
   AS_RECEIVED,
   BEST_THAT_FITS,
@@ -19,11 +20,12 @@ const text = (width: number, height: number, { scan, rate }: Format): string =>
   `${width}x${height}${scan}${rate.num}${rate.den === 1 ? '' : `/${rate.den}`}`;
 const WIDTHS: Readonly<Record<Size, number>> = { 1080: 1920, 2160: 3840 };
 
-/** Controls of a device that name a format. */
-const formatControls = ({ model }: Device): string[] => {
+/** Controls of a device that name a format: of a card, while it records. */
+const formatControls = (device: Device): string[] => {
+  const { model } = device;
   const found = new Set<string>();
   for (const port of Object.values(model.ports))
-    if (port.emits?.picture) found.add(port.emits.picture.formatControl);
+    if (port.emits?.picture && !isIdle(device, port)) found.add(port.emits.picture.formatControl);
   for (const route of Object.values(model.routes))
     if (route.picture && route.picture.does !== 'pass') found.add(route.picture.formatControl);
   return [...found];
@@ -80,6 +82,7 @@ export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {
         commands.push({ type: 'setControl', deviceId, control: controlId, value: option });
     }
   for (const [deviceId, device] of Object.entries(rig.devices)) {
+    if (Object.values(device.model.ports).some((port) => isIdle(device, port))) continue;
     const control = device.model.storage?.bitrateControl;
     const range = control === undefined ? undefined : entry(device.model.controls, control);
     const present = control === undefined ? undefined : numberSetting(device, control);

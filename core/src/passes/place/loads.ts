@@ -1,5 +1,5 @@
 import { bodyOf } from '../../catalogue/bodies';
-import { entry, inOrder, type Support, type SupportOf } from '../../rig';
+import { type Device, entry, inOrder, type Support, type SupportOf } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
 import { distanceInRoom, type Somewhere } from './geometry';
@@ -129,6 +129,15 @@ const armLengthM = (measured: Measured, id: string, support: Support): number | 
   return lengths.length === 0 ? null : Math.max(...lengths);
 };
 
+/** In the typical mass of a camera there is a usual lens. @unit kg */
+const USUAL_LENS_KG = 0.35;
+
+/** What the lens of the rig that is on a camera weighs more than a usual one. @unit kg */
+const lensExtraKg = ({ rig }: Pick<Measured, 'rig'>, { lensId }: Device): number => {
+  const lens = lensId === null ? undefined : entry(rig.lenses, lensId);
+  return lens ? lens.massKg - USUAL_LENS_KG : 0;
+};
+
 const ownLoads = (measured: Measured, id: string): { loads: Load[]; unknown: string[] } => {
   const loads: Load[] = [];
   const unknown: string[] = [];
@@ -142,7 +151,7 @@ const ownLoads = (measured: Measured, id: string): { loads: Load[]; unknown: str
       loads.push({
         deviceId,
         name,
-        massKg: body.massKg,
+        massKg: body.massKg + lensExtraKg(measured, device),
         forwardM: on.yM,
         isHung: figures?.is === 'arm' && body.mount === 'on a thread',
       });

@@ -141,7 +141,9 @@ export interface Solids {
 export const solids = pass('solids', (measured): Solids => {
   const { people, supports } = measured.rig;
   return {
-    people: inOrder(people).flatMap(([id, person]) => personSolid(id, person) ?? []),
+    people: inOrder(people).flatMap(([id, person]) =>
+      person.is === 'person' ? (personSolid(id, person) ?? []) : [],
+    ),
     devices: stood(measured).flatMap((device) => deviceSolid(device) ?? []),
     supports: inOrder(supports).flatMap(([id, support]) => supportSolid(id, support) ?? []),
   };

@@ -4,6 +4,7 @@ import { voiceSources } from '../coverage/threads';
 import type { Measured } from '../measure';
 import { deviceName } from '../names';
 import { pass } from '../pass';
+import { notChosen, waitingThreads } from './selecting';
 
 /** Why a scene cannot be made: which resource is short, and where. */
 export interface Short {
@@ -65,6 +66,39 @@ const intoProgramme = pass('into the programme', (measured) => {
 
 const isAlive = (measured: Measured, thread: Thread): boolean =>
   Boolean(measured.picture[thread.last.index]?.format);
+
+/** Pictures of a device that reach the end of the programme while a scene is shown. */
+const threadsFor = (
+  measured: Measured,
+  end: PortNode,
+  deviceId: string,
+  { selects }: Scene,
+): { readonly all: readonly Thread[]; readonly alive: readonly Thread[] } => {
+  const all = intoProgramme(measured).pictures.get(deviceId) ?? [];
+  const chosen = waitingInto(measured, end, deviceId).filter(
+    (thread) => notChosen(measured, thread, selects).length === 0,
+  );
+  return {
+    all,
+    alive: [
+      ...all.filter(
+        (thread) => isAlive(measured, thread) && notChosen(measured, thread, selects).length === 0,
+      ),
+      // Nothing is known of what does not pass now, and nothing is held against it.
+      ...chosen,
+    ],
+  };
+};
+
+/** Pictures of a device that would reach the end of the programme, were they chosen. */
+export const waitingInto = (measured: Measured, end: PortNode, deviceId: string): Thread[] =>
+  waitingThreads(measured).filter(
+    (thread) =>
+      thread.signal === 'picture' &&
+      thread.source.device.id === deviceId &&
+      thread.end.device.id === end.device.id &&
+      thread.end.id === end.id,
+  );
 
 const hopsOf = (thread: Thread): Hop[] => {
   const hops: Hop[] = [];
@@ -202,15 +236,28 @@ const RESOURCE_ORDER: readonly Short['resource'][] = [
 const nameOf = (measured: Measured, deviceId: string): string =>
   entry(measured.rig.devices, deviceId)?.name ?? deviceId;
 
-const pictureShort = (measured: Measured, end: PortNode, layers: readonly Layer[]): Composed => {
-  const ways: Way[][] = [];
-  for (const layer of layers) {
-    const threads = intoProgramme(measured).pictures.get(layer.deviceId) ?? [];
-    const alive = threads.filter((thread) => isAlive(measured, thread));
-    if (alive.length === 0) {
-      const stop = threads
+/** What keeps a picture from the programme: a selector that lets another one through, or what stops it. */
+const whyNot = (
+  measured: Measured,
+  end: PortNode,
+  deviceId: string,
+  threads: readonly Thread[],
+): string | undefined => {
+  const [waiting] = waitingInto(measured, end, deviceId);
+  const [position] = waiting ? notChosen(measured, waiting) : [];
+  return position
+    ? `it is not chosen at ${nameOf(measured, position.deviceId)}`
+    : threads
         .map((thread) => measured.picture[thread.last.index]?.stop?.says)
         .find((says) => says !== undefined);
+};
+
+const pictureShort = (measured: Measured, end: PortNode, scene: Scene): Composed => {
+  const ways: Way[][] = [];
+  for (const layer of scene.layers) {
+    const { all, alive } = threadsFor(measured, end, layer.deviceId, scene);
+    if (alive.length === 0) {
+      const stop = whyNot(measured, end, layer.deviceId, all);
       return {
         madeAt: [],
         short: {
@@ -278,7 +325,7 @@ export const sceneMade = (measured: Measured, sceneId: string, scene: Scene): Sc
         },
       ],
     };
-  const { madeAt, short } = pictureShort(measured, end, scene.layers);
+  const { madeAt, short } = pictureShort(measured, end, scene);
   return {
     sceneId,
     scene,

@@ -42,11 +42,12 @@ describe('the handbook’s room, drawn', () => {
   it('needs 23 m² of it, in the steps that panels are hung in', () => {
     const needed = treatmentNeeded(built(), { ...flat('Panels', 0.85), covers: 'walls' }, 0.35);
     expect([needed.areaM2, needed.isEnough]).toEqual([23, true]);
+    expect(needed.leastM2).toBeCloseTo(22.96, 2);
     expect(needed.rt60S).toBeLessThanOrEqual(0.35);
   });
   it('says how far the walls go where they are not enough', () => {
     const needed = treatmentNeeded(built(), { ...flat('Curtain', 0.2), covers: 'walls' }, 0.35);
-    expect([needed.areaM2, needed.isEnough]).toEqual([48, false]);
+    expect([needed.areaM2, needed.leastM2, needed.isEnough]).toEqual([48, null, false]);
     expect(needed.rt60S).toBeGreaterThan(0.35);
   });
 });

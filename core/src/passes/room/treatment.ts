@@ -4,6 +4,9 @@ import { type BuiltRoom, rt60With } from './built';
 /** Panels are hung in steps of this. @unit m² */
 const STEP_M2 = 0.5;
 
+/** The least is told to a hundredth; it is looked for more finely. @unit steps */
+const LEAST_STEP = 1e-4;
+
 /** Something that could be put into a room, of an area that is yet to be told. */
 export interface Treatment {
   readonly absorption: Absorption;
@@ -14,6 +17,8 @@ export interface Treatment {
 export interface TreatmentNeeded {
   /** In steps of half a square metre; as much as there is place for where that is not enough. @unit m² */
   readonly areaM2: number;
+  /** Before it is rounded up to whole steps; null where it is none, or not enough. @unit m² */
+  readonly leastM2: number | null;
   readonly isEnough: boolean;
   /** With it, and with what else was tried. @unit s */
   readonly rt60S: number;
@@ -49,9 +54,9 @@ export const treatmentNeeded = (
       ...besides,
       ...(steps > 0 ? [asSurface(treatment, steps * STEP_M2)] : []),
     ]);
-  const told = (steps: number): TreatmentNeeded => {
+  const told = (steps: number, leastM2: number | null = null): TreatmentNeeded => {
     const rt60S = rings(steps);
-    return { areaM2: steps * STEP_M2, isEnough: rt60S <= targetS, rt60S };
+    return { areaM2: steps * STEP_M2, leastM2, isEnough: rt60S <= targetS, rt60S };
   };
   if (rings(0) <= targetS || rings(most) > targetS) return told(rings(0) <= targetS ? 0 : most);
   // More of what absorbs better than what it covers never rings longer, so halves find the least.
@@ -61,5 +66,11 @@ export const treatmentNeeded = (
     if (rings(half) > targetS) short = half;
     else enough = half;
   }
-  return told(enough);
+  let [under, over] = [short, enough];
+  while (over - under > LEAST_STEP) {
+    const half = (under + over) / 2;
+    if (rings(half) > targetS) under = half;
+    else over = half;
+  }
+  return told(enough, over * STEP_M2);
 };

@@ -15,7 +15,7 @@ export interface Noise {
 
 /** What a level needs and does not have. */
 export interface Missing {
-  readonly what: 'figure' | 'talker' | 'phantom power';
+  readonly what: 'figure' | 'talker' | 'power';
   /** In words, to go after "needs": `the sensitivity of Host mic` */
   readonly says: string;
 }

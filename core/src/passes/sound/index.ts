@@ -1,5 +1,6 @@
 import type { PortNode, Stage } from '../../graph';
 import { loadingDb } from '../../units';
+import { unpowered } from '../picture/settings';
 import type { Devices, Measured } from '../measure';
 import { passBySource } from '../pass';
 import {
@@ -97,14 +98,12 @@ const overLink = (measured: Devices, before: SoundFigures, stage: Stage): SoundF
   });
 };
 
-const dead = (measured: Measured, figures: SoundFigures, node: PortNode): SoundFigures =>
+/** Nothing comes out of what has no power. @param what it lacks: phantom power, or its own supply */
+const dead = (figures: SoundFigures, what: string, name: string): SoundFigures =>
   soundAfter(figures, {
     levelDb: null,
     noise: null,
-    unknown: {
-      what: 'phantom power',
-      says: `phantom power for ${measured.device(node.device).name}`,
-    },
+    unknown: { what: 'power', says: `${what} for ${name}` },
   });
 
 /** Figures of one source's sound, by the position of the stage in its walk, the source first. */
@@ -147,9 +146,10 @@ const figuresAt = (
   const after = stage.via.by === 'source' ? atSource(measured, stage.at) : before;
   if (!after) return undefined;
   const here = stage.parent ? soundStep(measured, after, stage) : after;
-  return here && stage.via.by !== 'link' && lacksPhantom(measured, stage.at)
-    ? dead(measured, here, stage.at)
-    : here;
+  if (!here || stage.via.by === 'link') return here;
+  const device = measured.device(stage.at.device);
+  if (unpowered(device)) return dead(here, 'its own supply', device.name);
+  return lacksPhantom(measured, stage.at) ? dead(here, 'phantom power', device.name) : here;
 };
 
 /** Figures at a stage behind its parent's. @param before the figures at the stage's parent */

@@ -10,6 +10,7 @@ const OMNI_PART: Readonly<Record<Pattern, number>> = {
   supercardioid: 0.37,
   hypercardioid: 0.25,
   'figure of eight': 0,
+  'half space': 1,
 };
 /** Deepest null of a real microphone in a real room. @unit dB */
 const NULL_FLOOR_DB = -25;
@@ -27,6 +28,8 @@ export const patternDb = (pattern: Pattern, deg: number): number => {
 };
 
 const randomEnergy = (pattern: Pattern): number => {
+  // Of what comes from everywhere it gets the half before its surface. @source handbook 2-sound
+  if (pattern === 'half space') return 0.5;
   const a = OMNI_PART[pattern];
   return a ** 2 + (1 - a) ** 2 / 3;
 };

@@ -22,6 +22,18 @@ export type Phantom =
   | { readonly state: 'none'; readonly at: PortNode }
   | { readonly state: 'unplugged' };
 
+/**
+ * The output through which phantom power reaches an input: of a splitter's legs the one that lets it
+ * through, where a cable is in it, or where no leg has one.
+ */
+const passesOn = ({ routes, device }: PortNode): PortNode | undefined => {
+  const outs = (ways: PortNode['routes']): PortNode[] =>
+    ways.flatMap(({ route }) => route.to.flatMap((to) => device.ports.get(to) ?? []));
+  const through = outs(routes.filter(({ route }) => route.sound?.passesPhantom));
+  const isPlugged = ({ links }: PortNode): boolean => links.length > 0;
+  return through.find(isPlugged) ?? (outs(routes).some(isPlugged) ? undefined : through[0]);
+};
+
 /** Follows an output's cable to whatever supplies phantom power, through devices that let it pass. */
 export const phantomAt = (measured: Measured, output: PortNode): Phantom => {
   let at: PortNode | undefined = output;
@@ -37,11 +49,7 @@ export const phantomAt = (measured: Measured, output: PortNode): Phantom => {
         control: supply.control,
         maxMa: supply.maxMa,
       };
-    const through: string | undefined = input.routes.find(
-      (candidate) => candidate.route.sound?.passesPhantom,
-    )?.route.to[0];
-    const next: PortNode | undefined =
-      through === undefined ? undefined : input.device.ports.get(through);
+    const next = passesOn(input);
     if (!next) {
       const goesOn = input.routes.some((candidate) =>
         candidate.route.to.some((to) => (input.device.ports.get(to)?.links.length ?? 0) > 0),

@@ -161,7 +161,7 @@ describe('phantom', () => {
     expect(figures).toMatchObject({
       levelDb: null,
       noise: null,
-      unknown: { what: 'phantom power', says: 'phantom power for Mic' },
+      unknown: { what: 'power', says: 'phantom power for Mic' },
     });
   });
   it('passes through a pad and not through a booster', () => {

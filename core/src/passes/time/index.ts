@@ -1,4 +1,5 @@
 import { frameMs } from '../../units';
+import { numberSetting } from '../../rig';
 import type { Measured } from '../measure';
 
 /** Delay from the source to a stage. */
@@ -34,11 +35,13 @@ export const timePass = (measured: Measured): readonly Delay[] => {
         ? null
         : 'ms' in delay
           ? delay.ms
-          : delay.frames === 0
-            ? 0
-            : format
-              ? delay.frames * frameMs(format.rate)
-              : null;
+          : 'control' in delay
+            ? (numberSetting(measured.device(stage.at.device), delay.control) ?? null)
+            : delay.frames === 0
+              ? 0
+              : format
+                ? delay.frames * frameMs(format.rate)
+                : null;
     delays[stage.index] =
       ms === 0
         ? before

@@ -28,6 +28,16 @@ export const cameraFiguresSchema = z.strictObject({
   fNumberControl: controlRef,
   shutterControl: controlRef,
   isoControl: controlRef,
+  /** The mount of a body that takes lenses; left out, its lens is built in */
+  mount: z.string().trim().min(1).max(60).optional(),
+  /** Switch: whether it sets aperture, shutter and sensitivity by itself */
+  autoExposureControl: controlRef.optional(),
+  /** Switch: whether it follows the focus by itself */
+  autofocusControl: controlRef.optional(),
+  /** Grey filter before the sensor, stops */
+  greyControl: controlRef.optional(),
+  /** Switch of a stabiliser, and by how much it crops the picture */
+  stabiliser: z.strictObject({ control: controlRef, crop: z.number().min(1).max(3) }).optional(),
   /** Its own recording ends after so long; its outputs go on */
   recordLimitMin: minutes.optional(),
   /** It gets too hot after so long, by format */

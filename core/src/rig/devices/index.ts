@@ -11,7 +11,8 @@ import { figurePaths, setFigure } from './figures';
 import { type Control, type ControlValue, modelSchema } from './model';
 import { deviceName } from './names';
 import { replaceModel } from './replace-model';
-import { deviceSchema, MAX_DEVICES, OWNERSHIPS, settingSchema } from './schema';
+import { OWNERSHIPS } from './ownership';
+import { deviceSchema, MAX_DEVICES, settingSchema } from './schema';
 import { settingProblem } from './settings';
 
 /** What the rig is made of: each device with its model, its settings, and whose and where it is. */
@@ -95,6 +96,7 @@ export const commands = {
         personId,
         placeId,
         sightId: null,
+        lensId: null,
         price: null,
         ownership: 'to buy',
         at: null,
@@ -289,7 +291,7 @@ export const forget = ({ devices }: DraftRig, { kind, id }: Gone): void => {
     for (const device of Object.values(devices)) if (device.on?.supportId === id) device.on = null;
     return;
   }
-  if (kind === 'device' || kind === 'scene' || kind === 'noise') return;
+  if (kind !== 'person' && kind !== 'place' && kind !== 'sight') return;
   const key = `${kind}Id` as const;
   for (const device of Object.values(devices)) if (device[key] === id) device[key] = null;
 };

@@ -144,7 +144,7 @@ describe('what a control offers', () => {
     );
     expect(problem?.message).toBe(
       'expected every option of "pattern" to be one of omni, cardioid, supercardioid, ' +
-        'hypercardioid, figure of eight',
+        'hypercardioid, figure of eight, half space',
     );
   });
   it('cannot be more keyers that make smaller than there are keyers', () => {

@@ -65,6 +65,11 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
           'choice',
         );
     }
+    if (port.records) {
+      if (!port.ends) say([...at, 'records'], 'expected "ends" as well: what is the file made of?');
+      if (port.records.control !== null)
+        needsControl([...at, 'records', 'control'], port.records.control, 'switch');
+    }
     if (port.emits?.sound?.type === 'microphone') {
       const { distanceControl, pattern } = port.emits.sound;
       needsControl([...at, 'emits', 'sound', 'distanceControl'], distanceControl, 'amount');
@@ -126,6 +131,8 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
       needsControl([...at, 'picture', 'formatControl'], route.picture.formatControl, 'choice');
     if (route.picture?.does === 'capture')
       needsControl([...at, 'picture', 'encodingControl'], route.picture.encodingControl, 'choice');
+    if (route.delay && 'control' in route.delay)
+      needsControl([...at, 'delay', 'control'], route.delay.control, 'amount');
     if (route.when && !Object.hasOwn(model.controls, route.when.control))
       say(
         [...at, 'when', 'control'],
@@ -136,6 +143,11 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
   if (camera) {
     for (const key of ['focalControl', 'fNumberControl', 'shutterControl', 'isoControl'] as const)
       needsControl(['camera', key], camera[key], 'amount');
+    for (const key of ['autoExposureControl', 'autofocusControl'] as const)
+      if (camera[key] !== undefined) needsControl(['camera', key], camera[key], 'switch');
+    if (camera.greyControl) needsControl(['camera', 'greyControl'], camera.greyControl, 'amount');
+    if (camera.stabiliser)
+      needsControl(['camera', 'stabiliser', 'control'], camera.stabiliser.control, 'switch');
     if (camera.sleep) needsControl(['camera', 'sleep', 'control'], camera.sleep.control, 'switch');
     if (camera.battery)
       needsControl(['camera', 'battery', 'mainsControl'], camera.battery.mainsControl, 'switch');

@@ -92,6 +92,8 @@ export const routeSchema = z
       .union([
         z.strictObject({ ms: z.number().min(0).max(60_000) }),
         z.strictObject({ frames: z.number().min(0).max(1000) }),
+        /** As a person sets it: a control in ms */
+        z.strictObject({ control: controlRef }),
       ])
       .nullable(),
     /** A mix-minus: what it carries never goes back to the device it came from */

@@ -78,6 +78,8 @@ const portBase = {
   name: nameSchema,
   direction: z.enum(['in', 'out', 'both']),
   connector: connectorSchema,
+  /** Ports that are one hole with another name: only one of those that name the same may hold a plug */
+  socket: idSchema.optional(),
   /** What begins here. */
   emits: z
     .strictObject({ picture: pictureSourceSchema.optional(), sound: soundSourceSchema.optional() })
@@ -89,6 +91,12 @@ const portBase = {
       sound: z.enum(['needed', 'welcome']).optional(),
     })
     .optional(),
+  /**
+   * A file is made of what ends here, on the device's own medium: a card, a drive, a service. The
+   * switch that starts it; null where it always records. While it does not, nothing begins or ends
+   * here.
+   */
+  records: z.strictObject({ control: controlRef.nullable() }).optional(),
 };
 
 export const analoguePortSchema = z.strictObject({

@@ -1,4 +1,5 @@
 import type { Draft } from 'immer';
+import { fitsOn } from '../lenses/schema';
 import { CABLES } from '../links/cables';
 import { mate } from '../links/mating';
 import { linksOf } from '../links/plugs';
@@ -48,6 +49,8 @@ export const replaceModel = (
     }
   }
   device.model = model;
+  const lens = device.lensId === null ? undefined : entry(rig.lenses, device.lensId);
+  if (lens && !fitsOn(lens, model.camera?.mount)) device.lensId = null;
   for (const [control, value] of Object.entries(device.settings))
     if (settingProblem(model, control, value)) delete device.settings[control];
 };

@@ -4,11 +4,9 @@ import { orderSchema } from '../order';
 import { aimSchema, spotSchema } from '../room/schema';
 import { standingSchema } from '../supports/schema';
 import { modelSchema } from './model';
+import { OWNERSHIPS } from './ownership';
 
 export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);
-
-export const OWNERSHIPS = ['owned', 'borrowed', 'to buy', 'second-hand'] as const;
-export type Ownership = (typeof OWNERSHIPS)[number];
 
 export const deviceSchema = z.strictObject({
   name: nameSchema,
@@ -20,6 +18,8 @@ export const deviceSchema = z.strictObject({
   placeId: idSchema.nullable(),
   /** Which of the brief's sights a camera or player shows */
   sightId: idSchema.nullable(),
+  /** The lens on a camera that takes lenses; null = none of those in the rig */
+  lensId: idSchema.nullable(),
   /** What was or will be paid, in the studio's currency; null = the class's typical price */
   price: z.number().min(0).max(1e9).nullable(),
   ownership: z.enum(OWNERSHIPS),

@@ -18,7 +18,13 @@ export const PATTERNS = [
   'supercardioid',
   'hypercardioid',
   'figure of eight',
+  /** Lies on a surface and hears everything before it alike */
+  'half space',
 ] as const;
+/** Patterns of microphones that stand free: one of them could be another. */
+export const FREE_PATTERNS: readonly Pattern[] = PATTERNS.filter(
+  (pattern) => pattern !== 'half space',
+);
 export const patternSchema = z.enum(PATTERNS);
 export type Pattern = z.infer<typeof patternSchema>;
 

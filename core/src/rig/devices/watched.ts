@@ -96,6 +96,10 @@ export class WatchedDevice implements Device {
     this.notice(this.index, ASPECTS.rest, 0);
     return this.device.sightId;
   }
+  get lensId(): Device['lensId'] {
+    this.notice(this.index, ASPECTS.rest, 0);
+    return this.device.lensId;
+  }
   get price(): Device['price'] {
     this.notice(this.index, ASPECTS.rest, 0);
     return this.device.price;
@@ -123,6 +127,7 @@ const ASPECT_OF: Readonly<Record<Exclude<keyof Device, 'settings'>, Aspect>> = {
   on: 'place',
   aim: 'place',
   sightId: 'rest',
+  lensId: 'rest',
   price: 'rest',
   ownership: 'rest',
   order: 'rest',

@@ -138,7 +138,7 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 7', '"version": 9'),
+      nightTide.replace('"version": 8', '"version": 9'),
       /^version: this file is of version 9/,
     ],
     [
@@ -151,8 +151,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 7', '"version": 0'),
-      /^version: expected a version from 1 to 7/,
+      nightTide.replace('"version": 8', '"version": 0'),
+      /^version: expected a version from 1 to 8/,
     ],
     [
       'a resistance of the wrong kind',
@@ -251,6 +251,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 7 } },
+      properties: { version: { const: 8 } },
     }));
 });

@@ -124,6 +124,7 @@ it('the largest rig there may be goes out and comes in again: 5,000 devices of e
       personId: null,
       placeId: null,
       sightId: null,
+      lensId: null,
       price: null,
       at: null,
       heightM: null,

@@ -1,12 +1,16 @@
 import { RIG_VERSION } from '../rig';
 import {
   type Branch,
+  BUTTON_7,
   isBranch,
   modelOf3,
+  modelOf8,
   NOISE_6,
   PERSON_2,
   PERSON_4,
   PERSON_6,
+  PERSON_7,
+  SCENE_7,
   SIGHT_6,
 } from './upgrade';
 
@@ -26,22 +30,30 @@ const addedPerson = (more: Branch) => added('addPerson', 'person', more);
 
 const bringsModel = new Set(['addDevice', 'replaceModel']);
 
-/** From version 3 on a model has a price, and says which of its routes keep voices apart. */
-const modelBecomes3 = (command: Branch): Branch =>
-  bringsModel.has(String(command['type'])) ? within(command, 'model', modelOf3) : command;
+const modelBecomes =
+  (next: (model: Branch) => Branch) =>
+  (command: Branch): Branch =>
+    bringsModel.has(String(command['type'])) ? within(command, 'model', next) : command;
 
 /**
  * What commands of a version become in the next, by the version they leave. A version whose
  * commands stay as they are has no step.
  */
 const STEPS: Readonly<Record<number, (command: Branch) => Branch>> = {
-  2: (command) => modelBecomes3(addedPerson(PERSON_2)(command)),
+  2: (command) => modelBecomes(modelOf3)(addedPerson(PERSON_2)(command)),
   4: addedPerson(PERSON_4),
   6: (command) =>
     [
       addedPerson(PERSON_6),
       added('addNoise', 'noise', NOISE_6),
       added('addSight', 'sight', SIGHT_6),
+    ].reduce((given, step) => step(given), command),
+  7: (command) =>
+    [
+      modelBecomes(modelOf8),
+      addedPerson(PERSON_7),
+      added('addScene', 'scene', SCENE_7),
+      added('addButton', 'button', BUTTON_7),
     ].reduce((given, step) => step(given), command),
 };
 

@@ -183,6 +183,43 @@ const rigHasBody = (rig: Branch): Branch => ({
     : rig['brief'],
 });
 
+/** What version 8 asks of each person, scene and button, where version 7 said nothing. */
+export const PERSON_7 = { is: 'person' };
+export const SCENE_7 = { selects: [] };
+export const BUTTON_7 = { handId: null };
+
+/** In version 7 a card or a drive inside a device was an end like any other: what it records, always. */
+const recordsWhereItEnds = (port: Branch): Branch =>
+  port['family'] === 'software' && port['direction'] === 'out' && isBranch(port['ends'])
+    ? { records: { control: null }, ...port }
+    : port;
+
+/** A model of version 7 as version 8 writes it. */
+export const modelOf8 = (model: Branch): Branch => ({
+  ...model,
+  ports: eachOf(model['ports'], recordsWhereItEnds),
+});
+
+/** Version 7 knew no mains, no lenses, no hands, and no settings to repeat. */
+const rigHoldsMore = (rig: Branch): Branch => ({
+  ...rig,
+  version: 8,
+  mains: null,
+  lenses: {},
+  hands: {},
+  reminders: {},
+  people: eachOf(rig['people'], filled(PERSON_7)),
+  scenes: eachOf(rig['scenes'], filled(SCENE_7)),
+  panel: isBranch(rig['panel'])
+    ? { ...rig['panel'], buttons: eachOf(rig['panel']['buttons'], filled(BUTTON_7)) }
+    : rig['panel'],
+  devices: eachOf(rig['devices'], (device) => ({
+    lensId: null,
+    ...device,
+    model: isBranch(device['model']) ? modelOf8(device['model']) : device['model'],
+  })),
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -195,6 +232,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   4: roomIsKnown,
   5: roomIsBuilt,
   6: rigHasBody,
+  7: rigHoldsMore,
 };
 
 /**

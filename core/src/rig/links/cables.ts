@@ -12,6 +12,8 @@ export interface CableKind {
   readonly maxGbps?: number;
   /** Longest run by load: the first row whose `uptoGbps` covers the load holds. @unit m */
   readonly reach: readonly { readonly uptoGbps: number; readonly lengthM: number }[];
+  /** Typical, in the studio's currency: its plugs, and each metre */
+  readonly price: { readonly each: number; readonly perM: number };
   readonly source: string;
 }
 
@@ -27,6 +29,7 @@ const USB: readonly Connector[] = ['usb-a', 'usb-b', 'usb-c'];
 export const CABLES = {
   balanced: {
     name: 'Balanced audio cable',
+    price: { each: 8, perM: 1.2 },
     family: 'analogue',
     connectors: BALANCED,
     reach: anyLoad(100),
@@ -34,6 +37,7 @@ export const CABLES = {
   },
   unbalanced: {
     name: 'Unbalanced audio cable',
+    price: { each: 5, perM: 0.8 },
     family: 'analogue',
     connectors: [...BALANCED, 'mini-jack', 'phono'],
     reach: anyLoad(6),
@@ -41,6 +45,7 @@ export const CABLES = {
   },
   speaker: {
     name: 'Loudspeaker cable',
+    price: { each: 4, perM: 1.5 },
     family: 'analogue',
     connectors: ['speaker'],
     reach: anyLoad(30),
@@ -48,6 +53,7 @@ export const CABLES = {
   },
   'optical-audio': {
     name: 'Optical audio cable',
+    price: { each: 6, perM: 1 },
     family: 'digital sound',
     connectors: ['optical'],
     reach: anyLoad(10),
@@ -55,6 +61,7 @@ export const CABLES = {
   },
   'digital-xlr': {
     name: 'Digital audio cable, 110 Ω',
+    price: { each: 12, perM: 2 },
     family: 'digital sound',
     connectors: ['xlr'],
     reach: anyLoad(100),
@@ -62,6 +69,7 @@ export const CABLES = {
   },
   hdmi: {
     name: 'HDMI cable, passive',
+    price: { each: 6, perM: 2 },
     family: 'picture',
     connectors: HDMI,
     maxGbps: 14.4,
@@ -74,14 +82,39 @@ export const CABLES = {
   },
   'hdmi-optical': {
     name: 'HDMI cable, active optical',
+    price: { each: 40, perM: 2.5 },
     family: 'picture',
     connectors: HDMI,
     maxGbps: 14.4,
     reach: anyLoad(30),
     source: 'handbook 3-picture',
   },
+  'hdmi-fast': {
+    name: 'HDMI cable, passive, 42 Gb/s',
+    price: { each: 12, perM: 9 },
+    family: 'picture',
+    connectors: HDMI,
+    maxGbps: 42.67,
+    reach: [
+      { uptoGbps: 3.6, lengthM: 15 },
+      { uptoGbps: 7.2, lengthM: 7.5 },
+      { uptoGbps: 14.4, lengthM: 5 },
+      { uptoGbps: 42.67, lengthM: 3 },
+    ],
+    source: 'handbook 3-picture: payload limits by link class; reach typical',
+  },
+  'hdmi-fast-optical': {
+    name: 'HDMI cable, active optical, 42 Gb/s',
+    price: { each: 80, perM: 4 },
+    family: 'picture',
+    connectors: HDMI,
+    maxGbps: 42.67,
+    reach: anyLoad(30),
+    source: 'typical',
+  },
   'sdi-coax': {
     name: 'SDI coax, 75 Ω',
+    price: { each: 10, perM: 1.6 },
     family: 'picture',
     connectors: ['bnc'],
     maxGbps: 11.88,
@@ -95,6 +128,7 @@ export const CABLES = {
   },
   'usb-2': {
     name: 'USB cable, 480 Mb/s',
+    price: { each: 4, perM: 1 },
     family: 'usb',
     connectors: USB,
     maxGbps: 0.48,
@@ -103,6 +137,7 @@ export const CABLES = {
   },
   'usb-5g': {
     name: 'USB cable, 5 Gb/s',
+    price: { each: 8, perM: 3 },
     family: 'usb',
     connectors: USB,
     maxGbps: 5,
@@ -111,6 +146,7 @@ export const CABLES = {
   },
   'usb-10g': {
     name: 'USB cable, 10 Gb/s',
+    price: { each: 12, perM: 8 },
     family: 'usb',
     connectors: USB,
     maxGbps: 10,
@@ -119,6 +155,7 @@ export const CABLES = {
   },
   'usb-active': {
     name: 'USB cable, active, 5 Gb/s',
+    price: { each: 30, perM: 4 },
     family: 'usb',
     connectors: USB,
     maxGbps: 5,
@@ -127,6 +164,7 @@ export const CABLES = {
   },
   radio: {
     name: 'Radio link, in sight',
+    price: { each: 0, perM: 0 },
     family: 'analogue',
     connectors: ['radio'],
     reach: anyLoad(30),
@@ -134,6 +172,7 @@ export const CABLES = {
   },
   ethernet: {
     name: 'Ethernet cable',
+    price: { each: 3, perM: 0.8 },
     family: 'network',
     connectors: ['rj45'],
     maxGbps: 10,
@@ -142,6 +181,7 @@ export const CABLES = {
   },
   inside: {
     name: 'Inside the computer',
+    price: { each: 0, perM: 0 },
     family: 'software',
     connectors: ['software'],
     reach: anyLoad(Infinity),
@@ -159,6 +199,18 @@ export const cable = (id: CableId): CableKind => CABLES[id];
  */
 export const reachM = (kind: CableKind, gbps: number): number =>
   kind.reach.find((row) => gbps <= row.uptoGbps)?.lengthM ?? 0;
+
+/** What a cable usually costs, in the studio's currency. */
+export const cablePrice = ({
+  kind,
+  lengthM,
+}: {
+  readonly kind: CableId;
+  readonly lengthM: number;
+}): number => {
+  const { each, perM } = CABLES[kind].price;
+  return each + perM * lengthM;
+};
 
 /** Lengths that are sold. @unit m @source handbook 5-room-desk-power */
 export const STOCK_LENGTHS_M = [0.5, 1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 50] as const;

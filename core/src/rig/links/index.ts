@@ -7,8 +7,8 @@ import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone } from '../slice';
 import { CABLES } from './cables';
-import { mate, portAt, takesMany } from './mating';
-import { isHeld, linksOf, plug, unplug } from './plugs';
+import { mate, oneSocket, portAt, takesMany } from './mating';
+import { heldPort, linksOf, plug, unplug } from './plugs';
 import { linkProblems } from './problems';
 import { type CableRun, type End, endSchema, linkSchema, MAX_LINKS, runSchema } from './schema';
 
@@ -23,6 +23,18 @@ const connectSchema = z.strictObject({
   to: endSchema,
   cable: runSchema,
 });
+
+/** @throws Refusal where the socket of a port holds a plug already */
+const checkRoom = (rig: DraftRig, { deviceId, portId }: End): void => {
+  const device = entry(rig.devices, deviceId);
+  const port = device && entry(device.model.ports, portId);
+  if (!device || !port || takesMany(port)) return;
+  const held = heldPort(rig.links, deviceId, oneSocket(device.model.ports, portId));
+  if (held === undefined) return;
+  throw held === portId
+    ? refusals.portHeld(device.name, port.name)
+    : refusals.socketHeld(device.name, port.name, device.model.ports[held]?.name ?? held);
+};
 
 const connect = (rig: DraftRig, { linkId, from, to, cable }: z.infer<typeof connectSchema>) => {
   if (entry(rig.links, linkId)) throw refusals.idTaken(linkId);
@@ -39,10 +51,8 @@ const connect = (rig: DraftRig, { linkId, from, to, cable }: z.infer<typeof conn
     throw refusals.cannotJoin(fromName, `${toDevice.name}, ${toPort.name}`, mating.why);
   }
   if (!mating.cables.includes(cable.kind)) throw refusals.cableMisfit(CABLES[cable.kind].name);
-  if (!takesMany(fromPort) && isHeld(rig.links, from))
-    throw refusals.portHeld(fromDevice.name, fromPort.name);
-  if (!takesMany(toPort) && isHeld(rig.links, to))
-    throw refusals.portHeld(toDevice.name, toPort.name);
+  checkRoom(rig, from);
+  checkRoom(rig, to);
   const [sending, receiving] = mating.flipped ? [to, from] : [from, to];
   plug(rig.links, linkId, { from: { ...sending }, to: { ...receiving }, cable: { ...cable } });
 };
@@ -68,7 +78,13 @@ const freeEnds = (rig: Rig): End[] => {
   return Object.entries(rig.devices).flatMap(([deviceId, { model }]) =>
     Object.entries(model.ports)
       .map(([portId, port]) => ({ end: { deviceId, portId }, port }))
-      .filter(({ end, port }) => takesMany(port) || !held.has(endKey(end)))
+      .filter(
+        ({ end, port }) =>
+          takesMany(port) ||
+          oneSocket(model.ports, end.portId).every(
+            (id) => !held.has(endKey({ deviceId, portId: id })),
+          ),
+      )
       .map(({ end }) => end),
   );
 };

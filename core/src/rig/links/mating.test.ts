@@ -31,7 +31,7 @@ describe('what can be joined', () => {
       'micro HDMI to HDMI',
       port('camera-mirrorless', 'hdmi'),
       port('capture-5g', 'in'),
-      ['hdmi', 'hdmi-optical'],
+      ['hdmi', 'hdmi-optical', 'hdmi-fast', 'hdmi-fast-optical'],
     ],
     [
       'two programs of one computer',

@@ -87,6 +87,20 @@ export const portAt = (rig: Rig, end: End): Port | undefined => {
 /** Whether a port takes more than one link. Only a program's ports do: a socket holds one plug. */
 export const takesMany = (port: Port): boolean => port.family === 'software';
 
+/**
+ * The ports that are one hole with a port: a combo socket is a microphone, a line and an instrument
+ * input by turns. @returns ids, its own among them
+ */
+export const oneSocket = (
+  ports: Readonly<Record<string, Port>>,
+  portId: string,
+): readonly string[] => {
+  const socket = entry(ports, portId)?.socket;
+  return socket === undefined
+    ? [portId]
+    : Object.keys(ports).filter((id) => ports[id]?.socket === socket);
+};
+
 export const sameEnd = (a: End, b: End): boolean =>
   a.deviceId === b.deviceId && a.portId === b.portId;
 

@@ -34,11 +34,18 @@ const isAt = (end: End, at: End): boolean =>
   end.deviceId === at.deviceId && end.portId === at.portId;
 
 /** Whether a port has a plug in it. */
-export const isHeld = (links: Links, end: End): boolean =>
+const isHeld = (links: Links, end: End): boolean =>
   linksOf(links, end.deviceId).some((id) => {
     const link = entry(links, id);
     return link !== undefined && (isAt(link.from, end) || isAt(link.to, end));
   });
+
+/** Which of some ports of a device, being one socket, holds the plug. @returns undefined where none does */
+export const heldPort = (
+  links: Links,
+  deviceId: string,
+  portIds: readonly string[],
+): string | undefined => portIds.find((portId) => isHeld(links, { deviceId, portId }));
 
 export const plug = (links: Links, id: string, link: Link): void => {
   const known = byDevice(links);

@@ -45,7 +45,8 @@ export const linkProblems = (rig: Rig): Problem[] => {
     for (const side of ['from', 'to'] as const) {
       const port = portAt(rig, link[side]);
       if (!port || takesMany(port)) continue;
-      const key = `${link[side].deviceId}.${link[side].portId}`;
+      const { deviceId, portId } = link[side];
+      const key = `${deviceId}.${port.socket === undefined ? portId : `socket ${port.socket}`}`;
       const other = taken.get(key);
       if (other)
         problems.push({

@@ -29,6 +29,7 @@ export const commands = collection({
   arbitrary: (chance) => ({
     ...USUAL_PERSON,
     name: chance.oneOf(['Ada', 'Bo', 'Cem']),
+    is: chance.oneOf(['person', 'person', 'person', 'instrument']),
     where: chance.oneOf(['on site', 'on site', 'remote']),
     posture: chance.oneOf(['sits', 'stands', 'moves']),
     shot: anyOf(chance, [null, 'face', 'two-shot'] as const),

@@ -3,6 +3,7 @@ import { SHOTS } from '../brief/schema';
 import { anyId, anyOf, someIds, tenths } from '../chance';
 import { collection } from '../collection';
 import { deviceName } from '../devices/names';
+import { settingProblem } from '../devices/settings';
 import { idSchema } from '../ids';
 import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
@@ -78,8 +79,14 @@ const scenes = collection({
   at: (rig) => rig.scenes,
   read: (rig) => rig.scenes,
   none: refusals.noScene,
-  check: (rig, { layers = [], heard }) => {
+  check: (rig, { layers = [], heard, selects = [] }) => {
     for (const { deviceId } of layers) checkDevice(rig, deviceId);
+    for (const { deviceId, control, value } of selects) {
+      checkDevice(rig, deviceId);
+      const device = entry(rig.devices, deviceId);
+      if (device && settingProblem(device.model, control, value))
+        throw refusals.notASelector(device.name, control);
+    }
     for (const id of heard ?? []) checkPerson(rig, id);
   },
   leaving: (id, forget) => forget({ kind: 'scene', id }),
@@ -99,6 +106,7 @@ const scenes = collection({
       box: chance.oneOf(BOXES),
     })),
     heard: chance.once(2) ? null : someIds(chance, rig.people),
+    selects: [],
   }),
 });
 
@@ -109,8 +117,9 @@ const buttons = collection({
   at: (rig) => rig.panel.buttons,
   read: (rig) => rig.panel.buttons,
   none: refusals.noButton,
-  check: (rig, { does }) => {
+  check: (rig, { does, handId }) => {
     if (does) checkDoes(rig, does);
+    if (handId) mustHave(entry(rig.hands, handId), refusals.noHand(handId));
   },
   says: {
     add: ({ label }) => `Put ${label} on the panel.`,
@@ -132,6 +141,7 @@ const buttons = collection({
       label,
       does: anyOf(chance, does) ?? ({ type: 'black' } as const),
       guard: chance.oneOf(GUARDS),
+      handId: anyId(chance, rig.hands),
     };
   },
 });
@@ -160,12 +170,18 @@ export const problems = (rig: Rig): Problem[] => {
       ...person(['shots', id, 'personId'], shot.personId),
       ...missing(sights, 'sight', ['shots', id, 'sightId'], shot.sightId),
     ]),
-    ...Object.entries(rig.scenes).flatMap(([id, { layers, heard }]) => [
+    ...Object.entries(rig.scenes).flatMap(([id, { layers, heard, selects }]) => [
+      ...selects.flatMap(({ deviceId }, index) =>
+        device(['scenes', id, 'selects', String(index), 'deviceId'], deviceId),
+      ),
       ...layers.flatMap(({ deviceId }, index) =>
         device(['scenes', id, 'layers', String(index), 'deviceId'], deviceId),
       ),
       ...(heard ?? []).flatMap((personId) => person(['scenes', id, 'heard'], personId)),
     ]),
+    ...Object.entries(rig.panel.buttons).flatMap(([id, { handId }]) =>
+      missing(rig.hands, 'hand', ['panel', 'buttons', id, 'handId'], handId),
+    ),
     ...Object.entries(rig.panel.buttons).flatMap(([id, { does }]) => {
       const at = ['panel', 'buttons', id, 'does'];
       if (does.type === 'scene')
@@ -183,6 +199,9 @@ const removeButtons = (rig: DraftRig, goes: (does: Does) => boolean): void => {
 const forgetDevice = (rig: DraftRig, deviceId: string): void => {
   for (const [id, shot] of Object.entries(rig.shots))
     if (shot.deviceId === deviceId) delete rig.shots[id];
+  for (const scene of Object.values(rig.scenes))
+    if (scene.selects.some((select) => select.deviceId === deviceId))
+      scene.selects = scene.selects.filter((select) => select.deviceId !== deviceId);
   for (const scene of Object.values(rig.scenes))
     if (scene.layers.some((layer) => layer.deviceId === deviceId))
       scene.layers = scene.layers.filter((layer) => layer.deviceId !== deviceId);
@@ -206,7 +225,14 @@ export const forget = (rig: DraftRig, { kind, id }: Gone): void => {
       return;
     case 'scene':
       return removeButtons(rig, (does) => does.type === 'scene' && does.sceneId === id);
+    case 'hand':
+      for (const button of Object.values(rig.panel.buttons))
+        if (button.handId === id) button.handId = null;
+      return;
     case 'place':
+    case 'support':
+    case 'noise':
+    case 'lens':
       return;
   }
 };

@@ -22,7 +22,12 @@ const planned = show()
   .do({
     type: 'addButton',
     buttonId: 'mute',
-    button: { label: 'Mute guest', does: { type: 'mute', personId: 'guest' }, guard: 'none' },
+    button: {
+      label: 'Mute guest',
+      does: { type: 'mute', personId: 'guest' },
+      guard: 'none',
+      handId: null,
+    },
   })
   .build();
 
@@ -117,7 +122,11 @@ describe('shots, scenes and the panel', () => {
       ],
       [{ type: 'removeShot', shotId: 'host-camera' }, 'Removed a shot of Host camera.'],
       [
-        { type: 'addScene', sceneId: 'two', scene: { name: 'Two', layers: [], heard: null } },
+        {
+          type: 'addScene',
+          sceneId: 'two',
+          scene: { name: 'Two', layers: [], heard: null, selects: [] },
+        },
         'Added the scene Two.',
       ],
       [
@@ -131,12 +140,12 @@ describe('shots, scenes and the panel', () => {
         {
           type: 'addButton',
           buttonId: 'black',
-          button: { label: 'Black', does: { type: 'black' }, guard: 'hold' },
+          button: { label: 'Black', does: { type: 'black' }, guard: 'hold', handId: null },
         },
         'Put Black on the panel.',
       ],
       [
-        { type: 'changeButton', buttonId: 'mute', button: { guard: 'hold' } },
+        { type: 'changeButton', buttonId: 'mute', button: { guard: 'hold', handId: null } },
         'Changed the button Mute guest.',
       ],
       [{ type: 'removeButton', buttonId: 'mute' }, 'Took Mute guest off the panel.'],

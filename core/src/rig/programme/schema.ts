@@ -55,6 +55,10 @@ export const sceneSchema = z.strictObject({
   layers: z.array(layerSchema).max(9),
   /** Who is to be heard; null = everyone whose voice is heard in the show */
   heard: z.array(idSchema).max(50).nullable(),
+  /** Which input selectors let through while it is shown; those not named stay as they are */
+  selects: z
+    .array(z.strictObject({ deviceId: idSchema, control: idSchema, value: z.string().max(60) }))
+    .max(20),
   order: orderSchema,
 });
 export type Scene = z.infer<typeof sceneSchema>;
@@ -76,6 +80,8 @@ export const buttonSchema = z.strictObject({
   label: nameSchema,
   does: doesSchema,
   guard: z.enum(GUARDS),
+  /** What it is on; null = the panel of whoever switches */
+  handId: idSchema.nullable(),
   order: orderSchema,
 });
 export type PanelButton = z.infer<typeof buttonSchema>;

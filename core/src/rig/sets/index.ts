@@ -106,8 +106,10 @@ const PARTS = {
   noise: 'noises',
 } as const;
 
+const isPart = (kind: Gone['kind']): kind is keyof typeof PARTS => Object.hasOwn(PARTS, kind);
+
 export const forget = ({ sets }: DraftRig, { kind, id }: Gone): void => {
-  const part = kind === 'place' || kind === 'sight' || kind === 'scene' ? null : PARTS[kind];
+  const part = isPart(kind) ? PARTS[kind] : null;
   for (const set of Object.values(sets)) {
     if (part) delete set[part][id];
     if (kind !== 'support') continue;

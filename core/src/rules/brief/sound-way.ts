@@ -1,7 +1,10 @@
 import type { Thread } from '../../graph';
 import { recordingMachine } from '../../passes/coverage/recordings';
-import { inOrder } from '../../rig';
+import { inOrder, type Kind } from '../../rig';
 import { houseRule, one, passes, voiceThreads } from './house-rule';
+
+/** What takes a voice into a computer: by a cable of its own, or over the network. */
+const TAKES_IN: readonly Kind[] = ['interface', 'mixer', 'stage-box'];
 
 const WAYS = {
   'interface into the computer': 'by an interface or mixer into the computer',
@@ -25,7 +28,7 @@ export const soundSchool = houseRule(
         case 'interface into the computer':
           return (
             passes(thread, ({ model }) => model.kind === 'computer') &&
-            (passes(thread, ({ model }) => model.kind === 'interface' || model.kind === 'mixer') ||
+            (passes(thread, ({ model }) => TAKES_IN.includes(model.kind)) ||
               thread.source.port.family === 'usb')
           );
         case 'through the switcher':

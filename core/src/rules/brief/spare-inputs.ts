@@ -1,4 +1,4 @@
-import type { DeviceNode } from '../../graph';
+import { type DeviceNode, isSocketHeld } from '../../graph';
 import { devices, houseRule, one } from './house-rule';
 
 /** Inputs of a device that take a source of its kind, and how many hold one. */
@@ -12,7 +12,7 @@ const inputs = (node: DeviceNode): { all: number; held: number } => {
           ? port.family === 'picture'
           : port.family === 'analogue' && port.nominal === 'microphone'),
     );
-  return { all: own.length, held: own.filter(({ links }) => links.length > 0).length };
+  return { all: own.length, held: own.filter(isSocketHeld).length };
 };
 
 /**

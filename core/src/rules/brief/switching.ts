@@ -1,4 +1,6 @@
+import { startCard } from '../../edits/cards';
 import { isSeparateRecording } from '../../passes/coverage/recordings';
+import { batchFix } from '../rule-of';
 import { devices, houseRule, one, passes } from './house-rule';
 
 export const switchingSchool = houseRule(
@@ -60,7 +62,7 @@ export const switchingSchool = houseRule(
             node,
             'No recording of its own',
             `${measured.device(node).name} has no recording of its own; the house rule is to record every ` +
-              'camera and cut later. Give it a recorder.',
+              'camera and cut later. Let it record on a card, or give it a recorder.',
           ),
         );
     }
@@ -74,5 +76,17 @@ export const switchingSchool = houseRule(
           ),
         ]
       : [];
+  },
+  {
+    fixes: (measured, { about }) => {
+      const node =
+        about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+      const { switching } = measured.rig.houseRules;
+      if (!node || switching !== 'none, cut later') return [];
+      const commands = startCard(measured, node);
+      return commands.length > 0
+        ? [batchFix(`Let ${measured.device(node).name} record on its own card`, commands)]
+        : [];
+    },
   },
 );

@@ -1,6 +1,17 @@
-import { isTrack, keepsTracks } from '../../passes/coverage/recordings';
+import type { PortNode } from '../../graph';
+import { keepsTracks, tracksOnly } from '../../passes/coverage/recordings';
+import { indexed } from '../../passes/coverage/threads';
+import type { Measured } from '../../passes/measure';
 import { inOrder } from '../../rig';
 import { houseRule, one, voiceThreads } from './house-rule';
+
+/** Sources that have a file or a track of their own somewhere. */
+const sourcesWithTracks = (measured: Measured): ReadonlySet<PortNode> =>
+  new Set(
+    [...tracksOnly(indexed(measured)).byEnd].flatMap(([node, threads]) =>
+      keepsTracks(node) ? threads.map(({ source }) => source) : [],
+    ),
+  );
 
 export const cutSchool = houseRule(
   'cut',
@@ -12,12 +23,13 @@ export const cutSchool = houseRule(
   },
   (measured) => {
     if (measured.rig.houseRules.cut === 'one take') return [];
+    const tracked = sourcesWithTracks(measured);
     return inOrder(measured.rig.people)
       .filter(([, { isHeard }]) => isHeard)
       .flatMap(([id, person]) => {
         const threads = voiceThreads(measured, id);
         const [first] = threads;
-        return !first || threads.some((thread) => keepsTracks(thread.end.device) && isTrack(thread))
+        return !first || threads.some(({ source }) => tracked.has(source))
           ? []
           : [
               one(

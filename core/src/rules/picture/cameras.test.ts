@@ -1,3 +1,4 @@
+import { apply, type Rig } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
 import { shotOf } from '../rigs-for-cases';
 
@@ -52,16 +53,52 @@ ruleCases('picture.heat', {
   },
 });
 
+/** The same, by a model of the time when cameras had no card. */
+const withoutCard = (lengthMin: number): Rig => {
+  const rig = mirrorless({}, lengthMin);
+  const { model } = rig.devices['camera'] ?? {};
+  if (!model) throw new Error('no camera');
+  const ports = Object.fromEntries(Object.entries(model.ports).filter(([id]) => id !== 'card'));
+  return apply(rig, {
+    type: 'replaceModel',
+    deviceId: 'camera',
+    model: { ...model, ports, routes: {} },
+  });
+};
+
+/** A recorder on the camera's output, besides its card. */
+const recordedTwice = (): Rig =>
+  shotOf({
+    camera: 'camera-mirrorless',
+    settings: { 'overlays-off': true, record: true },
+    lengthMin: 60,
+  })
+    .do({ type: 'disconnect', linkId: 'camera-hdmi-to-screen' })
+    .device('recorder', 'recorder-picture', { name: 'Recorder' })
+    .link('camera.hdmi', 'recorder.in')
+    .build();
+
 ruleCases('picture.recording-limit', {
   valid: {
-    'a show shorter than the card’s limit': mirrorless({}, 25),
+    'a show shorter than the card’s limit': mirrorless({ record: true }, 25),
     'a camera without a limit': shotOf().build(),
+    'a card that is not recording': mirrorless({}, 60),
   },
   invalid: {
-    'an hour on a camera that records 29 min': {
-      rig: mirrorless({}, 60),
+    'an hour on a model that has no card and a limit of 29 min': {
+      rig: withoutCard(60),
       level: 'note',
       says: /its output goes on/,
+    },
+    'the only file of it ends after 29 min': {
+      rig: mirrorless({ record: true }, 60),
+      level: 'stop',
+      says: /nothing else makes a file of its picture/,
+    },
+    'a recorder goes on where the card ends': {
+      rig: recordedTwice(),
+      level: 'warn',
+      says: /Recorder records it to the end/,
     },
   },
 });

@@ -1,26 +1,57 @@
+import { isIdle, type PortNode } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { pass } from '../../passes/pass';
-import { choiceSetting } from '../../rig';
+import { choiceSetting, type Device, type PictureSource } from '../../rig';
+import { isFormatText, parseFormat } from '../../units';
 import type { CameraInShow } from '../rule-of';
 
-/** Cameras with a plug in a picture output, whose figures are known. */
+/** Cameras with a plug in a picture output, or with a recording of their own, whose figures are known. */
 export const cameraDevices = pass('camera devices', (measured): readonly CameraInShow[] =>
   find(measured),
 );
 
+/** Whether a picture leaves the camera here, or is written on its card. */
+const isInUse = (device: Device, { port, links }: PortNode): boolean =>
+  port.records ? !isIdle(device, port) : links.length > 0;
+
+const pixelsOf = (format: string | undefined): number => {
+  if (format === undefined || !isFormatText(format)) return 0;
+  const { width, height } = parseFormat(format);
+  return width * height;
+};
+
+/** The picture that asks most of the camera, of those it sends and records. */
+const mostAsked = (device: Device, ports: readonly PortNode[]): PictureSource | undefined =>
+  ports
+    .flatMap(({ port }) => port.emits?.picture ?? [])
+    .reduce<PictureSource | undefined>(
+      (most, picture) =>
+        most === undefined ||
+        pixelsOf(choiceSetting(device, picture.formatControl)) >
+          pixelsOf(choiceSetting(device, most.formatControl))
+          ? picture
+          : most,
+      undefined,
+    );
+
 const find = (measured: Measured): CameraInShow[] =>
   [...measured.graph.devices.values()].flatMap((node) => {
     const { camera } = node.model;
-    const out =
-      camera &&
-      node.ports.values().find(({ port, links }) => port.emits?.picture && links.length > 0);
-    if (!camera || !out?.port.emits?.picture) return [];
+    const device = measured.device(node);
+    const inUse = node.ports
+      .values()
+      .filter((port) => port.port.emits?.picture && isInUse(device, port))
+      .sort((a, b) => (a.id < b.id ? -1 : 1));
+    const picture = camera && mostAsked(device, inUse);
+    if (!camera || !picture) return [];
     return [
       {
         node,
         camera,
         showMin: measured.rig.brief?.lengthMin ?? null,
-        format: choiceSetting(measured.device(node), out.port.emits.picture.formatControl) ?? null,
+        format: choiceSetting(device, picture.formatControl) ?? null,
+        formatControl: picture.formatControl,
+        isRecording: inUse.some(({ port }) => port.records !== undefined),
       },
     ];
   });

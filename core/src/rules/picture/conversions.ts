@@ -27,12 +27,16 @@ export const aboutConversion = ({ stage, to }: Conversion): About => ({
   made: formatName(to),
 });
 
+/** A screen of a computer shows what it is given at its own size: nothing of it goes on. */
+const isOwnScreen = ({ at: { device, port } }: Stage): boolean =>
+  device.model.kind === 'computer' && port.family === 'picture';
+
 const findConversions = (measured: Measured): readonly Conversion[] => {
   const seen = new Set<string>();
   const found: Conversion[] = [];
   const { picture } = measured;
   eachPicture(measured, (stage, { format: to }) => {
-    if (stage.via.by !== 'route' || !stage.parent) return;
+    if (stage.via.by !== 'route' || !stage.parent || isOwnScreen(stage)) return;
     const from = picture[stage.parent.index]?.format;
     if (!from || !to || from === to || (stage.at.links.length === 0 && !stage.at.port.ends)) return;
     const key = `${stage.parent.at.index} ${stage.at.device.id} ${formatName(to)}`;

@@ -5,7 +5,11 @@ import type { PictureFigures } from '../../passes/picture';
 
 /** Where a flaw of the picture matters most: to the audience, then to a caller, then on a screen in the room. */
 const weight = ({ end }: Thread): number =>
-  end.device.model.step === 'deliver' ? 2 : end.device.model.step === 'hear and see' ? 0 : 1;
+  end.device.model.step === 'deliver' || end.port.records
+    ? 2
+    : end.device.model.step === 'hear and see'
+      ? 0
+      : 1;
 
 /** Threads that end on air or in a recording, once for each source, where a property of the picture holds. */
 export const sourcesOnAir = (

@@ -23,17 +23,9 @@ export const heat = cameraRule(
         `show lasts ${showMin} min. Use a lighter format, or a camera made to run all day.`,
     };
   },
-  ({ node, camera, format, showMin }, measured) => {
-    const control = Object.values(node.model.ports).find(({ emits }) => emits?.picture)?.emits
-      ?.picture?.formatControl;
-    const choice = control === undefined ? undefined : entry(node.model.controls, control);
-    if (
-      control === undefined ||
-      choice?.type !== 'choice' ||
-      format === null ||
-      !isFormatText(format)
-    )
-      return [];
+  ({ node, camera, format, formatControl: control, showMin }, measured) => {
+    const choice = entry(node.model.controls, control);
+    if (choice?.type !== 'choice' || format === null || !isFormatText(format)) return [];
     const present = parseFormat(format);
     const cool = choice.options.find(
       ({ value }) =>

@@ -3,7 +3,7 @@ import type { Fix } from '../../edits/fix';
 import { join } from '../../edits/join';
 import { disconnect } from '../../edits/splice';
 import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
-import { sourceOf } from '../../graph';
+import { isIdle, sourceOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
 import type { Model } from '../../rig';
 import {
@@ -24,8 +24,14 @@ const SOURCES: ReadonlySet<Kind> = new Set(['camera', 'player', 'phone']);
 
 const pictureOut = (node: DeviceNode): PortNode | undefined =>
   node.ports.values().find(({ port }) => port.family === 'picture' && port.emits?.picture);
-const isIdle = (node: DeviceNode): boolean =>
-  node.ports.values().every(({ port, links }) => !port.emits?.picture || links.length === 0);
+const goesNowhere = (measured: Measured, node: DeviceNode): boolean =>
+  node.ports
+    .values()
+    .every(
+      ({ port, links }) =>
+        !port.emits?.picture ||
+        (port.records ? isIdle(measured.device(node), port) : links.length === 0),
+    );
 
 interface Crowded {
   readonly source: DeviceNode;
@@ -41,7 +47,7 @@ const crowded = (measured: Measured): Crowded[] => {
   const switchers = nodes.filter(({ model }) => model.kind === 'switcher');
   if (switchers.length === 0) return [];
   return nodes
-    .filter((node) => SOURCES.has(node.model.kind) && isIdle(node))
+    .filter((node) => SOURCES.has(node.model.kind) && goesNowhere(measured, node))
     .flatMap((source): Crowded[] => {
       const out = pictureOut(source);
       if (!out) return [];

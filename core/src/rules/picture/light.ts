@@ -1,4 +1,4 @@
-import type { Framing } from '../../passes/framing';
+import { type Framing, ISO_CLEAN } from '../../passes/framing';
 import type { Sum } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 
@@ -6,7 +6,13 @@ import { numberSetting } from '../../rig';
 export const ISO_STEPS = [100, 200, 400, 800, 1600, 3200, 6400];
 
 /** The sum of the light a shot needs. */
-export const exposureSum = ({ device, camera, fNumber, lightNeededLux }: Framing): Sum[] =>
+export const exposureSum = ({
+  device,
+  camera,
+  exposure,
+  fNumber,
+  lightNeededLux,
+}: Framing): Sum[] =>
   camera
     ? [
         {
@@ -21,7 +27,10 @@ export const exposureSum = ({ device, camera, fNumber, lightNeededLux }: Framing
             },
             {
               name: 'sensitivity S',
-              value: numberSetting(device, camera.isoControl) ?? 'unknown',
+              value:
+                exposure === 'automatic'
+                  ? ISO_CLEAN
+                  : (numberSetting(device, camera.isoControl) ?? 'unknown'),
               unit: 'ISO',
             },
           ],

@@ -1,9 +1,10 @@
 import type { Fix } from '../../edits/fix';
+import { focalFixes } from '../../edits/lens';
 import { cropAt, focalForMm, type Framing } from '../../passes/framing';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { isFormatText, parseFormat, rateToHz } from '../../units';
-import { setFix, shotRule, steppedNear } from '../rule-of';
+import { setFix, shotRule } from '../rule-of';
 
 /** The focal length that gives the shot from as far back as the room allows. @unit mm; null where it cannot be told */
 const focalAtTheWall = ({
@@ -111,23 +112,12 @@ export const noRoom = shotRule(
             },
           ]
         : [],
-    fixes: (framing): Fix[] => {
-      const { device, shot, camera } = framing;
+    fixes: (framing, measured): Fix[] => {
+      const { device, shot } = framing;
       const focal = focalAtTheWall(framing);
-      // A touch wider than the wall asks, so that the step of the lens never leaves it beyond.
-      const stepped =
-        camera && focal !== null ? steppedNear(device, camera.focalControl, focal - 0.05) : null;
       return [
-        ...(camera && stepped !== null
-          ? [
-              setFix(
-                `Set ${device.name} to ${figure(stepped)} mm`,
-                shot.deviceId,
-                camera.focalControl,
-                stepped,
-              ),
-            ]
-          : []),
+        // A touch wider than the wall asks, so that the step of the lens never leaves it beyond.
+        ...(focal === null ? [] : focalFixes(measured, framing, focal - 0.05)),
         ...modesThatFit(framing)
           .slice(0, 1)
           .map(({ control, value, label }) =>

@@ -79,7 +79,11 @@ ruleCases('picture.scene-silent', {
 
 const button = (does: Does, guard: Guard): Rig =>
   show()
-    .do({ type: 'addButton', buttonId: 'button', button: { label: 'End', does, guard } })
+    .do({
+      type: 'addButton',
+      buttonId: 'button',
+      button: { label: 'End', does, guard, handId: null },
+    })
     .build();
 
 ruleCases('picture.unguarded', {
@@ -108,7 +112,12 @@ const sceneOnly = (switchedBy: 'operator' | 'automatic') =>
     .do({
       type: 'addScene',
       sceneId: 'scene',
-      scene: { name: 'Scene', layers: [{ deviceId: 'host-camera', box: 'full' }], heard: null },
+      scene: {
+        name: 'Scene',
+        layers: [{ deviceId: 'host-camera', box: 'full' }],
+        heard: null,
+        selects: [],
+      },
     })
     .build();
 

@@ -1,6 +1,58 @@
-import { entry } from '../../rig';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { programmeEnd, sceneMade, waitingInto } from '../../passes/programme/scenes';
+import { notChosen } from '../../passes/programme/selecting';
+import { entry, type Scene } from '../../rig';
 import { pictureRule } from '../rule-of';
 import { aboutScene, shortOf } from './scene-short';
+
+/** What is on a scene and waits at a selector is let through while it is shown. */
+const chooseInputs = (measured: Measured, sceneId: string): Fix[] => {
+  const scene = entry(measured.rig.scenes, sceneId);
+  const end = programmeEnd(measured);
+  if (!scene || !end) return [];
+  const needed = scene.layers.flatMap(({ deviceId }) => {
+    const [waiting] = waitingInto(measured, end, deviceId);
+    return waiting ? notChosen(measured, waiting, scene.selects) : [];
+  });
+  if (needed.length === 0) return [];
+  const selects = [
+    ...scene.selects.filter(
+      ({ deviceId, control }) =>
+        !needed.some((one) => one.deviceId === deviceId && one.control === control),
+    ),
+    ...needed,
+  ];
+  const { short } = sceneMade(measured, sceneId, { ...scene, selects });
+  return short.every(({ resource }) => resource !== 'way')
+    ? [
+        {
+          label: `Let ${scene.name} choose its inputs: ${needed
+            .map(({ deviceId, value }) => `${measured.device({ id: deviceId }).name} to ${value}`)
+            .join(', ')}`,
+          command: { type: 'changeScene', sceneId, scene: { selects } },
+        },
+      ]
+    : [];
+};
+
+/** A scene without every picture that does not reach the programme, and what those are called. */
+const withoutDark = (
+  measured: Measured,
+  sceneId: string,
+  scene: Scene,
+): { readonly layers: Scene['layers']; readonly gone: readonly string[] } => {
+  let { layers } = scene;
+  const gone: string[] = [];
+  for (;;) {
+    const dark = sceneMade(measured, sceneId, { ...scene, layers }).short.find(
+      ({ resource, deviceId }) => resource === 'way' && deviceId !== null,
+    )?.deviceId;
+    if (dark === undefined || dark === null) return { layers, gone };
+    gone.push(measured.device({ id: dark }).name);
+    layers = layers.filter(({ deviceId }) => deviceId !== dark);
+  }
+};
 
 export const sceneDark = pictureRule(
   'picture.scene-dark',
@@ -23,11 +75,13 @@ export const sceneDark = pictureRule(
       const device =
         at.deviceId === undefined ? undefined : entry(measured.rig.devices, at.deviceId);
       if (!scene || at.sceneId === undefined || !device) return [];
-      const layers = scene.layers.filter(({ deviceId }) => deviceId !== at.deviceId);
+      const { layers, gone } = withoutDark(measured, at.sceneId, scene);
+      if (gone.length === 0) return [];
       return [
+        ...chooseInputs(measured, at.sceneId),
         {
-          label: `Take ${device.name} out of ${scene.name}`,
-          command: { type: 'changeScene', sceneId: at.sceneId, scene: { layers } },
+          label: `Take ${gone.join(' and ')} out of ${scene.name}`,
+          command: { type: 'changeScene', sceneId: at.sceneId, scene: { layers: [...layers] } },
         },
       ];
     },

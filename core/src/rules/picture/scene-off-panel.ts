@@ -50,6 +50,7 @@ export const sceneOffPanel = pictureRule(
               label: scene.name,
               does: { type: 'scene', sceneId: about.sceneId },
               guard: 'none',
+              handId: null,
             },
           },
         },

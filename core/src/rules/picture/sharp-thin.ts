@@ -1,7 +1,7 @@
 import { circleOfConfusionMm, depthOfField, type Framing } from '../../passes/framing';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
-import { entry, type Person } from '../../rig';
+import { entry, type Person, switchSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 
 /** How far somebody sways to and fro, by what they do. @unit m; judged for a focus that is set once */
@@ -10,7 +10,8 @@ const SWAY_M: Readonly<Record<Person['posture'], number>> = { sits: 0.2, stands:
 const swayOf = ({ shot, camera, device }: Framing, measured: Measured): number | null => {
   const person = shot.personId === null ? undefined : entry(measured.rig.people, shot.personId);
   // A camera that follows the focus by itself copes.
-  if (camera?.focusNoise && device.settings[camera.focusNoise.control] !== false) return null;
+  const control = camera?.autofocusControl ?? camera?.focusNoise?.control;
+  if (control !== undefined && switchSetting(device, control)) return null;
   return person ? SWAY_M[person.posture] : null;
 };
 

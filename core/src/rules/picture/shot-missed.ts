@@ -1,25 +1,8 @@
 import type { Fix } from '../../edits/fix';
+import { focalFixes } from '../../edits/lens';
 import { FRAME_TOLERANCE, type Framing } from '../../passes/framing';
 import { figure } from '../../passes/sum';
-import { setFix, shotRule, steppedNear } from '../rule-of';
-
-/** The focal length that gives the shot from where the camera stands. */
-const zoom = ({ device, shot, camera, focalForWantedMm, focalMm }: Framing): Fix[] => {
-  const focal =
-    camera && focalForWantedMm !== null
-      ? steppedNear(device, camera.focalControl, focalForWantedMm)
-      : null;
-  return camera && focal !== null && focal !== focalMm
-    ? [
-        setFix(
-          `Set ${device.name} to ${figure(focal)} mm`,
-          shot.deviceId,
-          camera.focalControl,
-          focal,
-        ),
-      ]
-    : [];
-};
+import { shotRule } from '../rule-of';
 
 /** Moves the camera to where its lens gives the shot. */
 const move = ({ device, shot, shotId, distanceForWantedM }: Framing): Fix[] => {
@@ -104,6 +87,11 @@ export const shotMissed = shotRule(
         },
       ];
     },
-    fixes: (framing) => [...zoom(framing), ...move(framing)],
+    fixes: (framing, measured) => [
+      ...(framing.focalForWantedMm === null
+        ? []
+        : focalFixes(measured, framing, framing.focalForWantedMm)),
+      ...move(framing),
+    ],
   },
 );

@@ -1,11 +1,8 @@
-import type { Framing } from '../../passes/framing';
+import { type Framing, ISO_CLEAN } from '../../passes/framing';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 import { exposureSum, ISO_STEPS } from './light';
-
-/** Above this the noise of a usual sensor shows. */
-const ISO_CLEAN = 3200;
 
 /** The gentlest sensitivity that is enough. */
 const isoFor = ({ device, camera, stopsOver }: Framing): number | undefined => {

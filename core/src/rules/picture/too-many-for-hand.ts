@@ -1,9 +1,30 @@
 import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { inOrder } from '../../rig';
 import { THE_RIG } from '../about';
-import { pictureRule } from '../rule-of';
+import { type Found, pictureRule } from '../rule-of';
 
 /** Switches under a usual foot. */
 const PEDAL_SWITCHES = 3;
+
+/** Buttons on each thing the show is switched with, where that is more than it has. */
+const crowdedHands = ({ rig }: Measured): Found[] =>
+  inOrder(rig.hands).flatMap(([id, { name, is, keys }]): Found[] => {
+    const most = keys ?? (is === 'pedal' ? PEDAL_SWITCHES : null);
+    const held = Object.values(rig.panel.buttons).filter(({ handId }) => handId === id).length;
+    return most === null || held <= most
+      ? []
+      : [
+          {
+            level: 'warn',
+            about: { ...THE_RIG, source: `hand ${id}` },
+            title: `${held} buttons, ${name} has ${most}`,
+            says:
+              `${held} buttons are on ${name}, which has ${most}. Put some on another panel, or use ` +
+              'a larger one.',
+          },
+        ];
+  });
 
 export const tooManyForHand = pictureRule(
   'picture.too-many-for-hand',
@@ -17,6 +38,8 @@ export const tooManyForHand = pictureRule(
   },
   (measured) => {
     const scenes = Object.keys(measured.rig.scenes).length;
+    const crowded = crowdedHands(measured);
+    if (Object.keys(measured.rig.hands).length > 0) return crowded;
     const by = measured.rig.brief?.switchedBy;
     if (by === 'host by pedal' && scenes > PEDAL_SWITCHES)
       return [
@@ -45,7 +68,7 @@ export const tooManyForHand = pictureRule(
   {
     fixes: (measured): Fix[] => {
       const by = measured.rig.brief?.switchedBy;
-      return by === undefined
+      return by === undefined || Object.keys(measured.rig.hands).length > 0
         ? []
         : [
             {

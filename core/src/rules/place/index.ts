@@ -3,12 +3,13 @@ import { coveredTwice } from './covered-twice';
 import { timeDiffers, volumeDiffers } from './differs';
 import { doorBlocked, wayBlocked } from './free-ways';
 import { hides, inFrame } from './in-frame';
+import { personInFrame } from './person-in-frame';
 import { outside } from './outside';
 import { backgroundDiffers, seatsDiffer, shotDiffers } from './plan-differs';
 import { outOfReach, screenAside, screenFar, turnedAway } from './seats';
 import { ceiling, crowded, headLow } from './standing';
 import { ringsLong } from './rings-long';
-import { subjectUnplaced } from './unplaced';
+import { cameraHeight, subjectUnplaced } from './unplaced';
 import type { Rule } from '../rule';
 
 /** Rules of the plan and of the room, in the order in which they are told. */
@@ -20,12 +21,14 @@ export const PLACE_RULES: readonly Rule[] = [
   coveredTwice,
   outside,
   inFrame,
+  personInFrame,
   hides,
   turnedAway,
   shotDiffers,
   backgroundDiffers,
   seatsDiffer,
   subjectUnplaced,
+  cameraHeight,
   doorBlocked,
   wayBlocked,
   ceiling,

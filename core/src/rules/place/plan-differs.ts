@@ -1,7 +1,16 @@
-import { type ShotOnPlan, shotsOnPlan } from '../../passes/place';
+import type { Fix } from '../../edits/fix';
+import { moveDevice } from '../../edits/move';
+import type { Measured } from '../../passes/measure';
+import {
+  bearing,
+  distanceBetween,
+  type ShotOnPlan,
+  shotsOnPlan,
+  stepped,
+} from '../../passes/place';
 import { figure } from '../../passes/sum';
-import type { ShotPlan } from '../../rig';
-import { eachPlaceRule } from '../rule-of';
+import { type Device, entry, isInside, type ShotPlan } from '../../rig';
+import { batchFix, eachPlaceRule } from '../rule-of';
 
 /** Farther apart than this, what is typed and what is drawn cannot both be right. */
 const APART_SHARE = 0.1;
@@ -18,6 +27,30 @@ const isFar = (typedM: number, planM: number): boolean =>
 
 const compared = (measured: Parameters<typeof shotsOnPlan>[0]): Compared[] =>
   shotsOnPlan(measured).map(([shotId, shot, onPlan]) => ({ shotId, shot, onPlan }));
+
+/** Whether a camera stands on the floor, by itself or on a stand; on a desk it has an edge to fall off. */
+const movesFreely = ({ rig }: Measured, { on, at }: Device): boolean =>
+  on === null ? at !== null : entry(rig.supports, on.supportId)?.figures.is === 'stand';
+
+/** Moves the camera along its line of sight until it stands as far off as was typed. */
+const standAsTyped = ({ shot, onPlan }: Compared, measured: Measured): Fix[] => {
+  const { lens, subject } = onPlan;
+  const device = measured.device({ id: shot.deviceId });
+  if (!subject || shot.distanceM === null || !movesFreely(measured, device)) return [];
+  const upM = (lens.zM ?? subject.zM) - subject.zM;
+  const alongM = Math.sqrt(shot.distanceM ** 2 - upM ** 2);
+  // Nearer than it is high above or below its subject: no place on the floor is right.
+  if (!(alongM > 0)) return [];
+  const back = bearing(subject, lens);
+  const target = stepped(subject, back, alongM);
+  const corners = measured.rig.shell?.corners;
+  if (corners && !isInside(corners, target)) return [];
+  const by = stepped({ xM: 0, yM: 0 }, back, alongM - distanceBetween(lens, subject));
+  const commands = moveDevice(measured, shot.deviceId, device, by);
+  return commands.length > 0
+    ? [batchFix(`Move the camera to ${figure(shot.distanceM, 2)} m from its subject`, commands)]
+    : [];
+};
 
 /** Of what a shot can be typed and drawn alike. */
 const ruleFor = (
@@ -59,11 +92,12 @@ const ruleFor = (
           source: 'the plan',
         },
       ],
-      fixes: ({ shotId, onPlan }) => [
+      fixes: (thing, measured) => [
         {
-          label: `Let the plan say it: ${figure(onPlan[field] ?? 0, 2)} m`,
-          command: { type: 'changeShot', shotId, shot: { [field]: null } },
+          label: `Let the plan say it: ${figure(thing.onPlan[field] ?? 0, 2)} m`,
+          command: { type: 'changeShot', shotId: thing.shotId, shot: { [field]: null } },
         },
+        ...(field === 'distanceM' ? standAsTyped(thing, measured) : []),
       ],
     },
   );

@@ -3,7 +3,7 @@ import { views } from '../../passes/view';
 import { ruleCases } from '../judge-for-cases';
 import { having, roomWithCamera, roomWithHost } from '../plan-for-cases';
 import type { RigDraft } from '../../catalogue/draft';
-import type { SimpleCommand } from '../../rig';
+import type { Rig, SimpleCommand } from '../../rig';
 
 /** The handbook's stand: 2.6 m ahead of the lens and 1.2 m aside of it. */
 const stand = (asideM: number, usual = 'Stand, light'): RigDraft =>
@@ -76,6 +76,11 @@ ruleCases('place.shot-differs', {
       level: 'note',
       says: /typed as 2\.00 m; on the plan it is 3\.00 m/,
       sum: 3,
+      fixes: ['Let the plan say it: 3.00 m', 'Move the camera to 2.00 m from its subject'],
+    },
+    'typed farther than the room is deep: the camera stays': {
+      rig: having(roomWithCamera(3), typed({ distanceM: 6 })),
+      level: 'note',
       fixes: ['Let the plan say it: 3.00 m'],
     },
   },
@@ -148,6 +153,41 @@ ruleCases('place.subject-unplaced', {
       }),
       level: 'note',
       says: /Host does not/,
+    },
+  },
+});
+
+ruleCases('place.camera-height', {
+  valid: { 'a lens 1.2 m up': roomWithCamera().build() },
+  invalid: {
+    'nobody has said how high': {
+      rig: having(roomWithCamera(), { type: 'raiseDevice', deviceId: 'camera', heightM: null }),
+      level: 'note',
+      says: /level with what it looks at, 1\.\d\d m up/,
+      fixes: [/^It is level with its subject: 1\.\d\d m$/],
+    },
+  },
+});
+
+/** A guest beside the host, seen by the host's close camera of 50 mm. */
+const closeWithGuest = (asideM: number, wanted: 'head and shoulders' | 'whole'): Rig =>
+  having(
+    roomWithCamera(1.62).person('guest', 'Guest', {
+      at: { xM: 3 + asideM, yM: 1, facingDeg: 0 },
+    }),
+    { type: 'changeShot', shotId: 'camera', shot: { wanted } },
+  );
+
+ruleCases('place.person-in-frame', {
+  valid: {
+    'a guest two metres aside': closeWithGuest(2, 'head and shoulders'),
+    'a wide picture in which both belong': closeWithGuest(0.7, 'whole'),
+  },
+  invalid: {
+    'a shoulder at the edge': {
+      rig: closeWithGuest(0.7, 'head and shoulders'),
+      level: 'note',
+      says: /Camera shows Host, and Guest takes up to \d\d % of the picture’s width/,
     },
   },
 });

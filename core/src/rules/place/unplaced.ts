@@ -1,4 +1,5 @@
 import { loaded, type Loaded, type ShotOnPlan, shotsOnPlan } from '../../passes/place';
+import { figure } from '../../passes/sum';
 import type { ShotPlan } from '../../rig';
 import { eachPlaceRule, eachStandsRule } from '../rule-of';
 import { aboutSupport } from '../stands/supports';
@@ -11,6 +12,9 @@ interface Blind {
   readonly onPlan: ShotOnPlan;
 }
 
+const allShots = (measured: Parameters<typeof shotsOnPlan>[0]): Blind[] =>
+  shotsOnPlan(measured).map(([shotId, shot, onPlan]) => ({ shotId, shot, onPlan }));
+
 export const subjectUnplaced = eachPlaceRule<Blind>(
   'place.subject-unplaced',
   {
@@ -20,8 +24,7 @@ export const subjectUnplaced = eachPlaceRule<Blind>(
     source: 'the plan',
   },
   {
-    all: (measured) =>
-      shotsOnPlan(measured).map(([shotId, shot, onPlan]) => ({ shotId, shot, onPlan })),
+    all: allShots,
     about: ({ shotId, shot }) => ({ kind: 'shot', shotId, deviceId: shot.deviceId }),
     judge: ({ shot, onPlan }, measured) =>
       onPlan.subject
@@ -34,6 +37,44 @@ export const subjectUnplaced = eachPlaceRule<Blind>(
               `${onPlan.subjectName ?? 'what it looks at'} does not: what is in its picture cannot be ` +
               'told. Say where that is.',
           },
+  },
+);
+
+export const cameraHeight = eachPlaceRule<Blind>(
+  'place.camera-height',
+  {
+    looksFor: 'A camera on the plan whose height nobody has said.',
+    why: 'Its picture is told as if it stood level with what it looks at.',
+    remedy: 'Say how high its lens is, or stand it on something.',
+    source: 'the plan',
+  },
+  {
+    all: allShots,
+    about: ({ shotId, shot }) => ({ kind: 'shot', shotId, deviceId: shot.deviceId }),
+    judge: ({ shot, onPlan: { lens, subject } }, measured) =>
+      !subject || lens.zM !== null
+        ? null
+        : {
+            level: 'note',
+            title: `How high ${measured.device({ id: shot.deviceId }).name} is has not been said`,
+            says:
+              `How high ${measured.device({ id: shot.deviceId }).name} is has not been said: its ` +
+              `picture is told as if it stood level with what it looks at, ${figure(subject.zM, 2)} m ` +
+              'up. Say how high its lens is, or stand it on something.',
+          },
+    fixes: ({ shot, onPlan: { subject } }) =>
+      subject
+        ? [
+            {
+              label: `It is level with its subject: ${figure(subject.zM, 2)} m`,
+              command: {
+                type: 'raiseDevice',
+                deviceId: shot.deviceId,
+                heightM: Number(subject.zM.toFixed(2)),
+              },
+            },
+          ]
+        : [],
   },
 );
 

@@ -10,9 +10,13 @@ export const unconnected: Rule = {
   why: 'It was added and never plugged in, or is left over.',
   remedy: 'Connect it or remove it.',
   source: 'design: graph',
-  find: (measured) =>
-    [...measured.graph.devices.values()]
-      .filter((node) => [...node.ports.values()].every(({ links }) => links.length === 0))
+  find: (measured) => {
+    const worksAlone = new Set(measured.traced.threads.map(({ end }) => end.device));
+    return [...measured.graph.devices.values()]
+      .filter(
+        (node) =>
+          node.ports.values().every(({ links }) => links.length === 0) && !worksAlone.has(node),
+      )
       .map((node) => ({
         code: CODE,
         area: 'signal',
@@ -20,7 +24,8 @@ export const unconnected: Rule = {
         about: at({ deviceId: node.id }),
         title: 'Not connected',
         says: `${measured.device(node).name} is connected to nothing. Connect it or remove it.`,
-      })),
+      }));
+  },
   fixes: (measured, { about }) => {
     const node =
       about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);

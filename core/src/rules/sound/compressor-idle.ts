@@ -1,7 +1,8 @@
+import { steppedNear } from '../../edits/stepped';
 import { type Compressor, processors } from '../../passes/processing';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';
-import { eachSoundRule, setFix, steppedNear } from '../rule-of';
+import { eachSoundRule, setFix } from '../rule-of';
 import { voiceName } from './gates';
 
 export const compressorIdle = eachSoundRule<Compressor>(

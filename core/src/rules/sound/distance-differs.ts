@@ -1,9 +1,10 @@
+import { steppedNear } from '../../edits/stepped';
 import type { Measured } from '../../passes/measure';
 import { distanceInRoom, mouthOf, placedSpot } from '../../passes/place';
 import type { MicrophoneInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
-import { microphoneRule, setFix, steppedNear } from '../rule-of';
+import { microphoneRule, setFix } from '../rule-of';
 
 /** Farther apart than this, the two cannot both be right. */
 const APART = 1.25;

@@ -1,5 +1,6 @@
+import { steppedNear } from '../../edits/stepped';
 import { figure } from '../../passes/sum';
-import { eachSoundRule, setFix, steppedNear } from '../rule-of';
+import { eachSoundRule, setFix } from '../rule-of';
 import { aboutGate, gates, voiceName } from './gates';
 
 export const gateCuts = eachSoundRule(

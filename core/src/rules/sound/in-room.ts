@@ -1,10 +1,11 @@
+import { steppedNear } from '../../edits/stepped';
 import type { Fix } from '../../edits/fix';
 import { atMouth } from '../../edits/mouth';
 import type { Measured } from '../../passes/measure';
 import { ifItWere, type MicrophoneInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
-import { batchFix, setFix, steppedNear } from '../rule-of';
+import { batchFix, setFix } from '../rule-of';
 
 /** Words and remedies that the rules of the room share. */
 

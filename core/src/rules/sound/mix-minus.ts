@@ -10,6 +10,8 @@ const echoes = (measured: Measured): Thread[] =>
   measured.traced.threads.filter(
     (thread) =>
       thread.end.device === thread.source.device &&
+      // A file at their side is no way back.
+      !thread.end.port.records &&
       thread.signal === 'sound' &&
       thread.source.device.model.kind === 'call',
   );

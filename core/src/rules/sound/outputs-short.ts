@@ -11,10 +11,12 @@ interface Count {
 /** People on site who need headphones, and sockets for them, of whatever box is in use. */
 const counted = ({ rig, graph }: Measured): Count => {
   const people = inOrder(rig.people).filter(
-    ([, { where, isHeard }]) => where === 'on site' && isHeard,
+    ([, { is, where, isHeard }]) => is === 'person' && where === 'on site' && isHeard,
   ).length;
-  const inUse = [...graph.devices.values()].filter((node) =>
-    node.ports.values().some(({ links }) => links.length > 0),
+  // What comes out of a computer comes late: nobody speaks with that in their ears.
+  const inUse = [...graph.devices.values()].filter(
+    (node) =>
+      node.model.kind !== 'computer' && node.ports.values().some(({ links }) => links.length > 0),
   );
   const outputs = inUse.reduce(
     (sum, node) =>

@@ -46,6 +46,33 @@ const bypass = (measured: Measured, node: PortNode, blocker: PortNode): Fix | nu
     : { label, command: { type: 'batch', label, commands } };
 };
 
+/** Plugs into the leg of a splitter that lets phantom power through, where that one is free. */
+const otherLeg = (measured: Measured, blocker: PortNode): Fix[] => {
+  const outs = (passes: boolean): PortNode[] =>
+    blocker.routes
+      .filter(({ route }) => (route.sound?.passesPhantom ?? false) === passes)
+      .flatMap(({ route }) => route.to.flatMap((to) => blocker.device.ports.get(to) ?? []));
+  const leg = outs(true).find(({ links }) => links.length === 0);
+  const plugged = outs(false).flatMap(({ links }) => links)[0];
+  if (!leg || !plugged || plugged.to.port.family !== 'analogue') return [];
+  const supply = plugged.to.port.phantomSupply;
+  const label =
+    `Plug into ${leg.port.name} of ${measured.device(blocker.device).name}` +
+    (supply ? ' and switch phantom power on' : '');
+  const commands: SimpleCommand[] = [
+    disconnect(plugged),
+    {
+      type: 'connect',
+      linkId: plugged.id,
+      from: { deviceId: leg.device.id, portId: leg.id },
+      to: plugged.link.to,
+      cable: plugged.link.cable,
+    },
+    ...(supply ? [switchOn(plugged.to.device.id, supply.control)] : []),
+  ];
+  return [{ label, command: { type: 'batch', label, commands } }];
+};
+
 export const phantomBlocked: Rule = {
   code: 'sound.phantom-blocked',
   area: 'sound',
@@ -81,6 +108,6 @@ export const phantomBlocked: Rule = {
     const phantom = node && phantomAt(measured, node);
     if (!node || phantom?.state !== 'blocked') return [];
     const fix = bypass(measured, node, phantom.by);
-    return fix ? [fix] : [];
+    return [...otherLeg(measured, phantom.by), ...(fix ? [fix] : [])];
   },
 };

@@ -47,6 +47,15 @@ ruleCases('sound.phantom-missing', {
   },
 });
 
+/** A condenser into a splitter of which one leg goes on. */
+const onLeg = (out: 'direct' | 'isolated') =>
+  voiceThrough(
+    'mic-condenser-large',
+    'splitter-sound',
+    { in: 'in', out },
+    { 'phantom-1': true, 'gain-1': 40 },
+  ).build();
+
 ruleCases('sound.phantom-blocked', {
   valid: {
     'a dynamic behind a booster': voiceThrough(
@@ -55,8 +64,18 @@ ruleCases('sound.phantom-blocked', {
       { in: 'in', out: 'out' },
       { 'phantom-1': true },
     ).build(),
+    'a condenser on the direct leg of a splitter': onLeg('direct'),
   },
   invalid: {
+    'a condenser on the isolated leg alone': {
+      rig: onLeg('isolated'),
+      level: 'stop',
+      says: /gives no sound: Through lets no phantom power through/,
+      fixes: [
+        'Plug into Direct of Through and switch phantom power on',
+        'Remove Through and switch phantom power on',
+      ],
+    },
     'a condenser behind a booster': {
       rig: behindBooster.build(),
       level: 'stop',

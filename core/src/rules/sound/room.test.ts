@@ -87,6 +87,7 @@ const beside = (metres: number, distance: number): Rig =>
     type: 'addPerson',
     personId: 'guest',
     person: {
+      is: 'person',
       name: 'Guest',
       where: 'on site',
       posture: 'sits',

@@ -20,6 +20,7 @@ export const tooClose = microphoneRule(
       personId === null ||
       pattern === null ||
       pattern === 'omni' ||
+      pattern === 'half space' ||
       distanceM >= NEAREST_TO_MOUTH_M
         ? null
         : {

@@ -18,7 +18,7 @@ const unknowns = passBySource('unknown figures', 'sound', (measured, walk): read
     const missing = figures?.unknown;
     const stage = stages[walk.from + index];
     // Dead for want of phantom power is a finding of its own.
-    if (!stage || !missing || missing.what === 'phantom power') return;
+    if (!stage || !missing || missing.what === 'power') return;
     if (!found.some((known) => known.missing.says === missing.says)) found.push({ stage, missing });
   });
   return found;

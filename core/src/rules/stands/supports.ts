@@ -32,4 +32,5 @@ export const upTo = (value: number, step: number): number =>
 
 /** What everybody ought to be told where something can come down on them. */
 export const OVERHEAD_CAUTION =
-  'A competent person rigs and inspects what hangs over people; local rules decide.';
+  'A competent person rigs and inspects what hangs over people, from a ladder that somebody holds; ' +
+  'local rules decide.';

@@ -1,9 +1,16 @@
 import { type Analysis, reanalyse } from '../../analyse';
 import { framings } from '../../passes/framing';
 import { onDesks } from '../../passes/place';
-import { apply, numberSetting, Refusal, type Rig, type SimpleCommand } from '../../rig';
+import {
+  apply,
+  numberSetting,
+  reachesFocal,
+  Refusal,
+  type Rig,
+  type SimpleCommand,
+} from '../../rig';
 import { type Finding, findingKey, type Level } from '../../rules';
-import { steppedNear } from '../../rules/rule-of';
+import { steppedNear } from '../../edits/stepped';
 import { arrangeDesk } from '../desk/arrange';
 import { layOut, type Way } from './layout';
 import { largestFloor, stagesOf } from './stage';
@@ -34,13 +41,16 @@ const applied = (rig: Rig, commands: readonly SimpleCommand[]): Rig =>
 
 /** Focal lengths that frame what is wanted from where the cameras now stand. */
 const zooms = (analysis: Analysis): SimpleCommand[] =>
-  framings(analysis).flatMap(({ device, shot, camera, focalForWantedMm }): SimpleCommand[] => {
-    if (!camera || focalForWantedMm === null) return [];
-    const value = steppedNear(device, camera.focalControl, focalForWantedMm);
-    return value === null || value === numberSetting(device, camera.focalControl)
-      ? []
-      : [{ type: 'setControl', deviceId: shot.deviceId, control: camera.focalControl, value }];
-  });
+  framings(analysis).flatMap(
+    ({ device, shot, camera, lens, focalForWantedMm }): SimpleCommand[] => {
+      if (!camera || focalForWantedMm === null || (lens && !reachesFocal(lens, focalForWantedMm)))
+        return [];
+      const value = steppedNear(device, camera.focalControl, focalForWantedMm);
+      return value === null || value === numberSetting(device, camera.focalControl)
+        ? []
+        : [{ type: 'setControl', deviceId: shot.deviceId, control: camera.focalControl, value }];
+    },
+  );
 
 interface Tried {
   readonly commands: readonly SimpleCommand[];

@@ -4,6 +4,7 @@ import {
   build,
   cleanLine,
   nameSchema,
+  type Rig,
   RIG_VERSION,
 } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
@@ -11,7 +12,7 @@ import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
 import { createRig, findRig, setDeleted, standOf } from '@/server/rigs';
 import { saveEntries } from '@/server/save';
-import { currencySchema, setCurrency } from '@/server/studio';
+import { currencySchema, findMains, mainsNameSchema, setCurrency, setMains } from '@/server/studio';
 import { rigIdSchema } from '@/session/protocol';
 
 const MAX_BYTES = 256 * 1024;
@@ -25,6 +26,8 @@ const deedSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('put away'), id: rigIdSchema }),
   z.strictObject({ does: z.literal('put back'), id: rigIdSchema }),
   z.strictObject({ does: z.literal('choose currency'), currency: currencySchema }),
+  /** What new rigs begin with; rigs that are there keep their own */
+  z.strictObject({ does: z.literal('choose mains'), mains: mainsNameSchema.nullable() }),
 ]);
 type Deed = z.infer<typeof deedSchema>;
 
@@ -47,13 +50,18 @@ const duplicate = async (id: string): Promise<Response> => {
   return answer({ id: await createRig({ ...found.read.rig, name }) });
 };
 
+/** A rig that begins, on the mains of the studio. */
+const onMains = async (rig: Rig): Promise<Rig> => ({ ...rig, mains: await findMains() });
+
 const perform = async (deed: Deed): Promise<Response> => {
   switch (deed.does) {
     case 'create':
-      return answer({ id: await createRig(blankRig(deed.name)) });
+      return answer({ id: await createRig(await onMains(blankRig(deed.name))) });
     case 'build': {
       const built = build(deed.answers);
-      return built.ok ? answer({ id: await createRig(built.rig) }) : problem(409, built.why);
+      return built.ok
+        ? answer({ id: await createRig(await onMains(built.rig)) })
+        : problem(409, built.why);
     }
     case 'duplicate':
       return duplicate(deed.id);
@@ -64,6 +72,9 @@ const perform = async (deed: Deed): Promise<Response> => {
       return (await setDeleted(deed.id, deed.does === 'put away')) ? answer({}) : noSuchRig();
     case 'choose currency':
       await setCurrency(deed.currency);
+      return answer({});
+    case 'choose mains':
+      await setMains(deed.mains);
       return answer({});
   }
 };

@@ -1,0 +1,34 @@
+import { analyse } from '../../analyse';
+import { oldFile, read } from './files-for-cases';
+
+/** Stops, warnings and notes as version 7 was judged; one warning less where nobody had set an exposure. */
+const JUDGED = {
+  'second-firing': [8, 24, 12],
+  'night-tide': [1, 8, 6],
+  'harbour-hall': [0, 5, 6],
+} as const;
+
+describe.each(Object.entries(JUDGED))('%s of version 7', (name, judged) => {
+  const opened = read(oldFile(name, 7));
+  if (!opened.ok) throw new Error(opened.problems[0]?.says);
+  const { rig } = opened;
+  it('opens without lenses, hands, mains and settings to repeat', () => {
+    expect([rig.lenses, rig.hands, rig.reminders, rig.mains]).toEqual([{}, {}, {}, null]);
+    expect(Object.values(rig.devices).filter(({ lensId }) => lensId !== null)).toEqual([]);
+    expect(Object.values(rig.people).map(({ is }) => is)).toEqual(
+      Object.values(rig.people).map(() => 'person'),
+    );
+    expect(Object.values(rig.scenes).every(({ selects }) => selects.length === 0)).toBe(true);
+    expect(Object.values(rig.panel.buttons).every(({ handId }) => handId === null)).toBe(true);
+  });
+  it('is judged as before', () => {
+    const { stops, warns, notes } = analyse(rig).verdict;
+    expect([stops, warns, notes]).toEqual(judged);
+  });
+  it('records where it did: cards inside recorders, always', () => {
+    const cards = Object.values(rig.devices).flatMap(({ model }) =>
+      Object.values(model.ports).filter(({ records }) => records),
+    );
+    expect(cards.map(({ records }) => records)).toEqual(cards.map(() => ({ control: null })));
+  });
+});

@@ -1,0 +1,64 @@
+import { figure } from '../../passes/sum';
+import { setFix, shotRule } from '../rule-of';
+import { framesOf, isSteady, longerThanFrame, nearestShutter, shutterOf } from './shutters';
+
+export const flicker = shotRule(
+  'picture.flicker',
+  {
+    looksFor: 'A shutter that does not hold whole cycles of a lamp on this mains.',
+    why: 'Under lamps that flicker with the mains, and poor LED supplies do, bands roll through the picture.',
+    remedy: 'Set a shutter that holds whole cycles, or make sure that no lamp flickers.',
+    source: 'handbook 3-picture: lamps on plain mains flicker at twice its rate',
+  },
+  (framing, { rig: { mains } }) => {
+    const [shutter, frames] = [shutterOf(framing), framesOf(framing)];
+    if (!mains || shutter === null || frames === null || isSteady(shutter, mains.hz)) return null;
+    if (longerThanFrame(shutter, frames)) return null;
+    return {
+      level: 'note',
+      title: `${figure((2 * mains.hz) / shutter, 2)} cycles of the lamps in an exposure`,
+      says:
+        `At 1/${figure(shutter, 0)} s ${framing.device.name} takes in ` +
+        `${figure((2 * mains.hz) / shutter, 2)} cycles of a lamp on ${mains.hz} Hz: where a lamp ` +
+        'flickers with the mains, bands roll through the picture. Set a shutter that holds whole cycles.',
+    };
+  },
+  {
+    sums: (framing, { rig: { mains } }) => {
+      const shutter = shutterOf(framing);
+      return mains && shutter !== null
+        ? [
+            {
+              label: 'Cycles of a lamp in an exposure',
+              formula: '2 × mains × shutter time',
+              inputs: [
+                { name: 'mains', value: mains.hz, unit: 'Hz' },
+                { name: 'shutter', value: shutter, unit: '1/s' },
+              ],
+              result: (2 * mains.hz) / shutter,
+              unit: 'cycles',
+              source: 'handbook 3-picture',
+            },
+          ]
+        : [];
+    },
+    fixes: (framing, { rig: { mains } }) => {
+      const [shutter, frames] = [shutterOf(framing), framesOf(framing)];
+      if (!mains || shutter === null || frames === null || !framing.camera) return [];
+      const value = nearestShutter(
+        shutter,
+        (one) => isSteady(one, mains.hz) && !longerThanFrame(one, frames),
+      );
+      return value === undefined
+        ? []
+        : [
+            setFix(
+              `Set ${framing.device.name} to 1/${value} s`,
+              framing.shot.deviceId,
+              framing.camera.shutterControl,
+              value,
+            ),
+          ];
+    },
+  },
+);
