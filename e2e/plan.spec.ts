@@ -119,6 +119,8 @@ test('a corner of the room is dragged and nudged, and a crossing is refused in w
   await chosen.getByLabel('Up the plan').fill('3');
   await chosen.getByLabel('Up the plan').press('Enter');
   await expect(page.getByText(/cross/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(corner).toHaveAttribute('aria-label', /across -1\.00 m, up -1\.00 m/);
   await saved(page);
 });
 
