@@ -99,11 +99,19 @@ export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null =
     : { thresholdDb, ratio, makeUpDb };
 };
 
+/** Whether every way out of a route states the most it gives, so that its input need not answer for its gain. */
+const hasOutputLimits = (node: PortNode, to: readonly string[]): boolean =>
+  to.every((id) => {
+    const port = node.device.ports.get(id)?.port;
+    return port?.family === 'analogue' && port.maxOutDbu !== undefined && port.maxOutDbu !== null;
+  });
+
 /**
- * Highest level an input takes at the present gain and pad: `maxIn − pad − (gain − least gain)`,
- * the lowest of the ways on from it. Gain counts from
- * 0 dB where the range begins below it.
- * @returns dBu; null when unknown
+ * Highest level an input takes, the lowest of the ways on from it. At a converter it is what reads
+ * 0 dBFS: `maxIn − pad − (gain − least gain)`. An analogue stage has two limits that are kept apart:
+ * its input's, `maxIn − pad`, and its output's, which stands at the output. Where the output's is not
+ * stated, gain above 0 dB counts against the input, which is then the safe side.
+ * @returns dBu; null when unknown @source handbook 2-sound, ceilings
  */
 export const inputCeilingDbu = (measured: Devices, node: PortNode): number | null => {
   if (
@@ -120,9 +128,12 @@ export const inputCeilingDbu = (measured: Devices, node: PortNode): number | nul
     // A volume control that only takes away spares the input stage; at a converter the reading is
     // full scale wherever the knob began.
     const from = route.sound.toDigital ? gain.minDb : Math.max(gain.minDb, 0);
+    const isApart = !route.sound.toDigital && hasOutputLimits(node, route.to);
     least = Math.min(
       least,
-      node.port.maxInDbu - padOf(device, route.sound) - Math.max(0, gain.gainDb - from),
+      node.port.maxInDbu -
+        padOf(device, route.sound) -
+        (isApart ? 0 : Math.max(0, gain.gainDb - from)),
     );
   }
   return least === Infinity ? node.port.maxInDbu : least;
@@ -206,7 +217,11 @@ export const throughRoute = (
       sound,
       fullScaleDbu + gain.gainDb,
     );
-    return soundAfter(analogue, { unit: 'dBu', ceilingDb: fullScaleDbu + gain.gainDb });
+    const maxOutDbu = to.port.family === 'analogue' ? (to.port.maxOutDbu ?? null) : null;
+    return soundAfter(analogue, {
+      unit: 'dBu',
+      ceilingDb: Math.min(fullScaleDbu + gain.gainDb, maxOutDbu ?? Infinity),
+    });
   }
   const after = amplify(before, device, sound, gain.gainDb);
   if (after.unit === 'dBFS') return soundAfter(after, { ceilingDb: 0 });
