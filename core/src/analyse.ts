@@ -66,32 +66,57 @@ export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
 /** So many of the moves that were tried are offered; more would only be more of the same. */
 const MOST_MOVES = 3;
 
-/**
- * Whether a move does what it is offered for: the finding goes, and nothing comes that is as bad. A
- * room is full of other things, and no rule sees all of them.
- */
-const isGoodMove = (analysis: Analysis, finding: Finding, { command }: Fix): boolean => {
+/** What an edit does, found by applying it. */
+interface Tried {
+  readonly fix: Fix;
+  readonly cures: boolean;
+  /** The worst of what was not there before */
+  readonly brings: readonly Finding[];
+}
+
+const tryFix = (analysis: Analysis, finding: Finding, fix: Fix): Tried | null => {
   const key = findingKey(finding);
-  const before = new Set(analysis.findings.map(findingKey));
+  const before = new Map(analysis.findings.map((one) => [findingKey(one), one.level]));
   try {
-    const { findings } = reanalyse(analysis, apply(analysis.rig, command));
-    return findings.every((after) => {
-      const its = findingKey(after);
-      return its !== key && (before.has(its) || after.level === 'note');
-    });
+    const { findings } = reanalyse(analysis, apply(analysis.rig, fix.command));
+    const rank = (level: Level | undefined): number =>
+      level === undefined ? LEVELS.length : LEVELS.indexOf(level);
+    return {
+      fix,
+      cures: findings.every((one) => findingKey(one) !== key),
+      brings: findings.filter((one) => rank(one.level) < rank(before.get(findingKey(one)))),
+    };
   } catch (error) {
-    if (error instanceof Refusal) return false;
+    if (error instanceof Refusal) return null;
     throw error;
   }
 };
 
-/** The remedies of a finding, as edits. */
+/**
+ * The remedies of a finding, as edits. Each is tried before it is offered: the finding has to go. One that
+ * brings a stop comes last and says which; one that moves things about a room may bring nothing but notes,
+ * because a room is full of other things.
+ */
 export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
   const rule = ruleByCode.get(finding.code);
-  const fixes = rule?.fixes?.(analysis, finding) ?? [];
-  return rule?.moves
-    ? fixes.filter((fix) => isGoodMove(analysis, finding, fix)).slice(0, MOST_MOVES)
-    : fixes;
+  const tried = (rule?.fixes?.(analysis, finding) ?? []).flatMap((fix) => {
+    const one = tryFix(analysis, finding, fix);
+    return one?.cures ? [one] : [];
+  });
+  if (rule?.moves)
+    return tried
+      .filter(({ brings }) => brings.every(({ level }) => level === 'note'))
+      .map(({ fix }) => fix)
+      .slice(0, MOST_MOVES);
+  const stopOf = ({ brings }: Tried): Finding | undefined =>
+    brings.find(({ level }) => level === 'stop');
+  return [
+    ...tried.filter((one) => !stopOf(one)).map(({ fix }) => fix),
+    ...tried.flatMap((one) => {
+      const stop = stopOf(one);
+      return stop ? [{ ...one.fix, label: `${one.fix.label} (brings a stop: ${stop.title})` }] : [];
+    }),
+  ];
 };
 
 /** "2 stops, 5 warnings, 1 note"; "Nothing found" where all is well. */

@@ -101,7 +101,15 @@ export {
 } from './passes/room';
 export { isMuted } from './passes/room/loudspeakers';
 export { type MicrophoneChoice, microphoneChoices } from './passes/room/choice';
-export { type SoundFigures, headroomDb, peakDb, snrAWeightedDb, snrDb } from './passes/sound';
+export {
+  type SoundFigures,
+  headroomDb,
+  peakCeilingDbfs,
+  peakDb,
+  snrAWeightedDb,
+  snrDb,
+  voiceTargetDbfs,
+} from './passes/sound';
 export { type ChannelLoad, channelLoads } from './passes/sound/channels';
 export { adjustableGains, isConversion } from './passes/sound/gains';
 export { type Knob, type Rung, knobsOf, ladderOf, voices } from './passes/sound/ladder';
@@ -136,7 +144,7 @@ export {
   type Progress,
   setForAll,
   setForVoice,
-} from './solve/gain/set';
+} from './edits/gain/set';
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type Placing, placeAll } from './solve/placing/place';

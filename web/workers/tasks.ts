@@ -72,7 +72,7 @@ export class EngineTasks {
 
   /** The best settings of one voice. @param stageIndex the conversion */
   settingsFor(stageIndex: number, onProgress?: Progress): GainAnswer {
-    return setForVoice(this.present(), this.stage(stageIndex), new Set(), onProgress);
+    return setForVoice(this.present(), this.stage(stageIndex), { onProgress });
   }
 
   /** The best settings of every voice. */

@@ -1,6 +1,7 @@
 import { measure } from '../passes/measure';
 import { adjustableGains, conversions, steppedGain } from '../passes/sound/gains';
-import { apply, levelTarget, type Rig } from '../rig';
+import { voiceTargetDbfs } from '../passes/sound';
+import { apply, type Rig } from '../rig';
 
 /** Closer to the target than this is as good as the steps allow. @unit dB */
 const CLOSE_DB = 0.5;
@@ -14,7 +15,6 @@ const CLOSE_DB = 0.5;
  */
 export const setGains = (begin: Rig): Rig => {
   let measured = measure(begin);
-  const { averageDbfs } = levelTarget(begin.houseRules);
   const taken = new Set<string>();
   // Places keep their order from edit to edit: a gain changes levels, never ways.
   const order = conversions(measured)
@@ -22,9 +22,10 @@ export const setGains = (begin: Rig): Rig => {
     .sort((a, b) => a.knobs - b.knobs);
   for (const { place } of order) {
     const stage = conversions(measured)[place];
-    const level = stage && measured.sound[stage.index]?.levelDb;
-    if (!stage || level === null || level === undefined) continue;
-    let missing = averageDbfs - level;
+    const figures = stage && measured.sound[stage.index];
+    const level = figures?.levelDb;
+    if (!stage || !figures || level === null || level === undefined) continue;
+    let missing = voiceTargetDbfs(begin.houseRules, figures) - level;
     let { rig } = measured;
     for (const { stage: at, gain, control } of adjustableGains(measured, stage)) {
       const key = `${at.at.device.id}.${control}`;

@@ -4,7 +4,8 @@ import type { CoverageLine } from '../passes/coverage/line';
 import { voiceSources } from '../passes/coverage/threads';
 import { measure, type Measured } from '../passes/measure';
 import { conversions, nearestGain, steppedGain } from '../passes/sound/gains';
-import { apply, type Command, levelTarget, Refusal, type Rig, type SimpleCommand } from '../rig';
+import { voiceTargetDbfs } from '../passes/sound';
+import { apply, type Command, Refusal, type Rig, type SimpleCommand } from '../rig';
 import { attempts } from './attempts';
 import type { Fix } from './fix';
 
@@ -24,9 +25,11 @@ const withGains = (
   const after = measure(apply(rig, { type: 'batch', label: 'Try', commands: [...commands] }));
   const set: SimpleCommand[] = [];
   for (const stage of conversions(after)) {
-    const level = after.sound[stage.index]?.levelDb;
+    const figures = after.sound[stage.index];
+    const level = figures?.levelDb;
     const gain = nearestGain(after, stage);
     if (
+      !figures ||
       level === null ||
       level === undefined ||
       !gain ||
@@ -35,7 +38,7 @@ const withGains = (
     )
       continue;
     const value = steppedGain(
-      gain.gain.gainDb + levelTarget(rig.houseRules).averageDbfs - level,
+      gain.gain.gainDb + voiceTargetDbfs(rig.houseRules, figures) - level,
       gain.gain,
     );
     if (value !== gain.gain.gainDb)

@@ -4,11 +4,11 @@ import {
   figure,
   knobsOf,
   ladderOf,
-  levelTarget,
   microphonesInRoom,
   stagesOf,
   switchSetting,
   voices,
+  voiceTargetDbfs,
   type Analysis,
   type Rung,
   type Stage,
@@ -47,7 +47,6 @@ export const tightestRung = (rungs: readonly Rung[]): Rung | undefined =>
 
 /** Every voice of the rig at its converter, in the order of the rig. */
 export const voiceRows = (analysis: Analysis): VoiceRow[] => {
-  const { averageDbfs } = levelTarget(analysis.rig.houseRules);
   const overRoom = new Map(
     microphonesInRoom(analysis).map(({ node, overRoomDb }) => [node, overRoomDb]),
   );
@@ -56,6 +55,7 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
     const device = source && analysis.device(source.at.device);
     const rungs = ladderOf(analysis, stage);
     const last = rungs.at(-1);
+    const figures = analysis.sound[stage.index];
     const gains = knobsOf(analysis, stage).filter(({ kind }) => kind === 'gain');
     const tight = tightestRung(rungs);
     return {
@@ -68,7 +68,9 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
       converter: `${analysis.device(stage.at.device).name}, ${stage.parent?.at.port.name ?? ''}`,
       levelDbfs: last?.levelDb ?? null,
       neededDb:
-        last?.levelDb === null || last?.levelDb === undefined ? null : averageDbfs - last.levelDb,
+        figures === undefined || figures.levelDb === null
+          ? null
+          : voiceTargetDbfs(analysis.rig.houseRules, figures) - figures.levelDb,
       setDb: gains.reduce((sum, { valueDb }) => sum + valueDb, 0),
       spareDb: gains.reduce(
         (sum, { valueDb, settingsDb }) => sum + (settingsDb.at(-1) ?? valueDb) - valueDb,

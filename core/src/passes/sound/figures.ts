@@ -56,7 +56,7 @@ export const soundAfter = (before: SoundFigures, change: Change): SoundFigures =
 });
 
 /** How far the peak of a sine lies over its RMS. @unit dB */
-const SINE_CREST_DB = 10 * Math.log10(2);
+export const SINE_CREST_DB = 10 * Math.log10(2);
 
 /**
  * Level a peak meter shows: RMS plus crest, less the 3.01 dB by which a sine's own peak exceeds its

@@ -18,6 +18,7 @@ export { compressedDb, type StaticCurve } from './dynamics';
 export * from './figures';
 export { patternOf, splAt, voiceOf } from './microphone';
 export { phantomAt } from './phantom';
+export { peakCeilingDbfs, voiceTargetDbfs } from './target';
 export { curveOf, gainOf, type GainSetting, inputCeilingDbu, ownNoise, padOf } from './route';
 
 const atSource = (measured: Measured, node: PortNode): SoundFigures | undefined => {

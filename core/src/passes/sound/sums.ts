@@ -4,9 +4,11 @@ import {
   inputCeilingDbu,
   jointLoadingDb,
   padOf,
+  peakCeilingDbfs,
   peakDb,
   splAt,
   voiceOf,
+  voiceTargetDbfs,
 } from '.';
 import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
@@ -123,23 +125,36 @@ export const explainLevel = (measured: Measured, stage: Stage): Sum[] =>
         : routeSum(measured, at),
   );
 
-/** The gain a thread's converter stage would need for the house level. */
+/** The house level of a voice of this crest, and the gain its converter stage would need for it. */
 export const explainGainNeeded = (measured: Measured, stage: Stage): Sum[] => {
   const figures = figuresAt(measured, stage);
   if (!figures || stage.via.by !== 'route' || !stage.via.route.route.sound) return [];
   const gain = gainOf(measured.device(stage.at.device), stage.via.route.route.sound);
-  const { averageDbfs } = levelTarget(measured.rig.houseRules);
+  const { houseRules } = measured.rig;
+  const target = voiceTargetDbfs(houseRules, figures);
   return [
+    {
+      label: 'House level of this voice',
+      formula: 'min(average, peak ceiling − crest + 3.01)',
+      inputs: [
+        db('average', levelTarget(houseRules).averageDbfs, 'dBFS'),
+        db('peak ceiling', peakCeilingDbfs(houseRules), 'dBFS'),
+        db('crest', figures.crestDb, 'dB'),
+      ],
+      result: target,
+      unit: 'dBFS',
+      source: 'handbook 2-sound; house rules: recording level, headroom',
+    },
     {
       label: 'Gain needed for the house level',
       formula: 'gain set + (target − level)',
       inputs: [
         db('gain set', gain.gainDb, 'dB'),
-        db('target', averageDbfs, 'dBFS'),
+        db('target', target, 'dBFS'),
         db('level', figures.levelDb, figures.unit),
         db('most gain', gain.maxDb, 'dB'),
       ],
-      result: figures.levelDb === null ? null : gain.gainDb + averageDbfs - figures.levelDb,
+      result: figures.levelDb === null ? null : gain.gainDb + target - figures.levelDb,
       unit: 'dB',
       source: 'handbook 2-sound; house rule: recording level',
     },

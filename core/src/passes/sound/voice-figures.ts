@@ -1,7 +1,6 @@
 import { sourceOf, type Stage } from '../../graph';
-import { levelTarget } from '../../rig';
 import type { Measured } from '../measure';
-import { snrDb } from './';
+import { snrDb, voiceTargetDbfs } from './';
 import { adjustableGains, isConversion } from './gains';
 
 /** The figures of a voice at its converter, the place a gain is judged. */
@@ -20,14 +19,13 @@ export const voiceFigures = (measured: Measured, stage: Stage): VoiceFigures | n
   const figures = measured.sound[stage.index];
   if (!figures || !isConversion(stage)) return null;
   const [nearest] = adjustableGains(measured, stage);
-  const { averageDbfs } = levelTarget(measured.rig.houseRules);
   return {
     sourceId: sourceOf(stage).at.device.id,
     levelDbfs: figures.levelDb,
     gainNeededDb:
       figures.levelDb === null || !nearest
         ? null
-        : nearest.gain.gainDb + averageDbfs - figures.levelDb,
+        : nearest.gain.gainDb + voiceTargetDbfs(measured.rig.houseRules, figures) - figures.levelDb,
     gainSetDb: nearest?.gain.gainDb ?? null,
     gainMaxDb: nearest?.gain.maxDb ?? null,
     snrDb: snrDb(figures),

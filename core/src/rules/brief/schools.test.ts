@@ -43,7 +43,7 @@ describe('switching a school re-judges at once, and the difference says how', ()
       ]);
       const [finding] = warnings;
       const [fix] = finding ? fixesOf(large, finding) : [];
-      expect(fix?.label).toBe('Set First voice camera to 2160p30');
+      expect(fix?.label).toBe('Set First voice camera to 2160p30 (brings a stop: Format not taken)');
       expect(finding && fix && predict(large, finding, fix).cures).toBe(true);
     },
   );
@@ -263,8 +263,8 @@ describe('switching a school re-judges at once, and the difference says how', ()
         ? fixesOf(analysis, finding).map(({ label }) => label.split(' ').slice(0, 2).join(' '))
         : [];
     };
-    expect(order('booster')).toEqual(['Move First', 'Add a', 'Use Better,']);
-    expect(order('clean preamp')).toEqual(['Move First', 'Use Better,', 'Add a']);
+    expect(order('booster')).toEqual(['Add a', 'Use Better,']);
+    expect(order('clean preamp')).toEqual(['Use Better,', 'Add a']);
   });
   it('recording level: gains set for −18 are 2 dB hot by the loudness-led school, inside its tolerance', () =>
     expect(changes(two, { recordingLevel: 'loudness-led' })).toEqual({ gone: [], fresh: [] }));

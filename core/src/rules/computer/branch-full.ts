@@ -47,10 +47,11 @@ const pictureStreams = (branch: UsbLinkBranch) =>
     (stream) => stream.from.device.model.kind !== 'interface' && (stream.mBps ?? 0) > 1,
   );
 
-/** Free sockets of computers that carry a load on a device of a given speed, the slowest sufficient first. */
-const freeSocket = (measured: Measured, from: PortNode, loadMBps: number): PortNode | undefined => {
-  if (from.port.family !== 'usb') return undefined;
+/** Free sockets of computers that carry a load on a device of a given speed, one of each controller, the slowest sufficient first. */
+const freeSockets = (measured: Measured, from: PortNode, loadMBps: number): PortNode[] => {
+  if (from.port.family !== 'usb') return [];
   const { gbps } = from.port;
+  const controllers = new Set<string>();
   return measured.graph.ports
     .filter(
       (node) =>
@@ -63,7 +64,13 @@ const freeSocket = (measured: Measured, from: PortNode, loadMBps: number): PortN
     .sort(
       (a, b) =>
         (a.port.family === 'usb' ? a.port.gbps : 0) - (b.port.family === 'usb' ? b.port.gbps : 0),
-    )[0];
+    )
+    .filter(({ port, device }) => {
+      const controller = `${device.id} ${port.family === 'usb' ? (port.controller ?? '') : ''}`;
+      const isNew = !controllers.has(controller);
+      controllers.add(controller);
+      return isNew;
+    });
 };
 
 const USB_CABLE = { 0.48: 'usb-2', 5: 'usb-5g', 10: 'usb-10g' } as const;
@@ -83,24 +90,26 @@ const fasterPort = (measured: Measured, branch: UsbLinkBranch): Fix[] => {
       ? pictureStreams(branch)[0]?.from.links[0]
       : branch.link;
   const own = edge && measured.usb.links.get(edge.id);
-  const socket = edge && own && freeSocket(measured, edge.from, own.loadMBps);
-  if (!edge || !own || !socket || socket.port.family !== 'usb') return [];
-  const label =
-    `Move ${measured.device(edge.from.device).name} to ${nameOf(measured, socket)} ` +
-    `(${socket.port.gbps === 0.48 ? '480 Mb/s' : `${socket.port.gbps} Gb/s`})`;
-  const needed = cableFor(own.loadMBps);
-  const present = CABLES[edge.link.cable.kind];
-  const carries = 'maxGbps' in present && usableMBps(present.maxGbps) >= own.loadMBps;
-  return [
-    {
-      label,
-      command: {
-        type: 'batch',
-        label: label.replace('Move', 'Moved'),
-        commands: replug(edge, socket, carries ? edge.link.cable.kind : needed),
+  if (!edge || !own) return [];
+  return freeSockets(measured, edge.from, own.loadMBps).flatMap((socket): Fix[] => {
+    if (socket.port.family !== 'usb') return [];
+    const label =
+      `Move ${measured.device(edge.from.device).name} to ${nameOf(measured, socket)} ` +
+      `(${socket.port.gbps === 0.48 ? '480 Mb/s' : `${socket.port.gbps} Gb/s`})`;
+    const needed = cableFor(own.loadMBps);
+    const present = CABLES[edge.link.cable.kind];
+    const carries = 'maxGbps' in present && usableMBps(present.maxGbps) >= own.loadMBps;
+    return [
+      {
+        label,
+        command: {
+          type: 'batch',
+          label: label.replace('Move', 'Moved'),
+          commands: replug(edge, socket, carries ? edge.link.cable.kind : needed),
+        },
       },
-    },
-  ];
+    ];
+  });
 };
 
 const fasterCable = (branch: UsbLinkBranch): Fix[] => {

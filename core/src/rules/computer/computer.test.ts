@@ -37,7 +37,13 @@ ruleCases('computer.branch-full', {
       level: 'stop',
       says: /Capture 1 and Capture 2 together send 497\.\d MB\/s/,
       sum: 497.664,
-      fixes: [/^Move Capture 1/, 'Capture 1080p30 on Capture 1'],
+      fixes: [
+        'Move Capture 1 to Computer, USB 4 (5 Gb/s)',
+        'Move Capture 1 to Computer, USB 1 (10 Gb/s)',
+        'Capture 1080p30 on Capture 1',
+        // The other socket of the same controller is no way out, and says so.
+        /^Move Capture 1 to Computer, USB 3 .*\(brings a stop: 497\.7 MB\/s on one controller\)$/,
+      ],
     },
   },
 });

@@ -1,8 +1,7 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
-import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
+import { ABOUT_DB, aboutTight, easeStage, headroomSums, limitWords, tightest } from './headroom';
 
 export const clips: Rule = {
   code: 'sound.clips',
@@ -13,7 +12,7 @@ export const clips: Rule = {
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
     tightest(measured)
-      .filter(({ headroom }) => headroom < 0)
+      .filter(({ headroom }) => headroom < -ABOUT_DB)
       .map((tight) => ({
         code: 'sound.clips',
         area: 'sound',
@@ -21,11 +20,11 @@ export const clips: Rule = {
         about: aboutTight(tight),
         title: `Clips by ${figure(-tight.headroom)} dB`,
         says:
-          `The peaks of ${measured.device(sourceOf(tight.stage).at.device).name} pass the ceiling of ` +
-          `${nameOf(measured, tight.stage.at)} by ${figure(-tight.headroom)} dB. Loud words will crackle. ` +
+          `The peaks of ${measured.device(sourceOf(tight.stage).at.device).name} pass ` +
+          `${limitWords(measured, tight)} by ${figure(-tight.headroom)} dB. Loud words will crackle. ` +
           'Lower the gain, switch a pad in, or move the microphone away.',
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,
-  fixes: lowerGain,
+  fixes: easeStage,
 };

@@ -4,8 +4,8 @@ import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';
 import type { Rule } from '../rule';
-import { turnUp } from './gain-low';
-import { converterLevelAt, converterLevels, LEVEL_TOLERANCE_DB } from './level';
+import { converterLevels, LEVEL_TOLERANCE_DB } from './level';
+import { setGains } from './set-gains';
 
 export const gainHot: Rule = {
   code: 'sound.gain-hot',
@@ -42,12 +42,5 @@ export const gainHot: Rule = {
         ]
       : [];
   },
-  fixes: (measured, { about }) => {
-    const level = converterLevelAt(measured, about.stage);
-    const commands = level ? turnUp(level) : [];
-    const label =
-      'Turn the gain down for ' +
-      `${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
-    return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
-  },
+  fixes: setGains,
 };

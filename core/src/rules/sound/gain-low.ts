@@ -1,32 +1,13 @@
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
 import { passBySource } from '../../passes/pass';
-import { steppedGain } from '../../passes/sound/gains';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
-import type { SimpleCommand } from '../../rig';
 import { atStage } from '../about';
+import { setGains } from './set-gains';
 import type { Finding, Rule } from '../rule';
-import {
-  type ConverterLevel,
-  converterLevelAt,
-  converterLevels,
-  LEVEL_TOLERANCE_DB,
-} from './level';
-
-/** Turns up the gain nearest the converter first, then those before it, until the missing level is made up. */
-export const turnUp = (level: ConverterLevel): SimpleCommand[] => {
-  let missing = level.missingDb;
-  const commands: SimpleCommand[] = [];
-  for (const { stage, gain, control } of level.gains) {
-    const value = steppedGain(gain.gainDb + missing, gain);
-    if (value === gain.gainDb) continue;
-    missing -= value - gain.gainDb;
-    commands.push({ type: 'setControl', deviceId: stage.at.device.id, control, value });
-  }
-  return commands;
-};
+import { type ConverterLevel, converterLevels, LEVEL_TOLERANCE_DB } from './level';
 
 /** Whether it is too quiet, and the gains on its way could still be turned up. */
 const isLow = (level: ConverterLevel): boolean =>
@@ -67,10 +48,5 @@ export const gainLow: Rule = {
     const stage = stageOf(measured, about.stage);
     return stage ? [...explainGainNeeded(measured, stage), ...explainLevel(measured, stage)] : [];
   },
-  fixes: (measured, { about }) => {
-    const level = converterLevelAt(measured, about.stage);
-    const commands = level ? turnUp(level) : [];
-    const label = `Set the gain for ${level ? measured.device(sourceOf(level.stage).at.device).name : 'this voice'}`;
-    return commands.length ? [{ label, command: { type: 'batch', label, commands } }] : [];
-  },
+  fixes: setGains,
 };

@@ -12,7 +12,13 @@ import { figure } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 import { atStage } from '../about';
 import type { Rule } from '../rule';
-import { type ConverterLevel, converterLevelAt, converterLevels, withGain } from './level';
+import {
+  type ConverterLevel,
+  converterLevelAt,
+  converterLevels,
+  LEVEL_TOLERANCE_DB,
+  withGain,
+} from './level';
 
 /** A shortfall smaller than this is not worth a remedy. @unit dB */
 const SHORT_FROM_DB = 1;
@@ -20,6 +26,14 @@ const SHORT_FROM_DB = 1;
 const NEAREST_OFFERED_M = 0.04;
 
 const shortDb = ({ missingDb, spareDb }: ConverterLevel): number => missingDb - spareDb;
+
+/**
+ * Whether equipment is missing, not only a turn of a knob. Where a ceiling on the way ends it, what is
+ * within the tolerance of the house level is as good as this rig gives.
+ */
+const isShort = (level: ConverterLevel): boolean =>
+  level.gains.length > 0 &&
+  shortDb(level) >= (level.limit ? LEVEL_TOLERANCE_DB : SHORT_FROM_DB);
 
 const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   const [source] = stagesOf(level.stage);
@@ -120,7 +134,7 @@ export const gainShort: Rule = {
   source: 'handbook 2-sound, worked A and B',
   find: (measured) =>
     converterLevels(measured)
-      .filter((level) => shortDb(level) >= SHORT_FROM_DB && level.gains.length > 0)
+      .filter(isShort)
       .map((level) => {
         const [source] = stagesOf(level.stage);
         const name = source ? measured.device(source.at.device).name : 'The microphone';
@@ -138,10 +152,13 @@ export const gainShort: Rule = {
           title: `${figure(shortDb(level), 2)} dB short of gain`,
           says:
             `${name} stays ${figure(shortDb(level), 2)} dB under the house level. ` +
-            `${last ? measured.device(last.stage.at.device).name : 'The preamp'} ends at ` +
-            `${last?.gain.maxDb ?? 0} dB and this voice needs ` +
-            `${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone ` +
-            'closer, add a booster, or use an input with more gain.',
+            (level.limit
+              ? `Before more gain could help, ${nameOf(measured, level.limit.at)} comes to its ceiling. ` +
+                'Use an input with a gain of its own behind it.'
+              : `${last ? measured.device(last.stage.at.device).name : 'The preamp'} ends at ` +
+                `${last?.gain.maxDb ?? 0} dB and this voice needs ` +
+                `${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone ` +
+                'closer, add a booster, or use an input with more gain.'),
           houseRule: 'recordingLevel',
         };
       }),

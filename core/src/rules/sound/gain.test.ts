@@ -42,7 +42,7 @@ ruleCases('sound.gain-low', {
       level: 'warn',
       says: /recorded at −37\.6 dBFS, 19\.6 dB under the house level/,
       sum: 59.555,
-      fixes: ['Set the gain for Mic'],
+      fixes: [/^Set Interface, .* to \d+ dB for Mic$/],
     },
   },
 });
@@ -55,7 +55,7 @@ ruleCases('sound.gain-hot', {
       level: 'warn',
       says: /12\.5 dB over the house level\. A laugh will clip/,
       sum: 53.535,
-      fixes: ['Turn the gain down for Mic'],
+      fixes: [/^Set Interface, .* to \d+ dB for Mic$/],
     },
   },
 });
@@ -71,7 +71,7 @@ ruleCases('sound.clips', {
       level: 'stop',
       sum: -22.023,
       says: /Loud words will crackle/,
-      fixes: [/^Turn Interface down to \d+ dB$/],
+      fixes: [/^Set Interface, .* to \d+ dB for Mic$/],
     },
   },
 });
@@ -88,7 +88,7 @@ ruleCases('sound.headroom-thin', {
       level: 'warn',
       sum: 2.566,
       says: /house rule asks for 6 dB/,
-      fixes: [/^Turn Interface down/],
+      fixes: [/^Set Interface, .* to \d+ dB for Mic$/],
     },
   },
 });

@@ -1,8 +1,7 @@
 import { sourceOf } from '../../graph';
-import { nameOf } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
-import { aboutTight, headroomSums, lowerGain, tightest } from './headroom';
+import { ABOUT_DB, aboutTight, easeStage, headroomSums, limitWords, tightest } from './headroom';
 
 export const headroomThin: Rule = {
   code: 'sound.headroom-thin',
@@ -13,19 +12,22 @@ export const headroomThin: Rule = {
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
     tightest(measured)
-      .filter(({ headroom }) => headroom >= 0 && headroom < measured.rig.houseRules.headroomDb)
+      .filter(
+        ({ headroom }) =>
+          headroom >= -ABOUT_DB && headroom < measured.rig.houseRules.headroomDb - ABOUT_DB,
+      )
       .map((tight) => ({
         code: 'sound.headroom-thin',
         area: 'sound',
         level: 'warn',
         about: aboutTight(tight),
-        title: `${figure(tight.headroom)} dB of headroom`,
+        title: `${figure(Math.max(0, tight.headroom))} dB of headroom`,
         says:
-          `${measured.device(sourceOf(tight.stage).at.device).name} peaks ${figure(tight.headroom)} dB ` +
-          `under the ceiling of ${nameOf(measured, tight.stage.at)}; the house rule asks for ` +
+          `${measured.device(sourceOf(tight.stage).at.device).name} peaks ` +
+          `${figure(Math.max(0, tight.headroom))} dB under ${limitWords(measured, tight)}; the house rule asks for ` +
           `${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,
-  fixes: lowerGain,
+  fixes: easeStage,
 };

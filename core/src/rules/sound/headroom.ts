@@ -5,9 +5,12 @@ import { passBySource } from '../../passes/pass';
 import { headroomDb, soundOfWalk } from '../../passes/sound';
 import { adjustableGains, steppedGain } from '../../passes/sound/gains';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
+import { nameOf } from '../../passes/names';
 import { stageOf } from '../../passes/stages';
+import { figure } from '../../passes/sum';
 import { type About, atStage } from '../about';
 import type { Finding } from '../rule';
+import { setGains } from './set-gains';
 
 export interface Tight {
   readonly stage: Stage;
@@ -35,7 +38,22 @@ export const tightest = passBySource('tightest', 'sound', (measured, walk): read
   return tight ? [{ stage: tight, headroom: least }] : [];
 });
 
-export const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
+/** Nothing this near a limit is called broken: no data sheet is that exact. @unit dB */
+export const ABOUT_DB = 0.1;
+
+/** The gains of the voice set by the search, or else the one knob that eases the stage. */
+export const easeStage = (measured: Measured, finding: Finding): Fix[] => {
+  const set = setGains(measured, finding);
+  const only = set.flatMap(({ command }) => (command.type === 'batch' ? command.commands : []));
+  return [
+    ...set,
+    ...lowerGain(measured, finding).filter(
+      ({ command }) => only.length !== 1 || JSON.stringify(only[0]) !== JSON.stringify(command),
+    ),
+  ];
+};
+
+const lowerGain = (measured: Measured, { about }: Finding): Fix[] => {
   const stage = stageOf(measured, about.stage);
   const figures = stage && measured.sound[stage.index];
   const headroom = figures ? headroomDb(figures) : null;
@@ -73,6 +91,20 @@ export const aboutTight = ({ stage }: Tight): About =>
     portId: stage.at.id,
     linkId: stage.via.by === 'link' ? stage.via.link.id : undefined,
   });
+
+/** Which of a stage's limits its peaks come up against, in words. */
+export const limitWords = (measured: Measured, { stage }: Tight): string => {
+  const ceiling = measured.sound[stage.index];
+  const name = nameOf(measured, stage.at);
+  if (!ceiling || ceiling.ceilingDb === null) return name;
+  const at = `${figure(ceiling.ceilingDb)} ${ceiling.unit}`;
+  if (ceiling.unit === 'dBFS') return `full scale at ${name}`;
+  return stage.via.by === 'link'
+    ? `what the input ${name} takes (${at})`
+    : stage.via.by === 'source'
+      ? `what ${name} can give (${at})`
+      : `what the output ${name} can give (${at})`;
+};
 
 export const headroomSums = (measured: Measured, { about }: Finding) => {
   const stage = stageOf(measured, about.stage);

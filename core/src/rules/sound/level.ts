@@ -1,16 +1,16 @@
 import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
-import { sourceOf } from '../../graph';
+import { sourceOf, stagesOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
-import { soundOfWalk } from '../../passes/sound';
+import { headroomDb, soundOfWalk, type SoundFigures, voiceTargetDbfs } from '../../passes/sound';
 import {
   type AdjustableGain,
   adjustableGains,
   conversions,
   steppedGain,
 } from '../../passes/sound/gains';
-import { apply, levelTarget, type SimpleCommand } from '../../rig';
+import { apply, type SimpleCommand } from '../../rig';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */
 export const LEVEL_TOLERANCE_DB = 3;
@@ -21,25 +21,73 @@ export interface ConverterLevel {
   readonly levelDbfs: number;
   /** Positive: too quiet. @unit dB */
   readonly missingDb: number;
-  /** What the gains on the way could still add. @unit dB */
+  /** What the gains on the way could still add before a stage loses the house's headroom. @unit dB */
   readonly spareDb: number;
+  /** The stage whose ceiling keeps a gain from giving all it could; null where the gains themselves end */
+  readonly limit: Stage | null;
   /** Gains on the way, the nearest to the converter first */
   readonly gains: readonly AdjustableGain[];
 }
+
+/**
+ * What gains could still add to a level. The nearest to the converter is asked first: it is limited
+ * by its own range alone, since the house level already spares the converter. One farther on must leave
+ * every stage behind it its headroom.
+ */
+const spareOf = (
+  measured: Measured,
+  conversion: Stage,
+  gains: readonly AdjustableGain[],
+  figuresOf: (stage: Stage) => SoundFigures | undefined,
+): Pick<ConverterLevel, 'spareDb' | 'limit'> => {
+  // The converter's own input moves with its gain, and is judged by the level.
+  const between = stagesOf(conversion)
+    .filter((stage) => stage !== conversion && stage !== conversion.parent)
+    .map((stage) => {
+      const figures = figuresOf(stage);
+      const headroom = figures ? headroomDb(figures) : null;
+      return {
+        stage,
+        slackDb: headroom === null ? Infinity : headroom - measured.rig.houseRules.headroomDb,
+      };
+    });
+  let spareDb = 0;
+  let limit: Stage | null = null;
+  for (const { stage, gain } of gains) {
+    const from = between.findIndex((item) => item.stage === stage);
+    const behind = from < 0 ? [] : between.slice(from);
+    const tight = behind.reduce<(typeof between)[number] | undefined>(
+      (least, item) => (item.slackDb < (least?.slackDb ?? Infinity) ? item : least),
+      undefined,
+    );
+    const ownDb = gain.maxDb - gain.gainDb;
+    const addedDb = Math.max(0, Math.min(ownDb, tight?.slackDb ?? Infinity));
+    if (tight && addedDb < ownDb) limit = tight.stage;
+    spareDb += addedDb;
+    for (const item of behind) item.slackDb -= addedDb;
+  }
+  return { spareDb, limit };
+};
 
 /** Every microphone thread where it becomes digital. */
 export const converterLevels = passBySource(
   'converter levels',
   'sound',
   (measured, walk): readonly ConverterLevel[] => {
-    const { averageDbfs } = levelTarget(measured.rig.houseRules);
     const figures = soundOfWalk.of(measured, walk);
     return conversions.of(measured, walk).flatMap((stage) => {
-      const levelDbfs = figures[stage.index - walk.from]?.levelDb;
-      if (levelDbfs === null || levelDbfs === undefined) return [];
+      const here = figures[stage.index - walk.from];
+      if (!here || here.levelDb === null) return [];
       const gains = adjustableGains(measured, stage);
-      const spareDb = gains.reduce((sum, { gain }) => sum + gain.maxDb - gain.gainDb, 0);
-      return [{ stage, levelDbfs, missingDb: averageDbfs - levelDbfs, spareDb, gains }];
+      return [
+        {
+          stage,
+          levelDbfs: here.levelDb,
+          missingDb: voiceTargetDbfs(measured.rig.houseRules, here) - here.levelDb,
+          ...spareOf(measured, stage, gains, (at) => figures[at.index - walk.from]),
+          gains,
+        },
+      ];
     });
   },
 );

@@ -7,8 +7,8 @@ import { figure } from '../../passes/sum';
 import { apply, type Command, Refusal, type SimpleCommand } from '../../rig';
 import type { Attempt } from './attempts';
 import { between, closer, otherInterfaces, otherMicrophones, quieterRoom } from './attempts';
-import { CLOSE_DB } from './bench';
-import { type Progress, setForVoice } from './set';
+import { CLOSE_DB } from '../../edits/gain/bench';
+import { type Progress, setForVoice } from '../../edits/gain/set';
 
 /** A change of noise that nobody hears. @unit dB */
 const HEARD_DB = 1;

@@ -147,9 +147,17 @@ const readWorth = (rig: Rig, turned: readonly SimpleCommand[], lastTenths: numbe
     const headroom = at ? headroomDb(at) : null;
     return headroom === null ? [] : [headroom];
   });
-  const target = levelTarget(rig.houseRules).averageDbfs;
+  // The pair of the house: the average, and peaks under the lower of the school's and the headroom's.
+  const { averageDbfs, peakDbfs } = levelTarget(rig.houseRules);
+  const ceiling = Math.min(peakDbfs, -rig.houseRules.headroomDb);
+  const peakOver = (figures?.crestDb ?? NaN) - 10 * Math.log10(2);
+  const target = Math.min(averageDbfs, ceiling - peakOver);
   return {
-    short: Math.max(0, rig.houseRules.headroomDb - Math.min(...headrooms)),
+    short: Math.max(
+      0,
+      rig.houseRules.headroomDb - Math.min(...headrooms),
+      (figures?.levelDb ?? NaN) + peakOver - ceiling,
+    ),
     miss: Math.max(0, Math.abs((figures?.levelDb ?? NaN) - target) - 0.5),
     lastTenths,
     snr: (figures && snrDb(figures)) ?? NaN,

@@ -1,8 +1,16 @@
 import { type Stage, stagesOf } from '../../graph';
 import type { Devices, Measured } from '../../passes/measure';
-import { headroomDb, snrDb, type SoundFigures, soundStep } from '../../passes/sound';
+import {
+  headroomDb,
+  peakCeilingDbfs,
+  peakDb,
+  snrDb,
+  type SoundFigures,
+  soundStep,
+  voiceTargetDbfs,
+} from '../../passes/sound';
 import type { Knob } from '../../passes/sound/ladder';
-import { type Device, type HouseRules, levelTarget } from '../../rig';
+import type { Device, HouseRules } from '../../rig';
 import type { Worth } from './worth';
 
 /** How near the average must come to the house level; half a usual step of a gain. @unit dB */
@@ -40,8 +48,13 @@ export class Bench implements Devices {
     const device = this.devices.get(knob.deviceId);
     if (device) device.settings[knob.control] = knob.kind === 'pad' ? valueDb < 0 : valueDb;
   }
-  /** Level, ratio and the tightest stage at the present settings. */
-  read(): { levelDb: number; snrDb: number; headroomDb: number; tightest: number } {
+  /** What arrives, its ratio and the tightest stage at the present settings. */
+  read(): {
+    figures: SoundFigures | undefined;
+    snrDb: number;
+    headroomDb: number;
+    tightest: number;
+  } {
     let figures: SoundFigures | undefined = this.first;
     let least = headroomDb(this.first) ?? Infinity;
     let tightest = 0;
@@ -55,7 +68,7 @@ export class Bench implements Devices {
       }
     }
     return {
-      levelDb: figures?.levelDb ?? NaN,
+      figures,
       snrDb: (figures && snrDb(figures)) ?? NaN,
       headroomDb: least,
       tightest,
@@ -65,30 +78,40 @@ export class Bench implements Devices {
     knobs: readonly Knob[],
     settings: readonly number[],
   ): Worth & { readonly tightest: number } {
-    const { levelDb, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
-    let lastTenths = 0;
-    let touched = 0;
-    let turnedDb = 0;
-    knobs.forEach(({ kind, valueDb, settingsDb }, index) => {
-      const value = settings[index] ?? valueDb;
-      const [least = 0] = settingsDb;
-      const most = settingsDb.at(-1) ?? 0;
-      if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9)
-        lastTenths++;
-      if (value !== valueDb) touched++;
-      turnedDb += Math.abs(value - valueDb);
-    });
+    const { figures, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
+    const peak = (figures && peakDb(figures)) ?? NaN;
+    const missed = (figures?.levelDb ?? NaN) - (figures ? voiceTargetDbfs(this.rules, figures) : NaN);
     return {
-      shortDb: tidy(Math.max(0, this.rules.headroomDb - headroom)),
-      missDb: tidy(Math.max(0, Math.abs(levelDb - levelTarget(this.rules).averageDbfs) - CLOSE_DB)),
-      lastTenths,
+      shortDb: tidy(
+        Math.max(0, this.rules.headroomDb - headroom, peak - peakCeilingDbfs(this.rules)),
+      ),
+      missDb: tidy(Math.max(0, Math.abs(missed) - CLOSE_DB)),
       snrDb: ratio,
-      touched,
-      turnedDb,
+      ...turning(knobs, settings),
       tightest,
     };
   }
 }
+
+/** What settings ask of the knobs themselves, whatever they do to the sound. */
+export const turning = (
+  knobs: readonly Knob[],
+  settings: readonly number[],
+): Pick<Worth, 'lastTenths' | 'touched' | 'turnedDb'> => {
+  let lastTenths = 0;
+  let touched = 0;
+  let turnedDb = 0;
+  knobs.forEach(({ kind, valueDb, settingsDb }, index) => {
+    const value = settings[index] ?? valueDb;
+    const [least = 0] = settingsDb;
+    const most = settingsDb.at(-1) ?? 0;
+    if (kind === 'gain' && most > least && value > most - LAST_TENTH * (most - least) + 1e-9)
+      lastTenths++;
+    if (value !== valueDb) touched++;
+    turnedDb += Math.abs(value - valueDb);
+  });
+  return { lastTenths, touched, turnedDb };
+};
 
 /** Differences in the tenth digit are arithmetic, not sound. */
 const tidy = (db: number): number => Math.round(db * 1e9) / 1e9;
