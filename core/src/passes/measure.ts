@@ -1,5 +1,5 @@
 import { compile, type Graph, trace, type Traced } from '../graph';
-import type { Device, Rig } from '../rig';
+import type { Device, Rig, SetDevice } from '../rig';
 import { usbPass, type UsbTree } from './computer';
 import { type PassOf, Results } from './pass';
 import { type Negotiation, type PictureFigures, picturePass, type Pictures } from './picture';
@@ -10,11 +10,12 @@ import { type Delay, timePass } from './time';
 /** Devices as they are called and set. */
 export interface Devices {
   /** The device of a node. @throws where there is none of that id */
-  device(of: { readonly id: string; readonly index?: number }): Device;
+  device(of: { readonly id: string; readonly index?: number }): SetDevice;
 }
 
 /** The rig with every figure computed, before anything is judged. Arrays are by stage index. */
 export interface Measured extends Devices {
+  device(of: { readonly id: string; readonly index?: number }): Device;
   readonly rig: Rig;
   readonly graph: Graph;
   readonly traced: Traced;

@@ -10,7 +10,7 @@ import {
   voiceTargetDbfs,
 } from '../../passes/sound';
 import type { Knob } from '../../passes/sound/ladder';
-import type { Device, HouseRules } from '../../rig';
+import type { HouseRules, SetDevice } from '../../rig';
 import type { Worth } from './worth';
 
 /** How near the average must come to the house level; half a usual step of a gain. @unit dB */
@@ -22,7 +22,7 @@ const LAST_TENTH = 0.1;
 export class Bench implements Devices {
   private readonly devices = new Map<
     string,
-    Device & { settings: Record<string, number | boolean | string> }
+    SetDevice & { settings: Record<string, number | boolean | string> }
   >();
   private readonly path: readonly Stage[];
   private readonly rules: HouseRules;
@@ -35,11 +35,15 @@ export class Bench implements Devices {
     this.path = stagesOf(last);
     for (const { at } of this.path) {
       const device = measured.device(at.device);
-      this.devices.set(at.device.id, { ...device, settings: { ...device.settings } });
+      this.devices.set(at.device.id, {
+        name: device.name,
+        model: device.model,
+        settings: { ...device.settings },
+      });
     }
   }
   /** @throws for a device the way does not pass */
-  device({ id }: { readonly id: string }): Device {
+  device({ id }: { readonly id: string }): SetDevice {
     const device = this.devices.get(id);
     if (!device) throw new Error(`The way does not pass “${id}”`);
     return device;

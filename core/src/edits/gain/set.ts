@@ -1,5 +1,6 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Measured } from '../../passes/measure';
+import type { SoundFigures } from '../../passes/sound';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
 import type { SimpleCommand } from '../../rig';
 import { Bench, turning } from './bench';
@@ -182,12 +183,14 @@ const onBench = (
   measured: Measured,
   stage: Stage,
   held: ReadonlySet<string>,
+  figuresOf: NonNullable<SearchOptions['figuresOf']>,
 ): OnBench | { readonly can: false; readonly why: string } => {
   const source = sourceOf(stage);
-  const first = measured.sound[source.index];
+  const first = figuresOf(source);
+  const last = figuresOf(stage);
   const name = measured.device(source.at.device).name;
-  const unknown = measured.sound[stage.index]?.unknown;
-  if (!first || first.levelDb === null || measured.sound[stage.index]?.levelDb === null)
+  const unknown = last?.unknown;
+  if (!first || first.levelDb === null || last?.levelDb === null)
     return { can: false, why: `Cannot tell for ${name}: needs ${unknown?.says ?? 'its level'}.` };
   const all = knobsOf(measured, stage).filter((knob) => !held.has(keyOf(knob)));
   if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
@@ -204,9 +207,14 @@ const onBench = (
 const setTogether = (
   measured: Measured,
   stages: readonly Stage[],
-  { held = new Set<string>(), most = MOST_SETTINGS, onProgress }: SearchOptions = {},
+  {
+    held = new Set<string>(),
+    most = MOST_SETTINGS,
+    onProgress,
+    figuresOf = ({ index }) => measured.sound[index],
+  }: SearchOptions = {},
 ): GainAnswer[] => {
-  const benches = stages.map((stage) => onBench(measured, stage, held));
+  const benches = stages.map((stage) => onBench(measured, stage, held, figuresOf));
   const voices = benches.flatMap((bench) => ('can' in bench ? [] : [bench]));
   const shared = sharedOf(voices);
   const isShared = new Set(shared.map(keyOf));
@@ -263,6 +271,8 @@ interface SearchOptions {
   readonly held?: ReadonlySet<string>;
   readonly most?: number;
   readonly onProgress?: Progress | undefined;
+  /** Figures of the voice's own stages, for whoever asks while the rig is still being measured */
+  readonly figuresOf?: (stage: Stage) => SoundFigures | undefined;
 }
 
 /**

@@ -33,6 +33,12 @@ export const isConversion = (stage: Stage): boolean =>
   stage.via.route.route.sound?.toDigital !== undefined &&
   stage.parent?.at.port.family === 'analogue';
 
+/** Whether a signal has been digital before it comes to a stage. */
+export const wasDigital = (stage: Stage): boolean => {
+  for (let at = stage.parent; at; at = at.parent) if (isConversion(at)) return true;
+  return false;
+};
+
 /** A gain a thread passes that someone can turn. */
 export interface AdjustableGain {
   readonly stage: Stage;

@@ -3,7 +3,7 @@ import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Device } from '../../rig';
 import type { Measured } from '../measure';
 import { passBySource } from '../pass';
-import { conversions, isConversion } from './gains';
+import { conversions, wasDigital } from './gains';
 
 /** One rung of a ladder: a place on a thread, with the voice, the noise and the ceiling there. Levels RMS. */
 export interface Rung {
@@ -103,12 +103,6 @@ export const knobsOf = (measured: Measured, last: Stage): readonly Knob[] =>
           ]),
     ];
   });
-
-/** Whether a signal has been digital before it comes to a stage. */
-const wasDigital = (stage: Stage): boolean => {
-  for (let at = stage.parent; at; at = at.parent) if (isConversion(at)) return true;
-  return false;
-};
 
 /** Voices where they first become digital: the places a gain is judged at, one for each source and converter. */
 export const voices = passBySource('voices', 'sound', (measured, walk): readonly Stage[] =>

@@ -4,10 +4,12 @@ import { loadingDb, powerSumDb } from '../../units';
 import type { Measured } from '../measure';
 import { figure as decibels, type Sum } from '../sum';
 import { ownNoise, padOf, snrAWeightedDb, snrDb, type SoundFigures } from './';
+import { adjustableGains } from './gains';
 import { db, figuresAt } from './sums';
 
 /** One thing that adds noise, as it arrives at the end of the thread. */
 export interface NoiseShare {
+  readonly at: Stage;
   readonly from: string;
   /** @unit as the level at the stage */
   readonly atEndDb: number;
@@ -15,26 +17,34 @@ export interface NoiseShare {
   readonly share: number;
 }
 
+/** Figures by stage: of a whole analysis, or of one source alone. */
+type FiguresOf = (stage: Stage) => SoundFigures | undefined;
+
 /**
  * Who makes the noise at a stage. Each part is carried along with the level, so parts compare at
  * the end; largest first.
  */
-export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
-  const total = figuresAt(measured, stage)?.noise;
-  const levelAtEnd = figuresAt(measured, stage)?.levelDb;
+export const noiseShares = (
+  measured: Measured,
+  stage: Stage,
+  figuresOf: FiguresOf = (at) => figuresAt(measured, at),
+): NoiseShare[] => {
+  const total = figuresOf(stage)?.noise;
+  const levelAtEnd = figuresOf(stage)?.levelDb;
   if (!total || levelAtEnd === null || levelAtEnd === undefined) return [];
   const shares: NoiseShare[] = [];
-  const add = (from: string, noiseDb: number, levelThereDb: number | null | undefined) => {
+  const add = (at: Stage, from: string, noiseDb: number, levelThereDb: number | null | undefined) => {
     if (levelThereDb === null || levelThereDb === undefined) return;
     const atEndDb = noiseDb + (levelAtEnd - levelThereDb);
-    shares.push({ from, atEndDb, share: 10 ** ((atEndDb - total.statedDb) / 10) });
+    shares.push({ at, from, atEndDb, share: 10 ** ((atEndDb - total.statedDb) / 10) });
   };
   for (const at of stagesOf(stage)) {
-    const figures = figuresAt(measured, at);
+    const figures = figuresOf(at);
     const { name } = measured.device(at.at.device);
     if (at.via.by === 'source') {
       if (figures?.noise)
         add(
+          at,
           figures.noise.weighting === 'A'
             ? `${name}, own noise`
             : `${name}, thermal noise of its resistance`,
@@ -45,10 +55,11 @@ export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
     }
     if (at.via.by !== 'route' || !at.via.route.route.sound || !at.parent) continue;
     const { sound } = at.via.route.route;
-    const before = figuresAt(measured, at.parent);
+    const before = figuresOf(at.parent);
     const own = ownNoise(measured.device(at.at.device), sound);
     if (own && before?.levelDb !== null && before?.levelDb !== undefined)
       add(
+        at,
         `${name}, input stage`,
         own.statedDb,
         before.levelDb + padOf(measured.device(at.at.device), sound),
@@ -58,12 +69,38 @@ export const noiseShares = (measured: Measured, stage: Stage): NoiseShare[] => {
       sound.outputNoiseDbu !== null &&
       figures?.unit === 'dBu'
     )
-      add(`${name}, output stage`, sound.outputNoiseDbu, figures.levelDb);
+      add(at, `${name}, output stage`, sound.outputNoiseDbu, figures.levelDb);
     if (sound.toDigital && before?.unit === 'dBu' && sound.toDigital.dynamicRangeDba !== null)
-      add(`${name}, converter`, -sound.toDigital.dynamicRangeDba, figures?.levelDb);
+      add(at, `${name}, converter`, -sound.toDigital.dynamicRangeDba, figures?.levelDb);
   }
   return shares.sort((a, b) => b.share - a.share);
 };
+
+/** So much gain left before the noise is made is worth a turn. @unit dB */
+const SPARE_BEFORE_DB = 3;
+
+/** The gain that stands low before the stage where most of the noise is made: turning it up costs nothing. */
+const gainBeforeNoise = (
+  measured: Measured,
+  stage: Stage,
+  figuresOf: FiguresOf,
+): string | null => {
+  const [worst] = noiseShares(measured, stage, figuresOf);
+  if (!worst || worst.share < 0.5) return null;
+  const way = stagesOf(stage);
+  const before = adjustableGains(measured, stage).find(
+    ({ stage: at, gain }) =>
+      way.indexOf(at) < way.indexOf(worst.at) && gain.maxDb - gain.gainDb >= SPARE_BEFORE_DB,
+  );
+  return before ? measured.device(before.stage.at.device).name : null;
+};
+
+const isMicrophoneIntoLine = ([source, input]: readonly Stage[]): boolean =>
+  source?.at.port.family === 'analogue' &&
+  source.at.port.nominal === 'microphone' &&
+  input?.at.port.family === 'analogue' &&
+  (input.at.port.nominal === 'line' || input.at.port.nominal === 'consumer line') &&
+  input.at.device.model.kind !== 'booster';
 
 /** Input resistance and own noise of the catalogue's inline booster. */
 const BOOSTER = { inputOhms: 3000, ownNoiseDbu: -129.5 } as const;
@@ -76,7 +113,7 @@ const BOOSTER = { inputOhms: 3000, ownNoiseDbu: -129.5 } as const;
 export const boosterVerdict = (
   measured: Measured,
   stage: Stage,
-  figuresOf: (stage: Stage) => SoundFigures | undefined,
+  figuresOf: FiguresOf,
 ): string | null => {
   const stages = stagesOf(stage);
   const source = stages[0];
@@ -111,9 +148,17 @@ export const boosterVerdict = (
       `${measured.device(booster.at.device).name} brings the gain. The ratio stands ${near}; no ` +
       'amplifier can pass that limit.'
     );
+  const free = gainBeforeNoise(measured, stage, figuresOf);
+  if (free !== null)
+    return (
+      `Most of the hiss is made after ${free}, which stands low: turn that up first and what follows ` +
+      `down. The ratio stands ${near}.`
+    );
+  if (isMicrophoneIntoLine(stages))
+    return `A line input has no gain for a microphone. Use a microphone input. The ratio stands ${near}.`;
   const wins = boostedSnr - snr;
   return wins < 1
-    ? `A booster would bring gain but change the noise by only ${decibels(wins)} dB: this ` +
+    ? `A booster would bring gain but ${wins < -0.05 ? `make the noise ${decibels(-wins)} dB worse` : `change the noise by only ${decibels(Math.abs(wins))} dB`}: this ` +
         `chain already stands ${near}.`
     : `A booster would lower the hiss by about ${decibels(wins, 0)} dB: the preamp, not the ` +
         `microphone, makes most of it. The ratio stands ${near}.`;

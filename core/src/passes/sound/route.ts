@@ -1,6 +1,6 @@
 import type { PortNode } from '../../graph';
 import type { Devices } from '../measure';
-import { type Device, numberSetting, type SoundRoute, switchSetting } from '../../rig';
+import { numberSetting, type SetDevice, type SoundRoute, switchSetting } from '../../rig';
 import { preampOwnNoiseDbu } from '../../units';
 import { compressedDb, type StaticCurve } from './dynamics';
 import {
@@ -26,7 +26,7 @@ export interface GainSetting {
 
 const UNITY: GainSetting = { gainDb: 0, minDb: 0, maxDb: 0, stepDb: 1, control: null };
 
-export const gainOf = (device: Device, sound: SoundRoute): GainSetting => {
+export const gainOf = (device: SetDevice, sound: SoundRoute): GainSetting => {
   if (!sound.gain) return UNITY;
   if ('db' in sound.gain)
     return {
@@ -49,7 +49,7 @@ export const gainOf = (device: Device, sound: SoundRoute): GainSetting => {
 };
 
 /** Attenuation switched in. @returns dB, 0 or below */
-export const padOf = (device: Device, sound: SoundRoute): number =>
+export const padOf = (device: SetDevice, sound: SoundRoute): number =>
   sound.pad && switchSetting(device, sound.pad.control) ? sound.pad.db : 0;
 
 type Ein = NonNullable<SoundRoute['ein']>;
@@ -80,7 +80,7 @@ export const einAt = (ein: Ein, gainDb: number): number | null => {
 };
 
 /** Noise a route adds, referred to its input after the pad. @returns null when it is not known or none */
-export const ownNoise = (device: Device, sound: SoundRoute): Noise | null => {
+export const ownNoise = (device: SetDevice, sound: SoundRoute): Noise | null => {
   if (sound.ownNoiseDbu !== undefined && sound.ownNoiseDbu !== null)
     return unweightedNoise(sound.ownNoiseDbu);
   const ein = sound.ein && einAt(sound.ein, gainOf(device, sound).gainDb);
@@ -88,7 +88,7 @@ export const ownNoise = (device: Device, sound: SoundRoute): Noise | null => {
 };
 
 /** The compressor's curve, if it is switched in. */
-export const curveOf = (device: Device, sound: SoundRoute): StaticCurve | null => {
+export const curveOf = (device: SetDevice, sound: SoundRoute): StaticCurve | null => {
   const { compressor } = sound;
   if (!compressor || !switchSetting(device, compressor.inSwitch)) return null;
   const thresholdDb = numberSetting(device, compressor.thresholdControl);
@@ -142,7 +142,7 @@ export const inputCeilingDbu = (measured: Devices, node: PortNode): number | nul
 /** What an amplifying or attenuating route does to level, crest and noise, the unit staying the same. */
 const amplify = (
   before: SoundFigures,
-  device: Device,
+  device: SetDevice,
   sound: SoundRoute,
   byDb: number,
 ): SoundFigures => {

@@ -34,5 +34,7 @@ export const deviceSchema = z.strictObject({
   order: orderSchema,
 });
 export type Device = z.infer<typeof deviceSchema>;
+/** A device as far as its knobs go: what it is, and how it is set. */
+export type SetDevice = Pick<Device, 'name' | 'model' | 'settings'>;
 
 export const MAX_DEVICES = 5000;

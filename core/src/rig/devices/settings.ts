@@ -1,22 +1,22 @@
 import { entry } from '../order';
 import type { Control, ControlValue, Model } from './model';
-import type { Device } from './schema';
+import type { SetDevice } from './schema';
 import { WatchedDevice } from './watched';
 
 /** What a control stands at: the setting, or the control's initial value. */
-export const settingOf = (device: Device, controlId: string): ControlValue | undefined =>
+export const settingOf = (device: SetDevice, controlId: string): ControlValue | undefined =>
   device instanceof WatchedDevice
     ? device.setting(controlId)
     : (entry(device.settings, controlId) ?? entry(device.model.controls, controlId)?.initial);
 
 /** A gain or amount. @returns undefined where the model has no such control */
-export const numberSetting = (device: Device, controlId: string): number | undefined => {
+export const numberSetting = (device: SetDevice, controlId: string): number | undefined => {
   const value = settingOf(device, controlId);
   return typeof value === 'number' ? value : undefined;
 };
-export const switchSetting = (device: Device, controlId: string): boolean =>
+export const switchSetting = (device: SetDevice, controlId: string): boolean =>
   settingOf(device, controlId) === true;
-export const choiceSetting = (device: Device, controlId: string): string | undefined => {
+export const choiceSetting = (device: SetDevice, controlId: string): string | undefined => {
   const value = settingOf(device, controlId);
   return typeof value === 'string' ? value : undefined;
 };

@@ -257,7 +257,16 @@ describe('switching a school re-judges at once, and the difference says how', ()
         ),
         { quietDynamic: school },
       );
-      const analysis = analyse(rig);
+      // What is plugged into it is recorded too; an input that leads nowhere would be no remedy.
+      const analysis = analyse(
+        apply(rig, {
+          type: 'connect',
+          linkId: 'better-computer',
+          from: { deviceId: 'better', portId: 'usb' },
+          to: { deviceId: 'computer', portId: 'usb-4' },
+          cable: { kind: 'usb-2', lengthM: 2 },
+        }),
+      );
       const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
       return finding
         ? fixesOf(analysis, finding).map(({ label }) => label.split(' ').slice(0, 2).join(' '))

@@ -1,19 +1,42 @@
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
+import type { Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
+import { steppedGain } from '../../passes/sound/gains';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';
 import { setGains } from './set-gains';
 import type { Finding, Rule } from '../rule';
-import { type ConverterLevel, converterLevels, LEVEL_TOLERANCE_DB } from './level';
+import { setFix } from '../rule-of';
+import {
+  type ConverterLevel,
+  converterLevelAt,
+  converterLevels,
+  LEVEL_TOLERANCE_DB,
+} from './level';
+
+/** A mix that becomes digital a second time may stand lower: only its loudness at the end counts. @unit dB */
+const MIX_TOLERANCE_DB = 12;
 
 /** Whether it is too quiet, and the gains on its way could still be turned up. */
 const isLow = (level: ConverterLevel): boolean =>
-  level.missingDb > LEVEL_TOLERANCE_DB &&
+  level.missingDb > (level.isMix ? MIX_TOLERANCE_DB : LEVEL_TOLERANCE_DB) &&
   level.missingDb - level.spareDb < 1 &&
   level.gains.length > 0;
+
+/** The gain of a mix that is nearest to its converter, turned up. */
+const turnUp = (measured: Measured, { stage, missingDb, gains: [nearest] }: ConverterLevel) => {
+  if (!nearest) return [];
+  const { id } = nearest.stage.at.device;
+  const value = steppedGain(nearest.gain.gainDb + missingDb, nearest.gain);
+  const { name, model } = measured.device(nearest.stage.at.device);
+  const label =
+    `Set ${name}, ${model.controls[nearest.control]?.label ?? nearest.control} to ${value} dB for ` +
+    measured.device(sourceOf(stage).at.device).name;
+  return [setFix(label, id, nearest.control, value)];
+};
 
 export const gainLow: Rule = {
   code: 'sound.gain-low',
@@ -48,5 +71,8 @@ export const gainLow: Rule = {
     const stage = stageOf(measured, about.stage);
     return stage ? [...explainGainNeeded(measured, stage), ...explainLevel(measured, stage)] : [];
   },
-  fixes: setGains,
+  fixes: (measured, finding) => {
+    const level = converterLevelAt(measured, finding.about.stage);
+    return level?.isMix ? turnUp(measured, level) : setGains(measured, finding);
+  },
 };

@@ -13,8 +13,7 @@ export const headroomThin: Rule = {
   find: (measured) =>
     tightest(measured)
       .filter(
-        ({ headroom }) =>
-          headroom >= -ABOUT_DB && headroom < measured.rig.houseRules.headroomDb - ABOUT_DB,
+        ({ headroom, asked }) => headroom >= -ABOUT_DB && headroom < asked - ABOUT_DB,
       )
       .map((tight) => ({
         code: 'sound.headroom-thin',
@@ -24,8 +23,9 @@ export const headroomThin: Rule = {
         title: `${figure(Math.max(0, tight.headroom))} dB of headroom`,
         says:
           `${measured.device(sourceOf(tight.stage).at.device).name} peaks ` +
-          `${figure(Math.max(0, tight.headroom))} dB under ${limitWords(measured, tight)}; the house rule asks for ` +
-          `${figure(measured.rig.houseRules.headroomDb, 0)} dB. Lower the gain.`,
+          `${figure(Math.max(0, tight.headroom))} dB under ${limitWords(measured, tight)}; ` +
+          `${tight.asked < measured.rig.houseRules.headroomDb ? 'a mix on its way out needs' : 'the house rule asks for'} ` +
+          `${figure(tight.asked, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,

@@ -3,7 +3,7 @@ import type { PortNode, Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
 import { headroomDb, soundOfWalk } from '../../passes/sound';
-import { adjustableGains, steppedGain } from '../../passes/sound/gains';
+import { adjustableGains, steppedGain, wasDigital } from '../../passes/sound/gains';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { nameOf } from '../../passes/names';
 import { stageOf } from '../../passes/stages';
@@ -15,31 +15,66 @@ import { setGains } from './set-gains';
 export interface Tight {
   readonly stage: Stage;
   readonly headroom: number;
+  /** What is asked for there: the house's up to the first converter, a mix's after it. @unit dB */
+  readonly asked: number;
 }
+
+/** Nothing this near a limit is called broken: no data sheet is that exact. @unit dB */
+export const ABOUT_DB = 0.1;
+
+/**
+ * What a signal needs that has once been digital: it is a mix on its way out, judged by its true peak
+ * and its loudness, and the house's headroom was for whoever laughs into the microphone.
+ * @unit dB @source handbook 2-sound, headroom; EBU R 128: −1 dBTP
+ */
+const MIX_HEADROOM_DB = 1;
 
 /** What a listener's own volume does is not the signal's fault. */
 const isListening = ({ port }: PortNode): boolean =>
   port.family === 'analogue' && (port.nominal === 'headphone' || port.nominal === 'loudspeaker');
 
-/** The stage of each source where peaks come nearest to the ceiling, so that one cause is one finding. */
+const askedOf = (houseDb: number, wasDigitalBefore: boolean): number =>
+  wasDigitalBefore ? Math.min(houseDb, MIX_HEADROOM_DB) : houseDb;
+
+/** Headroom that is asked for at a stage. @unit dB */
+export const askedAt = ({ rig }: Measured, stage: Stage): number => {
+  const before = stage.parent;
+  return askedOf(
+    rig.houseRules.headroomDb,
+    before !== null && (before.at.port.family !== 'analogue' || wasDigital(before)),
+  );
+};
+
+const isTighter = (one: Tight, other: Tight | undefined): boolean => {
+  if (!other) return true;
+  const [clips, otherClips] = [one, other].map(({ headroom }) => headroom < -ABOUT_DB);
+  if (clips !== otherClips) return clips === true;
+  return clips
+    ? one.headroom < other.headroom
+    : one.headroom - one.asked < other.headroom - other.asked;
+};
+
+/** The stage of each source where peaks come nearest to what is asked, so that one cause is one finding. */
 export const tightest = passBySource('tightest', 'sound', (measured, walk): readonly Tight[] => {
   const { stages } = measured.traced;
   const figures = soundOfWalk.of(measured, walk);
-  let least = Infinity;
-  let tight: Stage | undefined;
+  const { headroomDb: house } = measured.rig.houseRules;
+  // Whether the signal has been digital at a stage, by the stage's position in the walk.
+  const digital: boolean[] = [];
+  let tight: Tight | undefined;
   for (let index = walk.from; index < walk.to; index++) {
     const stage = stages[index];
     const here = figures[index - walk.from];
+    const before = stage?.parent ? (digital[stage.parent.index - walk.from] ?? false) : false;
+    digital.push(before || here?.unit === 'dBFS');
     const headroom = here ? headroomDb(here) : null;
-    if (!stage || headroom === null || headroom >= least || isListening(stage.at)) continue;
-    least = headroom;
-    tight = stage;
+    if (!stage || headroom === null || isListening(stage.at)) continue;
+    const asked = askedOf(house, before);
+    const one = { stage, headroom, asked };
+    if (isTighter(one, tight)) tight = one;
   }
-  return tight ? [{ stage: tight, headroom: least }] : [];
+  return tight ? [tight] : [];
 });
-
-/** Nothing this near a limit is called broken: no data sheet is that exact. @unit dB */
-export const ABOUT_DB = 0.1;
 
 /** The gains of the voice set by the search, or else the one knob that eases the stage. */
 export const easeStage = (measured: Measured, finding: Finding): Fix[] => {

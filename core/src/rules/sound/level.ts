@@ -9,6 +9,7 @@ import {
   adjustableGains,
   conversions,
   steppedGain,
+  wasDigital,
 } from '../../passes/sound/gains';
 import { apply, type SimpleCommand } from '../../rig';
 
@@ -25,6 +26,8 @@ export interface ConverterLevel {
   readonly spareDb: number;
   /** The stage whose ceiling keeps a gain from giving all it could; null where the gains themselves end */
   readonly limit: Stage | null;
+  /** Whether it has been digital before, so that what arrives is a mix on its way out */
+  readonly isMix: boolean;
   /** Gains on the way, the nearest to the converter first */
   readonly gains: readonly AdjustableGain[];
 }
@@ -84,6 +87,7 @@ export const converterLevels = passBySource(
           stage,
           levelDbfs: here.levelDb,
           missingDb: voiceTargetDbfs(measured.rig.houseRules, here) - here.levelDb,
+          isMix: wasDigital(stage),
           ...spareOf(measured, stage, gains, (at) => figures[at.index - walk.from]),
           gains,
         },

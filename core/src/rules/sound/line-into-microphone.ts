@@ -6,7 +6,7 @@ import { nameOf } from '../../passes/names';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { switchSetting } from '../../rig';
 import type { Rule } from '../rule';
-import { aboutJoint, type AnalogueJoint, analogueJoints, freeInput } from './joints';
+import { aboutJoint, type AnalogueJoint, analogueJoints, arrivesWell, freeInput } from './joints';
 import { switchOn } from './phantom';
 
 const isLine = ({ out }: AnalogueJoint): boolean =>
@@ -26,7 +26,8 @@ const padOn = (
 export const lineIntoMicrophone: Rule = {
   code: 'sound.line-into-microphone',
   area: 'sound',
-  looksFor: 'A line output plugged into a microphone input with no pad.',
+  looksFor:
+    'A line output plugged into a microphone input with no pad, unless what arrives is known to leave headroom.',
   why: 'Line level is some 40 to 60 dB above a microphone: the input clips with its gain at the very bottom.',
   remedy: 'Use a line input, switch the pad in, or put an inline pad on the cable.',
   source: 'handbook 2-sound, line joints',
@@ -34,7 +35,10 @@ export const lineIntoMicrophone: Rule = {
     analogueJoints(measured)
       .filter(
         (joint) =>
-          isLine(joint) && joint.input.nominal === 'microphone' && !padOn(measured, joint)?.on,
+          isLine(joint) &&
+          joint.input.nominal === 'microphone' &&
+          !padOn(measured, joint)?.on &&
+          arrivesWell(measured, joint.edge) !== true,
       )
       .map(({ edge }) => ({
         code: 'sound.line-into-microphone',

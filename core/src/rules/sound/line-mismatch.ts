@@ -6,7 +6,8 @@ import { cable } from '../../passes/sound/gains';
 import { freeId } from '../../rig';
 import { dbvToDbu } from '../../units';
 import type { Rule } from '../rule';
-import { aboutJoint, analogueJoints, freeInput } from './joints';
+import { aboutJoint, analogueJoints, arrivesWell, freeInput, shortBehind } from './joints';
+import { LEVEL_TOLERANCE_DB } from './level';
 
 /** Professional line is +4 dBu, consumer line −10 dBV. @unit dBu @source IEC 60268-15 */
 const NOMINAL_DBU = { line: 4, 'consumer line': dbvToDbu(-10) } as const;
@@ -24,6 +25,9 @@ export const lineMismatch: Rule = {
       if (!isLine(out.nominal) || !isLine(input.nominal) || out.nominal === input.nominal)
         return [];
       const stepDb = NOMINAL_DBU[out.nominal] - NOMINAL_DBU[input.nominal];
+      // Nominal levels are only a first guess: a desk that is turned down to what the input takes is right.
+      if (stepDb > 0 && arrivesWell(measured, edge) === true) return [];
+      if (stepDb < 0 && (shortBehind(measured, edge) ?? Infinity) < LEVEL_TOLERANCE_DB) return [];
       return [
         {
           code: 'sound.line-mismatch',

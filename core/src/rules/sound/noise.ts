@@ -1,12 +1,56 @@
-import { sourceOf } from '../../graph';
+import { setForVoice } from '../../edits/gain/set';
+import { sourceOf, type Stage } from '../../graph';
+import type { Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
-import { snrDb, soundOfWalk } from '../../passes/sound';
+import { snrDb, type SoundFigures, soundOfWalk } from '../../passes/sound';
 import { conversions } from '../../passes/sound/gains';
 import { boosterVerdict, explainSnr } from '../../passes/sound/noise-sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import { atStage } from '../about';
 import type { Finding, Rule } from '../rule';
+import { ABOUT_DB } from './headroom';
+import { setGains } from './set-gains';
+
+/** A better ratio than this is worth a turn of the knobs. @unit dB */
+const WORTH_A_TURN_DB = 1;
+/** Combinations tried while a rig is measured; more is left to whoever opens the finding. */
+const QUICK_SETTINGS = 6_000;
+
+/** The ratio that the knobs on the way could give as they are. @unit dB */
+const freeSnrDb = (
+  measured: Measured,
+  stage: Stage,
+  figuresOf: (stage: Stage) => SoundFigures | undefined,
+): number | null => {
+  const answer = setForVoice(measured, stage, { most: QUICK_SETTINGS, figuresOf });
+  return answer.can && answer.proposal.after.shortDb === 0 ? answer.proposal.after.snrDb : null;
+};
+
+/** How far a typical sensitivity or self-noise may be off in a thing nobody has measured. @unit dB */
+const SPREAD_DB = 1;
+
+/** Whether only the spread of typical figures decides: the microphone's own have not been typed. */
+const isWithinSpread = (measured: Measured, stage: Stage, shortDb: number): boolean =>
+  shortDb <= SPREAD_DB && measured.device(sourceOf(stage).at.device).model.stated.length === 0;
+
+const aboutEven = (measured: Measured, stage: Stage, snr: number): Finding => {
+  const { device } = sourceOf(stage).at;
+  const { name } = measured.device(device);
+  const asked = figure(measured.rig.houseRules.minimumSnrDb, 0);
+  return {
+    code: 'sound.noise',
+    area: 'sound',
+    level: 'note',
+    about: atStage(stage, { deviceId: device.id, portId: stage.parent?.at.id }),
+    title: `Signal-to-noise ratio about even with ${asked} dB`,
+    says:
+      `${name} stands ${figure(snr)} dB over the hiss and the house rule asks for ${asked} dB: about even. ` +
+      `The figures of ${name} are typical of its class and vary more than that. Type those of its data ` +
+      'sheet to know.',
+    houseRule: 'minimumSnrDb',
+  };
+};
 
 export const noise: Rule = {
   code: 'sound.noise',
@@ -27,7 +71,15 @@ export const noise: Rule = {
         sourceOf(stage).at.port.emits?.sound?.type !== 'microphone'
       )
         return [];
-      const verdict = boosterVerdict(measured, stage, (at) => sound[at.index - walk.from]);
+      const figuresOf = (at: Stage) => sound[at.index - walk.from];
+      const asked = measured.rig.houseRules.minimumSnrDb;
+      if (snr >= asked - ABOUT_DB || isWithinSpread(measured, stage, asked - snr))
+        return [aboutEven(measured, stage, snr)];
+      const freeDb = freeSnrDb(measured, stage, figuresOf);
+      const verdict =
+        freeDb !== null && freeDb >= snr + WORTH_A_TURN_DB
+          ? `Set the gains on its way first: that alone gives ${figure(freeDb)} dB, for nothing.`
+          : boosterVerdict(measured, stage, figuresOf);
       return [
         {
           code: 'sound.noise',
@@ -51,4 +103,5 @@ export const noise: Rule = {
     const stage = stageOf(measured, about.stage);
     return stage ? explainSnr(measured, stage) : [];
   },
+  fixes: setGains,
 };
