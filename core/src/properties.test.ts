@@ -145,7 +145,7 @@ describe('what must always hold', () => {
       const input = stage?.parent ? analysis.sound[stage.parent.index] : undefined;
       return {
         digital: (stage && voiceFigures(analysis, stage)?.snrDb) ?? NaN,
-        input: (input?.levelDb ?? NaN) - (input?.noise?.statedDb ?? NaN),
+        input: (input?.levelDb ?? NaN) - (input?.noise?.unweightedDb ?? NaN),
       };
     };
     fc.assert(

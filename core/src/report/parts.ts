@@ -65,7 +65,7 @@ export const stageReport = (analysis: Analysis, stage: Stage): StageReport => {
             levelDb: sound.levelDb,
             peakDb: peakDb(sound),
             headroomDb: headroomDb(sound),
-            noiseDb: sound.noise?.statedDb ?? null,
+            noiseDb: sound.noise?.unweightedDb ?? null,
             snrDb: snrDb(sound),
             snrAWeightedDb: snrAWeightedDb(sound),
             noiseWeighting: sound.noise?.weighting ?? null,

@@ -126,6 +126,13 @@ import { roomNoise } from './sound/room-noise';
 import { talkbackHeard } from './sound/talkback-heard';
 import { tooClose } from './sound/too-close';
 import { truePeak } from './sound/true-peak';
+import { mixNoise } from './sound/mix-noise';
+import { twiceInMix } from './sound/twice-in-mix';
+import { pauseNoise } from './sound/pause-noise';
+import { peaksHigh } from './sound/peaks-high';
+import { einDoubtful } from './sound/ein-doubtful';
+import { phantomOutput } from './sound/phantom-output';
+import { headphonesOnLine } from './sound/headphones-on-line';
 import { unknownFigure } from './sound/unknown-figure';
 
 /** Every rule. A new one is a file of its own and a line here; a test checks that no file is forgotten. */
@@ -137,6 +144,7 @@ export const RULES: readonly Rule[] = [
   phantomMissing,
   phantomBlocked,
   phantomHarms,
+  phantomOutput,
   phantomOverload,
   microphoneIntoLine,
   lineIntoMicrophone,
@@ -145,9 +153,15 @@ export const RULES: readonly Rule[] = [
   gainShort,
   gainLow,
   gainHot,
+  peaksHigh,
   clips,
   headroomThin,
   noise,
+  pauseNoise,
+  mixNoise,
+  einDoubtful,
+  twiceInMix,
+  headphonesOnLine,
   soundReach,
   unknownFigure,
   mixMinus,

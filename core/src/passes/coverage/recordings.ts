@@ -53,6 +53,9 @@ const ownInput = (thread: Thread): PortNode | null => {
     : null;
 };
 
+/** Whether a voice comes into its end by itself, whatever else comes there. */
+export const isKeptApart = (thread: Thread): boolean => ownInput(thread) !== null;
+
 /**
  * Only the voices that arrive by themselves: what a mixer has put together comes in by one socket of
  * a recorder, and stays together. A cable with many channels keeps them apart.

@@ -33,7 +33,7 @@ export interface Ears {
   readonly node: PortNode;
   readonly personId: string | null;
   readonly heard: readonly HeardSound[];
-  /** Everybody together, each by their loudest microphone, none in step. @unit dBu; null where none is known */
+  /** Everybody as they take turns, each by their loudest microphone, and what is there all the time. @unit dBu; null where none is known */
   readonly levelDbu: number | null;
   /** Volume where they are plugged in. @unit dB */
   readonly volumeDb: number;
@@ -69,13 +69,24 @@ const heardBy = (measured: Measured, threads: readonly Thread[]): HeardSound[] =
 const earsAt = (measured: Measured, node: PortNode, threads: readonly Thread[]): Ears => {
   const { personId } = measured.device(node.device);
   const heard = heardBy(measured, threads);
-  // People speak through several microphones; each counts once, by the loudest of theirs.
+  // People speak through several microphones; each counts once, by the loudest of theirs. They take
+  // turns; what a player or an instrument sends is there all the time.
   const byTalker = new Map<string, number>();
+  const steady: number[] = [];
   for (const { source, levelDbu: level } of heard) {
-    const talker = measured.device(source.device).personId ?? `device ${source.device.id}`;
-    if (level !== null) byTalker.set(talker, Math.max(level, byTalker.get(talker) ?? -Infinity));
+    if (level === null) continue;
+    const { personId: talker } = measured.device(source.device);
+    if (talker === null && source.port.emits?.sound?.type !== 'microphone') steady.push(level);
+    else {
+      const key = talker ?? `device ${source.device.id}`;
+      byTalker.set(key, Math.max(level, byTalker.get(key) ?? -Infinity));
+    }
   }
-  const levels = [...byTalker.values()];
+  const turns = [...byTalker.values()];
+  const levels = [
+    ...(turns.length ? [powerSumDb(...turns) - 10 * Math.log10(turns.length)] : []),
+    ...steady,
+  ];
   const levelDbu = levels.length ? powerSumDb(...levels) : null;
   const { port } = node;
   const volumeDb =

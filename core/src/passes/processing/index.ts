@@ -12,6 +12,7 @@ import {
   ownNoise,
   padOf,
   shiftNoise,
+  SINE_CREST_DB,
   type SoundFigures,
   type StaticCurve,
 } from '../sound';
@@ -26,7 +27,7 @@ import { voices } from '../sound/ladder';
 export interface VoiceIn {
   readonly unit: SoundFigures['unit'];
   readonly averageDb: number;
-  /** Average plus crest: where its peaks push a compressor to */
+  /** Where a peak meter has its peaks, which push a compressor farthest: average + crest − 3.01 */
   readonly peakDb: number;
   /** The average of its quietest and loudest usual speech */
   readonly quietestDb: number;
@@ -97,13 +98,13 @@ const voiceInto = (
     (personId === null ? undefined : entry(measured.rig.people, personId)?.spreadDb) ?? 0;
   const beside = besideVoiceDb(measured, voice);
   const parts = [
-    ...(noise ? [noise.statedDb] : []),
+    ...(noise ? [noise.unweightedDb] : []),
     ...(beside === null ? [] : [averageDb + beside]),
   ];
   return {
     unit: before.unit,
     averageDb,
-    peakDb: averageDb + before.crestDb,
+    peakDb: averageDb + before.crestDb - SINE_CREST_DB,
     quietestDb: averageDb - spreadDb,
     loudestDb: averageDb + spreadDb,
     underneathDb: parts.length ? powerSumDb(...parts) : null,

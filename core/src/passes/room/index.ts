@@ -81,7 +81,7 @@ export interface MicrophoneInRoom {
   /** Own voice over all of that. @unit dB; null where either is not known */
   readonly overRoomDb: number | null;
   readonly criticalDistanceM: number | null;
-  /** `20·log10(Dc/d)`. @unit dB */
+  /** `20·log10(Dc/d)`, and what the pattern takes off the voice where it is turned away. @unit dB */
   readonly directToReverberantDb: number | null;
 }
 
@@ -156,9 +156,10 @@ const heardBy = (
   const spot = stands && by ? { ...stands, xM: stands.xM + by.xM, yM: stands.yM + by.yM } : stands;
   const heardFrom = spot && { ...spot, zM: heightM };
   const offAxisDeg = ownAngle(measured.rig, device, person);
+  const aimDb = pattern ? patternDb(pattern, offAxisDeg) : 0;
   const ownSpl =
     person && fromMouthM !== undefined
-      ? splAt(person.speechDbSpl, fromMouthM) + (pattern ? patternDb(pattern, offAxisDeg) : 0)
+      ? splAt(person.speechDbSpl, fromMouthM) + aimDb
       : null;
   const room = roomSound(measured);
   const roomSpl =
@@ -205,8 +206,11 @@ const heardBy = (
     noiseSpl,
     overRoomDb: ownSpl === null || noiseSpl === null ? null : ownSpl - noiseSpl,
     criticalDistanceM: critical,
+    // A microphone that is turned away loses of the voice, not of the echo.
     directToReverberantDb:
-      critical === null || fromMouthM === undefined ? null : 20 * Math.log10(critical / fromMouthM),
+      critical === null || fromMouthM === undefined
+        ? null
+        : 20 * Math.log10(critical / fromMouthM) + aimDb,
   };
 };
 
@@ -260,9 +264,54 @@ export const ifItWere = (
 export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null =>
   ownSpl === null ? null : directSpl - ownSpl;
 
+/** One way round: out of a loudspeaker, into a microphone, and back. */
+export interface Loop {
+  readonly microphone: MicrophoneInRoom;
+  readonly returned: PickedUp;
+  /** What comes back against what went in. @unit dB */
+  readonly db: number;
+}
+
+/** Loudspeakers and microphones that are bound together by what they share. */
+export interface Loops {
+  /** By id, in the order they are met */
+  readonly loudspeakers: readonly { readonly id: string; readonly name: string }[];
+  readonly loops: readonly Loop[];
+  /** All of them as powers: the usual case. @unit dB; 0 or above howls */
+  readonly powerDb: number;
+  /** All of them in step: the worst case at one frequency. @unit dB */
+  readonly pressureDb: number;
+}
+
+/** Every loop of the room, together with those it shares a loudspeaker or a microphone with. @source handbook 2-sound, sums */
+export const loops = pass('loops', (measured): readonly Loops[] => {
+  const found: Loop[][] = [];
+  for (const microphone of microphonesInRoom(measured)) {
+    const { ownSpl, returned } = microphone;
+    if (ownSpl === null || returned.length === 0) continue;
+    const own = returned.map((one) => ({ microphone, returned: one, db: one.spl - ownSpl }));
+    const ids = new Set(returned.map(({ id }) => id));
+    const met = found.filter((group) => group.some((loop) => ids.has(loop.returned.id)));
+    const [into] = met;
+    if (!into) found.push(own);
+    else {
+      for (const other of met.slice(1)) into.push(...found.splice(found.indexOf(other), 1).flat());
+      into.push(...own);
+    }
+  }
+  return found.map((group) => ({
+    loudspeakers: [
+      ...new Map(group.map(({ returned: { id, name } }) => [id, { id, name }])).values(),
+    ],
+    loops: group,
+    powerDb: powerSumDb(...group.map(({ db }) => db)),
+    pressureDb: 20 * Math.log10(group.reduce((sum, { db }) => sum + 10 ** (db / 20), 0)),
+  }));
+});
+
 /**
- * What a loudspeaker sends back of a microphone's own voice, all of them together, against the
- * voice itself. @unit dB; 0 or above howls
+ * What loudspeakers send back of one microphone's own voice, against the voice itself; whether it
+ * howls, all microphones together say. @unit dB
  */
 export const loopDb = ({ ownSpl, returned }: MicrophoneInRoom): number | null =>
   ownSpl === null || returned.length === 0

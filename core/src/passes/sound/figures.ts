@@ -1,16 +1,18 @@
 import { A_WEIGHTING_ALLOWANCE_DB, powerSumDb } from '../../units';
 
 /**
- * A noise level kept twice: summed as the data sheets state their figures, and with every figure
- * brought to A-weighting.
+ * A noise level kept twice, unweighted and A-weighted, so that the two are never mixed: a figure of the
+ * one kind is brought to the other by the 2 dB allowance for white noise.
  */
 export interface Noise {
-  /** Sum of the figures as stated. @unit as the signal's */
-  readonly statedDb: number;
-  /** The same with unweighted figures lowered by the 2 dB allowance for white noise. @unit as the signal's */
+  /** @unit as the signal's */
+  readonly unweightedDb: number;
+  /** @unit as the signal's, A-weighted */
   readonly aWeightedDb: number;
-  /** Which kinds of figure went into `statedDb`; `mixed` must be said wherever it is shown */
+  /** Which kinds of figure were stated; where one is not `unweighted`, the allowance is in the sum and is said */
   readonly weighting: 'unweighted' | 'A' | 'mixed';
+  /** A stage on the way adds noise of its own that nobody has stated: any ratio is "at best" */
+  readonly isAtBest: boolean;
 }
 
 /** What a level needs and does not have. */
@@ -29,6 +31,8 @@ export interface SoundFigures {
   readonly levelDb: number | null;
   /** Peak over RMS. @unit dB */
   readonly crestDb: number;
+  /** How far compressors on the way lower the voice's average, make-up apart. @unit dB, 0 or above */
+  readonly pressedDb: number;
   readonly noise: Noise | null;
   /**
    * Highest sine this point passes without clipping. @unit as the level; null where nothing limits
@@ -50,6 +54,7 @@ export const soundAfter = (before: SoundFigures, change: Change): SoundFigures =
   unit: change.unit ?? before.unit,
   levelDb: change.levelDb === undefined ? before.levelDb : change.levelDb,
   crestDb: change.crestDb ?? before.crestDb,
+  pressedDb: change.pressedDb ?? before.pressedDb,
   noise: change.noise === undefined ? before.noise : change.noise,
   ceilingDb: change.ceilingDb === undefined ? before.ceilingDb : change.ceilingDb,
   unknown: change.unknown === undefined ? before.unknown : change.unknown,
@@ -72,11 +77,20 @@ export const headroomDb = (figures: SoundFigures): number | null => {
   return peak === null || figures.ceilingDb === null ? null : figures.ceilingDb - peak;
 };
 
-/** Signal-to-noise ratio with the noise figures as stated. @unit dB */
+/** Signal-to-noise ratio, unweighted. @unit dB */
 export const snrDb = (figures: SoundFigures): number | null =>
   figures.levelDb === null || figures.noise === null
     ? null
-    : figures.levelDb - figures.noise.statedDb;
+    : figures.levelDb - figures.noise.unweightedDb;
+
+/**
+ * The same in the pauses: a compressor lowers the voice, not the hiss in the gaps. @unit dB @source
+ * handbook 2-sound, pauses
+ */
+export const pauseSnrDb = (figures: SoundFigures): number | null => {
+  const ratio = snrDb(figures);
+  return ratio === null ? null : ratio - figures.pressedDb;
+};
 
 /** Signal-to-noise ratio with every noise figure brought to A-weighting. @unit dB(A) */
 export const snrAWeightedDb = (figures: SoundFigures): number | null =>
@@ -85,15 +99,21 @@ export const snrAWeightedDb = (figures: SoundFigures): number | null =>
     : figures.levelDb - figures.noise.aWeightedDb;
 
 export const unweightedNoise = (db: number): Noise => ({
-  statedDb: db,
+  unweightedDb: db,
   aWeightedDb: db - A_WEIGHTING_ALLOWANCE_DB,
   weighting: 'unweighted',
+  isAtBest: false,
 });
 export const aWeightedNoise = (db: number): Noise => ({
-  statedDb: db,
+  unweightedDb: db + A_WEIGHTING_ALLOWANCE_DB,
   aWeightedDb: db,
   weighting: 'A',
+  isAtBest: false,
 });
+
+/** The same noise, with more of it that nobody has stated. */
+export const atBest = (noise: Noise): Noise =>
+  noise.isAtBest ? noise : { ...noise, isAtBest: true };
 
 /**
  * A part this far under the rest changes the sum by less than 0.05 dB, and how it was weighted does
@@ -102,20 +122,22 @@ export const aWeightedNoise = (db: number): Noise => ({
 const NEGLIGIBLE_DB = 20;
 
 const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {
-  if (a.weighting === b.weighting || a.statedDb - b.statedDb > NEGLIGIBLE_DB) return a.weighting;
-  return b.statedDb - a.statedDb > NEGLIGIBLE_DB ? b.weighting : 'mixed';
+  if (a.weighting === b.weighting || a.unweightedDb - b.unweightedDb > NEGLIGIBLE_DB) return a.weighting;
+  return b.unweightedDb - a.unweightedDb > NEGLIGIBLE_DB ? b.weighting : 'mixed';
 };
 
 export const addNoise = (a: Noise, b: Noise | null): Noise =>
   b === null
     ? a
     : {
-        statedDb: powerSumDb(a.statedDb, b.statedDb),
+        unweightedDb: powerSumDb(a.unweightedDb, b.unweightedDb),
         aWeightedDb: powerSumDb(a.aWeightedDb, b.aWeightedDb),
         weighting: jointWeighting(a, b),
+        isAtBest: a.isAtBest || b.isAtBest,
       };
 export const shiftNoise = (noise: Noise, byDb: number): Noise => ({
-  statedDb: noise.statedDb + byDb,
+  unweightedDb: noise.unweightedDb + byDb,
   aWeightedDb: noise.aWeightedDb + byDb,
   weighting: noise.weighting,
+  isAtBest: noise.isAtBest,
 });

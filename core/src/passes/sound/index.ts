@@ -16,8 +16,8 @@ import { inputCeilingDbu, throughRoute } from './route';
 
 export { compressedDb, type StaticCurve } from './dynamics';
 export * from './figures';
-export { patternOf, splAt, voiceOf } from './microphone';
-export { phantomAt } from './phantom';
+export { aimLossDb, patternOf, splAt, voiceOf } from './microphone';
+export { type Phantom, phantomAt } from './phantom';
 export { peakCeilingDbfs, voiceTargetDbfs } from './target';
 export { curveOf, gainOf, type GainSetting, inputCeilingDbu, ownNoise, padOf } from './route';
 
@@ -31,6 +31,7 @@ const atSource = (measured: Measured, node: PortNode): SoundFigures | undefined 
         unit: 'dBu',
         levelDb: source.levelDbu,
         crestDb: source.crestDb,
+        pressedDb: 0,
         noise: source.noiseDbu === null ? null : unweightedNoise(source.noiseDbu),
         ceilingDb: node.port.family === 'analogue' ? (node.port.maxOutDbu ?? null) : null,
         unknown:
@@ -43,6 +44,7 @@ const atSource = (measured: Measured, node: PortNode): SoundFigures | undefined 
         unit: 'dBFS',
         levelDb: source.levelDbfs,
         crestDb: source.crestDb,
+        pressedDb: 0,
         noise: source.noiseDbfs === null ? null : unweightedNoise(source.noiseDbfs),
         ceilingDb: 0,
         unknown:

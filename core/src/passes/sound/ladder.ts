@@ -42,7 +42,7 @@ const rung = (measured: Measured, stage: Stage): Rung | null => {
     unit: figures.unit,
     levelDb: figures.levelDb,
     peakDb: peakDb(figures),
-    noiseDb: figures.noise?.statedDb ?? null,
+    noiseDb: figures.noise?.unweightedDb ?? null,
     ceilingDb: figures.ceilingDb,
     headroomDb: headroomDb(figures),
     snrDb: snrDb(figures),

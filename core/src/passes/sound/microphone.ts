@@ -69,7 +69,7 @@ export const patternOf = (measured: Measured, { port, device }: PortNode): Patte
  * What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the
  * pattern is not known
  */
-const aimLossDb = (measured: Measured, node: PortNode, person: Person | undefined): number => {
+export const aimLossDb = (measured: Measured, node: PortNode, person: Person | undefined): number => {
   const deg = ownAngle(measured.rig, measured.device(node.device), person);
   const pattern = deg === 0 ? null : patternOf(measured, node);
   return pattern === null ? 0 : patternDb(pattern, deg);
@@ -91,6 +91,7 @@ export const microphoneFigures = (
     unit: 'dBu',
     levelDb: null,
     crestDb,
+    pressedDb: 0,
     noise: null,
     ceilingDb: null,
     unknown,
@@ -119,6 +120,7 @@ export const microphoneFigures = (
       splAt(person.speechDbSpl, distanceM) + aimLossDb(measured, node, person),
     ),
     crestDb,
+    pressedDb: 0,
     noise,
     ceilingDb,
     unknown: null,

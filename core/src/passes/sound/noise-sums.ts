@@ -3,7 +3,8 @@ import { stagesOf } from '../../graph';
 import { loadingDb, powerSumDb } from '../../units';
 import type { Measured } from '../measure';
 import { figure as decibels, type Sum } from '../sum';
-import { ownNoise, padOf, snrAWeightedDb, snrDb, type SoundFigures } from './';
+import { ownNoise, padOf, pauseSnrDb, snrAWeightedDb, snrDb, type SoundFigures } from './';
+import { aWeightedNoise } from './figures';
 import { adjustableGains } from './gains';
 import { db, figuresAt } from './sums';
 
@@ -36,7 +37,7 @@ export const noiseShares = (
   const add = (at: Stage, from: string, noiseDb: number, levelThereDb: number | null | undefined) => {
     if (levelThereDb === null || levelThereDb === undefined) return;
     const atEndDb = noiseDb + (levelAtEnd - levelThereDb);
-    shares.push({ at, from, atEndDb, share: 10 ** ((atEndDb - total.statedDb) / 10) });
+    shares.push({ at, from, atEndDb, share: 10 ** ((atEndDb - total.unweightedDb) / 10) });
   };
   for (const at of stagesOf(stage)) {
     const figures = figuresOf(at);
@@ -48,7 +49,7 @@ export const noiseShares = (
           figures.noise.weighting === 'A'
             ? `${name}, own noise`
             : `${name}, thermal noise of its resistance`,
-          figures.noise.statedDb,
+          figures.noise.unweightedDb,
           figures.levelDb,
         );
       continue;
@@ -61,7 +62,7 @@ export const noiseShares = (
       add(
         at,
         `${name}, input stage`,
-        own.statedDb,
+        own.unweightedDb,
         before.levelDb + padOf(measured.device(at.at.device), sound),
       );
     if (
@@ -71,7 +72,12 @@ export const noiseShares = (
     )
       add(at, `${name}, output stage`, sound.outputNoiseDbu, figures.levelDb);
     if (sound.toDigital && before?.unit === 'dBu' && sound.toDigital.dynamicRangeDba !== null)
-      add(at, `${name}, converter`, -sound.toDigital.dynamicRangeDba, figures?.levelDb);
+      add(
+        at,
+        `${name}, converter`,
+        aWeightedNoise(-sound.toDigital.dynamicRangeDba).unweightedDb,
+        figures?.levelDb,
+      );
   }
   return shares.sort((a, b) => b.share - a.share);
 };
@@ -136,9 +142,9 @@ export const boosterVerdict = (
     return null;
   const loading = loadingDb(source.at.port.sourceOhms, BOOSTER.inputOhms);
   const boostedSnr =
-    bare.levelDb + loading - powerSumDb(bare.noise.statedDb + loading, BOOSTER.ownNoiseDbu);
+    bare.levelDb + loading - powerSumDb(bare.noise.unweightedDb + loading, BOOSTER.ownNoiseDbu);
   const microphone = measured.device(source.at.device).name;
-  const limitDb = bare.levelDb - bare.noise.statedDb;
+  const limitDb = bare.levelDb - bare.noise.unweightedDb;
   const booster = stages.find((at) => at.at.device.model.kind === 'booster');
   const near =
     `within ${decibels(limitDb - snr)} dB of the ${decibels(limitDb)} dB that ` +
@@ -170,8 +176,9 @@ export const explainSnr = (measured: Measured, stage: Stage): Sum[] => {
   if (!figures) return [];
   const shares = noiseShares(measured, stage);
   const verdict = boosterVerdict(measured, stage, (at) => figuresAt(measured, at));
-  const mixed = figures.noise?.weighting === 'mixed';
+  const isAllowedFor = figures.noise !== null && figures.noise.weighting !== 'unweighted';
   const aWeighted = snrAWeightedDb(figures);
+  const pause = pauseSnrDb(figures);
   return [
     {
       label: 'Noise, all parts together',
@@ -181,29 +188,42 @@ export const explainSnr = (measured: Measured, stage: Stage): Sum[] => {
         value: share.atEndDb,
         unit: figures.unit,
       })),
-      result: figures.noise?.statedDb ?? null,
+      result: figures.noise?.unweightedDb ?? null,
       unit: figures.unit,
       source: 'handbook 2-sound',
-      ...(mixed
+      ...(isAllowedFor
         ? {
             note:
-              'The parts are stated differently, some in dB(A), some unweighted, and are summed as ' +
-              'stated. With a 2 dB allowance for white noise and everything in dB(A), the ratio is ' +
-              `${aWeighted?.toFixed(2) ?? 'unknown'} dB.`,
+              'Figures stated in dB(A) are taken 2 dB higher here, the allowance for white noise. With ' +
+              `everything in dB(A) the ratio is ${aWeighted?.toFixed(2) ?? 'unknown'} dB.`,
           }
         : {}),
     },
     {
-      label: 'Signal-to-noise ratio',
+      label: figures.noise?.isAtBest
+        ? 'Signal-to-noise ratio, at best: not every stage’s own noise is known'
+        : 'Signal-to-noise ratio, unweighted',
       formula: 'level − noise',
       inputs: [
         db('level', figures.levelDb, figures.unit),
-        db('noise', figures.noise?.statedDb, figures.unit),
+        db('noise', figures.noise?.unweightedDb, figures.unit),
       ],
       result: snrDb(figures),
       unit: 'dB',
       source: 'handbook 2-sound',
       ...(verdict ? { note: verdict } : {}),
     },
+    ...(figures.pressedDb > 0
+      ? [
+          {
+            label: 'The same in pauses',
+            formula: 'ratio − gain reduction at the voice’s average',
+            inputs: [db('ratio', snrDb(figures), 'dB'), db('gain reduction', figures.pressedDb, 'dB')],
+            result: pause,
+            unit: 'dB',
+            source: 'handbook 2-sound, pauses',
+          },
+        ]
+      : []),
   ];
 };

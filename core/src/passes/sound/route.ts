@@ -1,14 +1,16 @@
 import type { PortNode } from '../../graph';
 import type { Devices } from '../measure';
 import { numberSetting, type SetDevice, type SoundRoute, switchSetting } from '../../rig';
-import { preampOwnNoiseDbu } from '../../units';
+import { preampOwnNoiseDbu, thermalNoiseDbu } from '../../units';
 import { compressedDb, type StaticCurve } from './dynamics';
 import {
   addNoise,
+  atBest,
   aWeightedNoise,
   missingFigure,
   type Noise,
   shiftNoise,
+  SINE_CREST_DB,
   soundAfter,
   type SoundFigures,
   unweightedNoise,
@@ -79,13 +81,45 @@ export const einAt = (ein: Ein, gainDb: number): number | null => {
   );
 };
 
+/**
+ * The EIN of the preamp a route goes through. One knob is one preamp: a way to the headphones that says
+ * nothing of its noise has that of the way to the converter.
+ */
+const preampOf = ({ model }: SetDevice, sound: SoundRoute): Ein | undefined => {
+  if (sound.ein || !sound.gain || 'db' in sound.gain) return sound.ein;
+  const known = shared.get(sound);
+  if (known !== undefined) return known ?? undefined;
+  const { control } = sound.gain;
+  const found = Object.values(model.routes).find(
+    (route) =>
+      route.sound?.ein && route.sound.gain && 'control' in route.sound.gain &&
+      route.sound.gain.control === control,
+  )?.sound?.ein;
+  shared.set(sound, found ?? null);
+  return found;
+};
+/** Models are immutable, so each route's preamp is looked for once. */
+const shared = new WeakMap<SoundRoute, Ein | null>();
+
 /** Noise a route adds, referred to its input after the pad. @returns null when it is not known or none */
 export const ownNoise = (device: SetDevice, sound: SoundRoute): Noise | null => {
   if (sound.ownNoiseDbu !== undefined && sound.ownNoiseDbu !== null)
     return unweightedNoise(sound.ownNoiseDbu);
-  const ein = sound.ein && einAt(sound.ein, gainOf(device, sound).gainDb);
-  return ein === undefined || ein === null ? null : unweightedNoise(preampOwnNoiseDbu(ein));
+  const stated = preampOf(device, sound);
+  const ein = stated && einAt(stated, gainOf(device, sound).gainDb);
+  if (ein === undefined || ein === null) return null;
+  // At or under what 150 Ω alone make, the sheet cannot say how much is the preamp's own.
+  const own = preampOwnNoiseDbu(ein);
+  return Number.isFinite(own) ? unweightedNoise(own) : atBest(unweightedNoise(NOTHING_DBU));
 };
+
+/** So little that it adds nothing. @unit dBu */
+const NOTHING_DBU = -300;
+
+/** Whether a route surely makes noise of its own and does not say how much: an amplifier, or a stated unknown. */
+const hidesNoise = (device: SetDevice, sound: SoundRoute): boolean =>
+  sound.ownNoiseDbu === null ||
+  (ownNoise(device, sound) === null && sound.gain !== undefined && gainOf(device, sound).gainDb > 0);
 
 /** The compressor's curve, if it is switched in. */
 export const curveOf = (device: SetDevice, sound: SoundRoute): StaticCurve | null => {
@@ -139,6 +173,16 @@ export const inputCeilingDbu = (measured: Devices, node: PortNode): number | nul
   return least === Infinity ? node.port.maxInDbu : least;
 };
 
+/** A converter's own noise added; one that nobody has stated leaves the sum at best. */
+const withConverter = (noise: Noise, dynamicRangeDba: number | null): Noise =>
+  dynamicRangeDba === null ? atBest(noise) : addNoise(noise, aWeightedNoise(-dynamicRangeDba));
+
+/** Thermal noise that a passive network adds at its output: a pad, a splitter with build-out. */
+const passiveNoise = (sound: SoundRoute, { port }: PortNode): Noise | null =>
+  sound.gain && 'db' in sound.gain && sound.gain.db < 0 && port.family === 'analogue' && port.sourceOhms
+    ? unweightedNoise(thermalNoiseDbu(port.sourceOhms))
+    : null;
+
 /** What an amplifying or attenuating route does to level, crest and noise, the unit staying the same. */
 const amplify = (
   before: SoundFigures,
@@ -147,18 +191,22 @@ const amplify = (
   byDb: number,
 ): SoundFigures => {
   const pad = padOf(device, sound);
-  const noise =
+  const added =
     before.noise &&
     shiftNoise(addNoise(shiftNoise(before.noise, pad), ownNoise(device, sound)), byDb);
+  const noise =
+    added && before.unit === 'dBu' && hidesNoise(device, sound) ? atBest(added) : added;
   const levelDb = before.levelDb === null ? null : before.levelDb + pad + byDb;
   const curve = curveOf(device, sound);
   if (!curve || levelDb === null) return soundAfter(before, { levelDb, noise, ceilingDb: null });
   const out = compressedDb(levelDb, curve);
   const reduced = out - levelDb;
-  const crestDb = compressedDb(levelDb + before.crestDb, curve) - out;
+  // The peaks go through the curve where a peak meter has them, and come out no lower than the average.
+  const peak = levelDb + before.crestDb - SINE_CREST_DB;
   return soundAfter(before, {
     levelDb: out,
-    crestDb,
+    crestDb: compressedDb(peak, curve) - out + SINE_CREST_DB,
+    pressedDb: before.pressedDb + Math.max(0, curve.makeUpDb - reduced),
     noise: noise && shiftNoise(noise, reduced),
     ceilingDb: null,
   });
@@ -193,9 +241,7 @@ export const throughRoute = (
     return soundAfter(digital, {
       unit: 'dBFS',
       ceilingDb: 0,
-      noise:
-        digital.noise &&
-        addNoise(digital.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba)),
+      noise: digital.noise && withConverter(digital.noise, dynamicRangeDba),
     });
   }
   if (sound.toAnalogue && before.unit === 'dBFS') {
@@ -208,9 +254,7 @@ export const throughRoute = (
         ceilingDb: null,
         unknown: before.unknown ?? missingFigure(`the output level of ${device.name}`),
       });
-    const noisy =
-      before.noise &&
-      addNoise(before.noise, dynamicRangeDba === null ? null : aWeightedNoise(-dynamicRangeDba));
+    const noisy = before.noise && withConverter(before.noise, dynamicRangeDba);
     const analogue = amplify(
       soundAfter(before, { noise: noisy }),
       device,
@@ -230,7 +274,7 @@ export const throughRoute = (
       ? null
       : unweightedNoise(sound.outputNoiseDbu);
   return soundAfter(after, {
-    noise: after.noise && addNoise(after.noise, outputNoise),
+    noise: after.noise && addNoise(addNoise(after.noise, outputNoise), passiveNoise(sound, to)),
     ceilingDb: to.port.family === 'analogue' ? (to.port.maxOutDbu ?? null) : null,
   });
 };

@@ -1,4 +1,6 @@
 import {
+  aimLossDb,
+  curveOf,
   gainOf,
   headroomDb,
   inputCeilingDbu,
@@ -34,12 +36,18 @@ const microphoneSums = (measured: Measured, stage: Stage): Sum[] => {
   const figures = figuresAt(measured, stage);
   if (source?.type !== 'microphone') return [];
   const { person, distanceM } = voiceOf(measured, stage.at, source);
-  const spl = person && distanceM !== undefined ? splAt(person.speechDbSpl, distanceM) : null;
+  const aimDb = aimLossDb(measured, stage.at, person);
+  const spl =
+    person && distanceM !== undefined ? splAt(person.speechDbSpl, distanceM) + aimDb : null;
   return [
     {
       label: `Voice at ${measured.device(stage.at.device).name}`,
-      formula: 'L(1 m) − 20·log10(d)',
-      inputs: [db('L(1 m)', person?.speechDbSpl, 'dB SPL'), db('d', distanceM, 'm')],
+      formula: aimDb === 0 ? 'L(1 m) − 20·log10(d)' : 'L(1 m) − 20·log10(d) + pattern at that angle',
+      inputs: [
+        db('L(1 m)', person?.speechDbSpl, 'dB SPL'),
+        db('d', distanceM, 'm'),
+        ...(aimDb === 0 ? [] : [db('pattern', aimDb, 'dB')]),
+      ],
       result: spl,
       unit: 'dB SPL',
       source: 'ISO 9921; handbook 2-sound',
@@ -96,6 +104,13 @@ const routeSum = (measured: Measured, stage: Stage): Sum[] => {
   const maxIn =
     stage.parent.at.port.family === 'analogue' ? stage.parent.at.port.maxInDbu : undefined;
   if (converts) inputs.push(db('least gain', gain.minDb, 'dB'), db('maxIn', maxIn, 'dBu'));
+  const curve = curveOf(device, sound);
+  if (curve)
+    inputs.push(
+      db('threshold', curve.thresholdDb, before?.unit ?? 'dBu'),
+      db('ratio', curve.ratio, ': 1'),
+      db('make-up', curve.makeUpDb, 'dB'),
+    );
   if (sound.toAnalogue) inputs.push(db('0 dBFS leaves as', sound.toAnalogue.fullScaleDbu, 'dBu'));
   return [
     {
@@ -104,8 +119,8 @@ const routeSum = (measured: Measured, stage: Stage): Sum[] => {
         ? 'level + pad + (gain − least gain) − maxIn'
         : sound.toAnalogue
           ? 'level + gain + full scale'
-          : sound.compressor
-            ? 'static curve of (level + pad + gain)'
+          : curve
+            ? 'x = level + pad + gain; x + make-up up to the threshold, threshold + (x − threshold) ÷ ratio + make-up over it'
             : 'level + pad + gain',
       inputs,
       result: after?.levelDb ?? null,

@@ -1,20 +1,24 @@
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
-import { loopDb, type MicrophoneInRoom } from '../../passes/room';
+import { type Loops, loops } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting, type SimpleCommand } from '../../rig';
-import { batchFix, microphoneRule } from '../rule-of';
+import { at } from '../about';
+import { batchFix, eachSoundRule } from '../rule-of';
+import { ABOUT_DB } from './headroom';
 
 /**
- * What a loop must stay under so as neither to howl nor to ring. @unit dB @source typical: feedback
+ * What loops must stay under so as neither to howl nor to ring. @unit dB @source typical: feedback
  * stability margin
  */
 const STABLE_DB = -6;
+/** So many are named. */
+const NAMED = 3;
 
 /** Every loudspeaker that sends it back turned down by what is too much. */
-const quieter = (microphone: MicrophoneInRoom, { rig }: Measured): Fix[] => {
-  const byDb = Math.ceil((loopDb(microphone) ?? 0) - STABLE_DB + 0.1);
-  const commands = microphone.returned.flatMap(({ id }): SimpleCommand[] => {
+const quieter = ({ powerDb, loudspeakers }: Loops, { rig }: Measured): Fix[] => {
+  const byDb = Math.ceil(powerDb - STABLE_DB + 0.1);
+  const commands = loudspeakers.flatMap(({ id }): SimpleCommand[] => {
     const device = entry(rig.devices, id);
     const port =
       device &&
@@ -40,45 +44,60 @@ const quieter = (microphone: MicrophoneInRoom, { rig }: Measured): Fix[] => {
     : [];
 };
 
-export const howl = microphoneRule(
+const microphonesOf = (measured: Measured, { loops: all }: Loops): string => {
+  const names = [
+    ...new Set(all.map(({ microphone }) => measured.device(microphone.node.device).name)),
+  ];
+  return names.length > NAMED
+    ? `${names.length} open microphones`
+    : names.length === 1
+      ? `The voice of ${names[0] ?? ''}`
+      : `The voices of ${names.join(' and ')}`;
+};
+
+export const howl = eachSoundRule<Loops>(
   'sound.howl',
   {
     matters: ['microphone in room', 'ears'],
     looksFor:
-      'A microphone whose own voice comes back from loudspeakers nearly as loud as it went in.',
+      'Open microphones whose voices come back from loudspeakers, all loops together, nearly as loud as they went in.',
     why:
       'At 0 dB the loop howls, and sudden full level harms ears and loudspeakers; within 6 ' +
-      'dB it rings on every word.',
+      'dB it rings on every word. Every open microphone adds its own.',
     remedy:
-      'Turn the loudspeakers down, bring them behind the microphone’s dull side, come ' +
-      'closer to the microphone, or take its voice out of them.',
-    source: 'handbook 2-sound, loudspeakers against open microphones; stability margin 6 dB',
+      'Turn the loudspeakers down, bring them behind the microphones’ dull side, come closer, close what ' +
+      'nobody speaks into, or take the voices out of them.',
+    source: 'handbook 2-sound: loops through one loudspeaker add as powers; stability margin 6 dB',
   },
   {
-    judge: (microphone, measured) => {
-      const loop = loopDb(microphone);
-      if (loop === null || loop <= STABLE_DB) return null;
+    all: loops,
+    about: ({ loudspeakers: [first] }) => at({ deviceId: first?.id ?? '' }),
+    judge: (together, measured) => {
+      const { powerDb, loudspeakers, loops: all } = together;
+      if (powerDb <= STABLE_DB + ABOUT_DB) return null;
       return {
-        level: loop >= 0 ? 'stop' : 'warn',
-        title: loop >= 0 ? 'This will howl' : `${figure(-loop)} dB from howling`,
+        level: powerDb >= 0 ? 'stop' : 'warn',
+        title: powerDb >= 0 ? 'This will howl' : `${figure(-powerDb)} dB from howling`,
         says:
-          `The voice of ${measured.device(microphone.node.device).name} comes back from ` +
-          `${microphone.returned.map(({ name }) => name).join(' and ')} ` +
-          `${loop >= 0 ? `${figure(loop)} dB louder than` : `only ${figure(-loop)} dB under`} ` +
-          'what went in. Turn the loudspeakers down, or take this voice out of them.',
+          `${microphonesOf(measured, together)} come${all.length === 1 ? 's' : ''} back from ` +
+          `${loudspeakers.map(({ name }) => name).join(' and ')} ` +
+          `${powerDb >= 0 ? `${figure(powerDb)} dB louder than` : `only ${figure(-powerDb)} dB under`} ` +
+          'what went in. Turn the loudspeakers down, or take voices out of them.',
       };
     },
-    sums: (microphone) => [
+    sums: ({ loops: all, powerDb, pressureDb }, measured) => [
       {
-        label: 'Loop by the loudspeakers',
-        formula: 'power sum of what comes back − own voice at the capsule',
-        inputs: [
-          ...microphone.returned.map(({ name, spl }) => ({ name, value: spl, unit: 'dB SPL' })),
-          { name: 'own voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' },
-        ],
-        result: loopDb(microphone),
+        label: 'Loops by the loudspeakers',
+        formula: 'power sum of (what comes back − own voice at the capsule)',
+        inputs: all.map(({ microphone, returned, db }) => ({
+          name: `${measured.device(microphone.node.device).name} by ${returned.name}`,
+          value: db,
+          unit: 'dB',
+        })),
+        result: powerDb,
         unit: 'dB',
-        source: 'handbook 2-sound, room',
+        source: 'handbook 2-sound, sums',
+        note: `All in step, the worst case at one frequency: ${figure(pressureDb)} dB.`,
       },
     ],
     fixes: quieter,

@@ -2,7 +2,7 @@ import { setForVoice } from '../../edits/gain/set';
 import { sourceOf, type Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
-import { snrDb, type SoundFigures, soundOfWalk } from '../../passes/sound';
+import { snrAWeightedDb, snrDb, type SoundFigures, soundOfWalk } from '../../passes/sound';
 import { conversions } from '../../passes/sound/gains';
 import { boosterVerdict, explainSnr } from '../../passes/sound/noise-sums';
 import { stageOf } from '../../passes/stages';
@@ -30,9 +30,23 @@ const freeSnrDb = (
 /** How far a typical sensitivity or self-noise may be off in a thing nobody has measured. @unit dB */
 const SPREAD_DB = 1;
 
-/** Whether only the spread of typical figures decides: the microphone's own have not been typed. */
-const isWithinSpread = (measured: Measured, stage: Stage, shortDb: number): boolean =>
-  shortDb <= SPREAD_DB && measured.device(sourceOf(stage).at.device).model.stated.length === 0;
+/**
+ * Whether only the spread of typical figures decides: the microphone's own have not been typed, or the
+ * allowance between dB(A) and unweighted, which no capsule keeps to exactly, makes the difference.
+ */
+const isWithinSpread = (
+  measured: Measured,
+  stage: Stage,
+  figures: SoundFigures,
+  askedDb: number,
+): boolean => {
+  const short = (ratio: number | null): number => askedDb - (ratio ?? -Infinity);
+  return (
+    measured.device(sourceOf(stage).at.device).model.stated.length === 0 &&
+    (short(snrDb(figures)) <= SPREAD_DB ||
+      (figures.noise?.weighting !== 'unweighted' && short(snrAWeightedDb(figures)) <= ABOUT_DB))
+  );
+};
 
 const aboutEven = (measured: Measured, stage: Stage, snr: number): Finding => {
   const { device } = sourceOf(stage).at;
@@ -66,6 +80,7 @@ export const noise: Rule = {
       const figures = sound[stage.index - walk.from];
       const snr = figures ? snrDb(figures) : null;
       if (
+        !figures ||
         snr === null ||
         snr >= measured.rig.houseRules.minimumSnrDb ||
         sourceOf(stage).at.port.emits?.sound?.type !== 'microphone'
@@ -73,7 +88,7 @@ export const noise: Rule = {
         return [];
       const figuresOf = (at: Stage) => sound[at.index - walk.from];
       const asked = measured.rig.houseRules.minimumSnrDb;
-      if (snr >= asked - ABOUT_DB || isWithinSpread(measured, stage, asked - snr))
+      if (snr >= asked - ABOUT_DB || isWithinSpread(measured, stage, figures, asked))
         return [aboutEven(measured, stage, snr)];
       const freeDb = freeSnrDb(measured, stage, figuresOf);
       const verdict =
@@ -89,7 +104,7 @@ export const noise: Rule = {
             deviceId: sourceOf(stage).at.device.id,
             portId: stage.parent?.at.id,
           }),
-          title: `Signal-to-noise ratio ${figure(snr)} dB`,
+          title: `Signal-to-noise ratio ${figures.noise?.isAtBest ? 'at best ' : ''}${figure(snr)} dB`,
           says:
             `${measured.device(sourceOf(stage).at.device).name} stands only ${figure(snr)} dB over the ` +
             `hiss; the house rule asks for ${figure(measured.rig.houseRules.minimumSnrDb, 0)} dB. ` +

@@ -1,4 +1,4 @@
-import { roomSound } from '../../passes/room';
+import { patternDb, roomSound } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { microphoneRule } from '../rule-of';
@@ -44,7 +44,10 @@ export const reverberant = microphoneRule(
           'closer, use a narrower pattern, or treat the room.',
       };
     },
-    sums: ({ distanceM, criticalDistanceM, directToReverberantDb }, measured) => [
+    sums: (
+      { distanceM, criticalDistanceM, directToReverberantDb, pattern, offAxisDeg },
+      measured,
+    ) => [
       {
         label: 'Critical distance',
         formula: '0.057·√(Q·V ÷ RT60)',
@@ -58,10 +61,11 @@ export const reverberant = microphoneRule(
       },
       {
         label: 'Direct to reverberant',
-        formula: '20·log10(Dc ÷ d)',
+        formula: '20·log10(Dc ÷ d) + pattern at the angle of the mouth',
         inputs: [
           { name: 'Dc', value: criticalDistanceM ?? 'unknown', unit: 'm' },
           { name: 'd', value: distanceM ?? 'unknown', unit: 'm' },
+          { name: 'pattern', value: pattern ? patternDb(pattern, offAxisDeg) : 'unknown', unit: 'dB' },
         ],
         result: directToReverberantDb,
         unit: 'dB',
