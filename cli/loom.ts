@@ -1,9 +1,10 @@
 import {
   analyse,
   type Analysis,
-  fixesOf,
+  fixesOfCause,
   importRig,
   patchSheetCsv,
+  placeName,
   report,
   type Rig,
   rigJsonSchema,
@@ -50,14 +51,17 @@ const readFile = (file: string): Rig => {
 };
 
 const forPeople = (analysis: Analysis): string => {
-  const findings = analysis.findings.flatMap((finding) => [
-    `${MARKS[finding.level]}  ${finding.title}  (${finding.code})`,
-    `      ${finding.says}`,
-    ...sumsOf(analysis, finding).flatMap((sum) => [
+  const findings = analysis.causes.flatMap((cause) => [
+    `${MARKS[cause.finding.level]}  ${cause.title}  (${cause.finding.code})`,
+    `      ${cause.finding.says}`,
+    ...(cause.places.length > 1
+      ? [`      In: ${cause.places.map((place) => placeName(analysis, place)).join('; ')}`]
+      : []),
+    ...sumsOf(analysis, cause.finding).flatMap((sum) => [
       `      ${sumText(sum)}`,
       ...(sum.note ? [`        ${sum.note}`] : []),
     ]),
-    ...fixesOf(analysis, finding).map((fix) => `      Fix: ${fix.label}`),
+    ...fixesOfCause(analysis, cause).map((fix) => `      Fix: ${fix.label}`),
     '',
   ]);
   const threads = analysis.traced.threads.map(

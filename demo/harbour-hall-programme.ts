@@ -87,10 +87,10 @@ export const programme = (draft: RigDraft): RigDraft =>
       },
     });
 
-/** Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house level. @unit dB */
-const BOX_A = [58, 53, 53, ...new Array<number>(BENCH * 2).fill(54)];
+/** Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house level, its peaks under the school's. @unit dB */
+const BOX_A = [56, 50, 50, ...new Array<number>(BENCH * 2).fill(51)];
 
-const BOX_B = [57, 57, 57, 57, 57, 50, 50, 50, 50];
+const BOX_B = [56, 56, 56, 56, 56, 47, 47, 47, 47];
 
 export const setGains = (draft: RigDraft): RigDraft => {
   for (const [deviceId, gains] of [

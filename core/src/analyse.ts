@@ -2,7 +2,8 @@ import { stagesOf, type Thread } from './graph';
 import { measure, type Measured, MeasuredRig } from './passes/measure';
 import type { PassOf } from './passes/pass';
 import { figure, type Sum } from './passes/sum';
-import { apply, Refusal, type Rig } from './rig';
+import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
+import { type Cause, causesOf } from './rules/causes';
 import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
 
 export interface Verdict {
@@ -15,6 +16,9 @@ export interface Verdict {
 export interface Analysis extends Measured {
   /** Stops first, then warnings, then notes; within a level in the order of the rules */
   readonly findings: readonly Finding[];
+  /** The same, those of one cause together */
+  readonly causes: readonly Cause[];
+  /** Counts causes */
   readonly verdict: Verdict;
 }
 
@@ -30,6 +34,7 @@ const JUDGES: readonly PassOf<readonly Finding[]>[] = RULES.map(({ code, find })
 /** The rig measured and judged, held by what measured it. */
 class AnalysedRig extends MeasuredRig implements Analysis {
   readonly findings: readonly Finding[];
+  readonly causes: readonly Cause[];
   readonly verdict: Verdict;
 
   constructor(measured: MeasuredRig) {
@@ -39,8 +44,10 @@ class AnalysedRig extends MeasuredRig implements Analysis {
     const byLevel = LEVELS.map((level) =>
       found.flatMap((findings) => findings.filter((finding) => finding.level === level)),
     );
-    const [stops = 0, warns = 0, notes = 0] = byLevel.map(({ length }) => length);
+    const causes = byLevel.map(causesOf);
+    const [stops = 0, warns = 0, notes = 0] = causes.map(({ length }) => length);
     this.findings = byLevel.flat();
+    this.causes = causes.flat();
     this.verdict = { stops, warns, notes };
   }
 }
@@ -65,6 +72,10 @@ export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
 
 /** So many of the moves that were tried are offered; more would only be more of the same. */
 const MOST_MOVES = 3;
+
+const BRINGS_STOP = ' (brings a stop: ';
+/** Whether a remedy, as it was offered, brings a stop. */
+const bringsStop = ({ label }: Fix): boolean => label.includes(BRINGS_STOP);
 
 /** What an edit does, found by applying it. */
 interface Tried {
@@ -114,9 +125,56 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
     ...tried.filter((one) => !stopOf(one)).map(({ fix }) => fix),
     ...tried.flatMap((one) => {
       const stop = stopOf(one);
-      return stop ? [{ ...one.fix, label: `${one.fix.label} (brings a stop: ${stop.title})` }] : [];
+      return stop ? [{ ...one.fix, label: `${one.fix.label}${BRINGS_STOP}${stop.title})` }] : [];
     }),
   ];
+};
+
+const simpleOf = ({ command }: Fix): readonly SimpleCommand[] =>
+  command.type === 'batch' ? command.commands : command.type === 'revert' ? [] : [command];
+
+/** More commands than this no batch may hold. */
+const MOST_COMMANDS = 500;
+
+/**
+ * One edit that takes a whole cause away: the best remedy of each place, one after the other, each tried
+ * on what the last has left.
+ * @returns null where one place has no remedy, or only one that brings a stop
+ */
+const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
+  let now = analysis;
+  const commands: SimpleCommand[] = [];
+  let first: string | undefined;
+  for (const place of places) {
+    const key = findingKey(place);
+    const still = now.findings.find((finding) => findingKey(finding) === key);
+    if (!still) continue;
+    const [fix] = fixesOf(now, still);
+    if (!fix || bringsStop(fix)) return null;
+    first ??= fix.label;
+    commands.push(...simpleOf(fix));
+    if (commands.length > MOST_COMMANDS) return null;
+    now = reanalyse(now, apply(now.rig, fix.command));
+  }
+  if (first === undefined) return null;
+  const label = `In all ${places.length} places: ${first}, and so on`;
+  return { label, command: { type: 'batch', label: label.slice(0, 200), commands } };
+};
+
+/** The remedies of a cause: of all its places at once where that can be, and of its first. */
+export const fixesOfCause = (analysis: Analysis, cause: Cause): Fix[] => {
+  const all = cause.places.length > 1 ? everywhere(analysis, cause) : null;
+  return [...(all ? [all] : []), ...fixesOf(analysis, cause.finding)];
+};
+
+/** What a finding is pinned to, by the name that tells it from others of its cause. */
+export const placeName = ({ rig }: Analysis, { about, title }: Finding): string => {
+  const sourceId = about.source?.split('.')[0];
+  const device =
+    (sourceId === undefined ? undefined : entry(rig.devices, sourceId)) ??
+    (about.deviceId === undefined ? undefined : entry(rig.devices, about.deviceId));
+  const person = about.personId === undefined ? undefined : entry(rig.people, about.personId);
+  return about.line === undefined ? (device?.name ?? person?.name ?? title) : title;
 };
 
 /** "2 stops, 5 warnings, 1 note"; "Nothing found" where all is well. */

@@ -46,7 +46,6 @@ describe('the demo, the starting points and the catalogue', () => {
     const codes = new Set(analyse(demo('second-firing')).findings.map(({ code }) => code));
     for (const code of [
       'sound.phantom-missing',
-      'sound.line-into-microphone',
       'sound.mix-minus',
       'picture.overlays',
       'picture.rate-near-miss',

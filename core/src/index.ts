@@ -135,6 +135,7 @@ export {
   findingKey,
   hasToDoWith,
 } from './rules';
+export type { Cause } from './rules/causes';
 export { reachOfLink } from './rules/reach';
 export { type Remedy, remediesFor } from './solve/gain/buy';
 export {

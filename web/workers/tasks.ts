@@ -8,6 +8,7 @@ import {
   findingKey,
   type Fix,
   fixesOf,
+  fixesOfCause,
   type GainAnswer,
   predict,
   type Prediction,
@@ -49,6 +50,17 @@ const offerOf = (analysis: Analysis, finding: Finding, fix: Fix): Offer => {
   }
 };
 
+const offersOf = (
+  analysis: Analysis,
+  finding: Finding,
+  fixes: readonly Fix[],
+  onProgress?: Progress,
+): Offer[] =>
+  fixes.map((fix, index) => {
+    onProgress?.(index, fixes.length);
+    return offerOf(analysis, finding, fix);
+  });
+
 /** The engine beside the page: it follows the page's rig and works out what takes long. */
 export class EngineTasks {
   private analysis: Analysis | null = null;
@@ -63,11 +75,16 @@ export class EngineTasks {
   offers(key: string, onProgress?: Progress): Offer[] {
     const analysis = this.present();
     const finding = analysis.findings.find((other) => findingKey(other) === key);
-    const fixes = finding ? fixesOf(analysis, finding) : [];
-    return fixes.flatMap((fix, index) => {
-      onProgress?.(index, fixes.length);
-      return finding ? [offerOf(analysis, finding, fix)] : [];
-    });
+    return finding ? offersOf(analysis, finding, fixesOf(analysis, finding), onProgress) : [];
+  }
+
+  /** The same for every place of a cause at once. @param key of its first finding */
+  offersOfCause(key: string, onProgress?: Progress): Offer[] {
+    const analysis = this.present();
+    const cause = analysis.causes.find(({ finding }) => findingKey(finding) === key);
+    return cause
+      ? offersOf(analysis, cause.finding, fixesOfCause(analysis, cause), onProgress)
+      : [];
   }
 
   /** The best settings of one voice. @param stageIndex the conversion */

@@ -200,7 +200,7 @@ describe('predictions', () => {
     );
     const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
     expect(finding && sumsOf(analysis, finding).map(({ label }) => label)).toEqual(
-      expect.arrayContaining(['Gain needed for the house level', 'Signal-to-noise ratio']),
+      expect.arrayContaining(['Gain needed for the house level', 'Signal-to-noise ratio, unweighted']),
     );
   });
 });

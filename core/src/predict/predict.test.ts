@@ -46,7 +46,7 @@ describe('a fix of gain', () => {
   it('tells gain needed, level and ratio before it, as worked example A has them', () => {
     expect(effect(booster, 'Gain needed')?.[0]).toBe(59.843);
     expect(effect(booster, 'Level')?.[0]).toBe(-23.843);
-    expect(effect(booster, 'Signal to noise')?.[0]).toBe(58.129);
+    expect(effect(booster, 'Signal to noise')?.[0]).toBe(58.125);
   });
   it('tells what the level comes to: what it is once the fix is made', () => {
     const made = analyse(apply(quiet, booster.offered.command));

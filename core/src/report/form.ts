@@ -12,6 +12,13 @@ import type { Command } from '../rig';
 export interface Report {
   readonly rig: string;
   readonly verdict: Verdict & { readonly says: string };
+  /** Findings of one cause together, as the verdict counts them */
+  readonly causes: readonly {
+    readonly code: string;
+    readonly level: string;
+    readonly title: string;
+    readonly places: readonly string[];
+  }[];
   readonly findings: readonly {
     readonly code: string;
     readonly level: string;

@@ -1,4 +1,4 @@
-import { type Analysis, fixesOf, sumsOf, verdictText } from '../analyse';
+import { type Analysis, fixesOf, placeName, sumsOf, verdictText } from '../analyse';
 import { stagesOf } from '../graph';
 import { driveLoads, uplinkOf } from '../passes/computer/lines';
 import { workloads } from '../passes/computer/work';
@@ -30,6 +30,12 @@ import { supportReport, viewReport } from './place';
 export const report = (analysis: Analysis, { predictions = true } = {}): Report => ({
   rig: analysis.rig.name,
   verdict: { ...analysis.verdict, says: verdictText(analysis.verdict) },
+  causes: analysis.causes.map(({ title, finding, places }) => ({
+    code: finding.code,
+    level: finding.level,
+    title,
+    places: places.map((place) => placeName(analysis, place)),
+  })),
   findings: analysis.findings.map((finding) => {
     const { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId } = finding.about;
     return {

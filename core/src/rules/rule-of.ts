@@ -13,7 +13,7 @@ import { type Finding, findingKey, type Level, type Rule } from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
 
-export type Texts = Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source' | 'matters'>;
+export type Texts = Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'source' | 'matters' | 'together'>;
 /** What a rule finds, before it is said which rule that was. */
 export type Found = Omit<Finding, 'code' | 'area'>;
 

@@ -15,8 +15,6 @@ export interface Finding {
   readonly area: Area;
   readonly level: Level;
   readonly about: About;
-  /** Where else the same cause shows: one cause, one finding */
-  readonly places?: readonly About[];
   /** What happens, as a headline */
   readonly title: string;
   /** What happens, then why, then what to do */
@@ -54,6 +52,8 @@ export interface Rule {
   readonly find: (measured: Measured) => readonly Finding[];
   readonly sums?: (measured: Measured, finding: Finding) => Sum[];
   readonly fixes?: (measured: Measured, finding: Finding) => Fix[];
+  /** What it is called where several of its findings have one cause; otherwise those of one title are one */
+  readonly together?: (count: number) => string;
   /** Its fixes move things: each is tried, and offered only where it cures and brings nothing as bad */
   readonly moves?: true;
 }

@@ -7,7 +7,9 @@ import {
   houseRuleText,
   sumsOf,
   verdictText,
+  placeName,
   type Analysis,
+  type Cause,
   type Finding,
   type Prediction,
 } from '@echo-loom/core';
@@ -34,20 +36,45 @@ const effectText = ({ effects, cures, verdict, brings }: Prediction): string[] =
 interface Props {
   readonly analysis: Analysis;
   readonly finding: Finding;
+  /** Where it is to speak for every place of its cause */
+  readonly cause?: Cause;
 }
 
+/** So many places are named at once. */
+const NAMED = 6;
+
+/** Every place of a cause by name, the first few in sight. */
+const Places = ({ analysis, cause }: { readonly analysis: Analysis; readonly cause: Cause }) => {
+  const names = cause.places.map((place) => placeName(analysis, place));
+  const rest = names.slice(NAMED);
+  return (
+    <Text fontSize="xs" mt="1.5" color="ink.soft">
+      In: {names.slice(0, NAMED).join(', ')}
+      {rest.length > 0 && (
+        <details>
+          <summary>and {rest.length} more</summary>
+          {rest.join(', ')}
+        </details>
+      )}
+    </Text>
+  );
+};
+
 /** A finding: what happens, why, what to do, its fixes with what each would change, and its sums. */
-export const FindingCard = ({ analysis, finding }: Props) => {
+export const FindingCard = ({ analysis, finding, cause }: Props) => {
   const { run } = useRigSession();
   const money = useMoney();
   const rigId = useRigId();
   const card = useRef<HTMLElement>(null);
   const isSeen = useSeen(card);
   const key = findingKey(finding);
+  const title = cause?.title ?? finding.title;
+  const isMany = cause !== undefined && cause.places.length > 1;
   const tried = useTask({
     analysis,
-    key,
-    ask: (tasks, onProgress) => tasks.offers(key, onProgress),
+    key: cause ? `${key} ${cause.places.length}` : key,
+    ask: (tasks, onProgress) =>
+      cause ? tasks.offersOfCause(key, onProgress) : tasks.offers(key, onProgress),
     isSeen,
   });
   const offers = tried.state === 'done' ? tried.value : [];
@@ -56,7 +83,7 @@ export const FindingCard = ({ analysis, finding }: Props) => {
     <Box
       as="article"
       ref={card}
-      aria-label={finding.title}
+      aria-label={title}
       aria-busy={tried.state === 'working'}
       borderWidth="1px"
       borderColor="rule"
@@ -70,12 +97,13 @@ export const FindingCard = ({ analysis, finding }: Props) => {
           <LevelMark level={finding.level} />
         </Box>
         <Text as="h3" fontWeight="600" lineHeight="1.3">
-          {finding.title}
+          {title}
         </Text>
       </Flex>
       <Text fontSize="sm" mt="1">
         {finding.says}
       </Text>
+      {isMany && <Places analysis={analysis} cause={cause} />}
       {tried.state === 'working' && (
         <Text fontSize="xs" color="ink.soft" mt="2" className="screen-only">
           Trying what would help{tried.of > 1 ? `: ${tried.tried + 1} of ${tried.of}` : ''} …

@@ -3,7 +3,7 @@
 import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
-import { type Analysis, AREA_IDS, AREAS, type Finding, type Level } from '@echo-loom/core';
+import { type Analysis, AREA_IDS, AREAS, type Cause, type Level } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { memo, useState } from 'react';
 import { useGrowing } from '@/ui/useGrowing';
@@ -22,17 +22,18 @@ const AT_A_TIME = 3;
 interface CardProps {
   readonly rigId: string;
   readonly analysis: Analysis;
-  readonly finding: Finding;
+  readonly cause: Cause;
 }
 
 /** A finding with the way to its place on the loom. Drawn once, however many more come below it. */
-const Card = memo(({ rigId, analysis, finding }: CardProps) => {
+const Card = memo(({ rigId, analysis, cause }: CardProps) => {
+  const { finding } = cause;
   const select = useLoomView((view) => view.select);
   const router = useRouter();
   const item = itemOf(analysis, finding);
   return (
     <Box>
-      <FindingCard analysis={analysis} finding={finding} />
+      <FindingCard analysis={analysis} finding={finding} cause={cause} />
       {item && (
         <Button
           size="xs"
@@ -58,11 +59,11 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
   const analysis = useRig((state) => state.analysis);
   const [area, setArea] = useState('');
   const [level, setLevel] = useState('');
-  const findings = analysis.findings.filter(
-    (finding) =>
+  const causes = analysis.causes.filter(
+    ({ finding }) =>
       (area === '' || finding.area === area) && (level === '' || finding.level === level),
   );
-  const drawn = useGrowing(findings.length, AT_A_TIME, `${area} ${level}`);
+  const drawn = useGrowing(causes.length, AT_A_TIME, `${area} ${level}`);
   const filter = (
     label: string,
     value: string,
@@ -94,10 +95,10 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
         {filter('Level', level, LEVELS, setLevel)}
         {filter('Area', area, AREA_OPTIONS, setArea)}
         <Text fontSize="sm" color="ink.soft">
-          {findings.length} of {analysis.findings.length}
+          {causes.length} of {analysis.causes.length}
         </Text>
       </Flex>
-      {findings.length === 0 && (
+      {causes.length === 0 && (
         <Text>
           {analysis.findings.length === 0
             ? 'Nothing found. The rig does what it says.'
@@ -105,12 +106,12 @@ export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
         </Text>
       )}
       <Flex direction="column" gap="3" maxW="760px">
-        {findings.slice(0, drawn).map((finding, index) => (
+        {causes.slice(0, drawn).map((cause, index) => (
           <Card
-            key={`${finding.code} ${index}`}
+            key={`${cause.finding.code} ${index}`}
             rigId={rigId}
             analysis={analysis}
-            finding={finding}
+            cause={cause}
           />
         ))}
       </Flex>

@@ -90,7 +90,8 @@ export const linear = ({
   pass(3000 / (3000 + source));
   watts += Math.max(0, volts(einDbu) ** 2 - thermalVolts(150) ** 2);
   pass(Math.pow(10, gainDb / 20) / volts(10));
-  watts += Math.pow(10, -110 / 20) ** 2;
+  // A dynamic range of 110 dB(A), which white noise passes by 2 dB unweighted.
+  watts += Math.pow(10, -108 / 20) ** 2;
   return { signal, noise: Math.sqrt(watts) };
 };
 
@@ -184,6 +185,7 @@ export const longerVolts = ({
     into(1200);
     pass(0.1);
     source = 150;
+    watts += thermalVolts(150) ** 2;
   }
   if (radio) {
     into(3000);

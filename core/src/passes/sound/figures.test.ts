@@ -24,7 +24,7 @@ describe('the figures of a level', () => {
     expect(peakDb(figures())).toBeCloseTo(-7.01, 2);
     expect(headroomDb(figures())).toBeCloseTo(7.01, 2);
   });
-  it('stands 60 dB over its noise as stated, 62 with all in dB(A)', () => {
+  it('stands 60 dB over its noise, 62 in dB(A)', () => {
     expect(snrDb(figures())).toBe(60);
     expect(snrAWeightedDb(figures())).toBe(62);
   });
@@ -115,7 +115,7 @@ describe('who makes the noise', () => {
   });
   it('stands at the end of the way as worked example A has it', () =>
     expect(shares.map(({ atEndDb }) => Number(atEndDb.toFixed(2)))).toEqual([
-      -84.74, -85.26, -110,
+      -84.74, -85.26, -108,
     ]));
   it('is not told of a voice whose level is not known', () => {
     const silent = analyse(

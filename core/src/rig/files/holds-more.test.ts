@@ -1,11 +1,14 @@
 import { analyse } from '../../analyse';
 import { oldFile, read } from './files-for-cases';
 
-/** Stops, warnings and notes as version 7 was judged; one warning less where nobody had set an exposure. */
+/**
+ * Stops, warnings and notes of rigs of version 7, a cause counted once. The hall's 24 open microphones
+ * come back together 2.1 dB louder than they went in, which no single loop says.
+ */
 const JUDGED = {
-  'second-firing': [8, 24, 12],
-  'night-tide': [1, 8, 6],
-  'harbour-hall': [0, 5, 6],
+  'second-firing': [7, 15, 9],
+  'night-tide': [1, 6, 6],
+  'harbour-hall': [1, 5, 6],
 } as const;
 
 describe.each(Object.entries(JUDGED))('%s of version 7', (name, judged) => {
@@ -21,7 +24,7 @@ describe.each(Object.entries(JUDGED))('%s of version 7', (name, judged) => {
     expect(Object.values(rig.scenes).every(({ selects }) => selects.length === 0)).toBe(true);
     expect(Object.values(rig.panel.buttons).every(({ handId }) => handId === null)).toBe(true);
   });
-  it('is judged as before', () => {
+  it('is judged as its figures are', () => {
     const { stops, warns, notes } = analyse(rig).verdict;
     expect([stops, warns, notes]).toEqual(judged);
   });

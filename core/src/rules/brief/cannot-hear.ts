@@ -11,6 +11,7 @@ export const cannotHear = coverageRule({
   houseRule: 'monitoring',
   advice: 'Give them a feed with everyone in it but themself.',
   matters: ['ears'],
+  together: (count) => `${count} people cannot hear`,
   looksFor:
     'Someone on site without a headphone feed, or a remote guest who does not get a mix ' +
     'of everyone but themself; traced through the buses.',

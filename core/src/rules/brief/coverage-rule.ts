@@ -4,7 +4,10 @@ import type { CoverageLine, Need } from '../../passes/coverage/line';
 import type { HouseRules, Rig } from '../../rig';
 import type { Level, Rule } from '../rule';
 
-interface Draft extends Pick<Rule, 'code' | 'looksFor' | 'why' | 'remedy' | 'matters'> {
+interface Draft extends Pick<
+  Rule,
+  'code' | 'looksFor' | 'why' | 'remedy' | 'matters' | 'together'
+> {
   readonly need: Need;
   /** How bad a line is; null where it is not this rule's */
   readonly level: (line: CoverageLine, rig: Rig) => Level | null;

@@ -18,7 +18,7 @@ export type Found = Omit<Finding, 'code' | 'area' | 'houseRule'>;
 export const houseRule = (
   houseRule: keyof HouseRules,
   code: string,
-  texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'matters'>,
+  texts: Pick<Rule, 'looksFor' | 'why' | 'remedy' | 'matters' | 'together'>,
   find: (measured: Measured) => Found[],
   more: Pick<Rule, 'fixes' | 'sums'> = {},
 ): Rule => ({

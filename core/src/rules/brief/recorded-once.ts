@@ -8,6 +8,7 @@ export const recordedOnce = coverageRule({
   houseRule: 'recordingsOfVoice',
   advice:
     'Send the sound to a second machine as well: a stand-alone recorder on the interface’s or mixer’s output.',
+  together: (count) => `${count} voices have too few recordings`,
   looksFor:
     'A voice on fewer independent recordings than the house rule asks for. Two files of ' +
     'one computer are one recording.',

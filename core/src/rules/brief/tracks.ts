@@ -17,6 +17,7 @@ export const cutSchool = houseRule(
   'cut',
   'brief.tracks',
   {
+    together: (count) => `${count} voices have no file of their own`,
     looksFor: 'A voice without a track of its own where the school is to edit.',
     why: 'Two people who laugh at once cannot be taken apart in a mix.',
     remedy: 'Record a track per voice, or choose the school of one take.',

@@ -36,11 +36,11 @@ export const compressorIdle = eachSoundRule<Compressor>(
     sums: ({ voiceIn, curve }) => [
       {
         label: 'Loudest peaks over the threshold',
-        formula: 'average + spread + crest − threshold',
+        formula: 'average + spread + (crest − 3.01) − threshold',
         inputs: [
           { name: 'average there', value: voiceIn.averageDb, unit: voiceIn.unit },
           { name: 'spread', value: voiceIn.loudestDb - voiceIn.averageDb, unit: 'dB' },
-          { name: 'crest', value: voiceIn.peakDb - voiceIn.averageDb, unit: 'dB' },
+          { name: 'peaks over it', value: voiceIn.peakDb - voiceIn.averageDb, unit: 'dB' },
           { name: 'threshold', value: curve.thresholdDb, unit: voiceIn.unit },
         ],
         result: voiceIn.loudestDb + voiceIn.peakDb - voiceIn.averageDb - curve.thresholdDb,

@@ -10,6 +10,7 @@ import { setGains } from './set-gains';
 export const gainHot: Rule = {
   code: 'sound.gain-hot',
   area: 'sound',
+  together: (count) => `${count} voices stand over the house level`,
   looksFor: 'A microphone recorded more than 3 dB over the house level.',
   why: 'The next laugh reaches the ceiling, and a clipped recording cannot be mended.',
   remedy: 'Turn the gain down to what the sum asks for.',

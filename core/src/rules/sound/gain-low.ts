@@ -41,6 +41,7 @@ const turnUp = (measured: Measured, { stage, missingDb, gains: [nearest] }: Conv
 export const gainLow: Rule = {
   code: 'sound.gain-low',
   area: 'sound',
+  together: (count) => `${count} voices stand under the house level`,
   looksFor:
     'A microphone recorded more than 3 dB under the house level although its gains could still be turned up.',
   why: 'A quiet recording is raised later together with its noise.',

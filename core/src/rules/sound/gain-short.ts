@@ -125,6 +125,7 @@ const otherInput = (measured: Measured, level: ConverterLevel): Fix | null => {
 export const gainShort: Rule = {
   code: 'sound.gain-short',
   area: 'sound',
+  together: (count) => `${count} voices are short of gain`,
   looksFor:
     'A microphone that stays under the house recording level with every gain on its way turned fully up.',
   why:

@@ -104,7 +104,7 @@ ruleCases('sound.noise', {
       }).build(),
       level: 'warn',
       sum: 45.297,
-      says: /booster would bring gain but change the noise by only/,
+      says: /booster would bring gain but make the noise 1\.0 dB worse/,
     },
   },
 });

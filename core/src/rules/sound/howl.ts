@@ -76,8 +76,8 @@ export const howl = eachSoundRule<Loops>(
       const { powerDb, loudspeakers, loops: all } = together;
       if (powerDb <= STABLE_DB + ABOUT_DB) return null;
       return {
-        level: powerDb >= 0 ? 'stop' : 'warn',
-        title: powerDb >= 0 ? 'This will howl' : `${figure(-powerDb)} dB from howling`,
+        level: powerDb > ABOUT_DB ? 'stop' : 'warn',
+        title: powerDb > ABOUT_DB ? 'This will howl' : `${figure(-powerDb)} dB from howling`,
         says:
           `${microphonesOf(measured, together)} come${all.length === 1 ? 's' : ''} back from ` +
           `${loudspeakers.map(({ name }) => name).join(' and ')} ` +

@@ -69,6 +69,7 @@ const aboutEven = (measured: Measured, stage: Stage, snr: number): Finding => {
 export const noise: Rule = {
   code: 'sound.noise',
   area: 'sound',
+  together: (count) => `${count} microphones near or under the house ratio`,
   looksFor: 'A microphone whose signal-to-noise ratio at the converter is under the house rule.',
   why: 'Hiss is heard in every pause, and a compressor later brings it up.',
   remedy:

@@ -12,6 +12,7 @@ import { setGains } from './set-gains';
 export const peaksHigh = eachSoundRule<ConverterLevel>(
   'sound.peaks-high',
   {
+    together: (count) => `Peaks of ${count} voices are too high`,
     looksFor: 'A voice whose average is right and whose peaks pass the level of the house school.',
     why: 'The school is a pair: an average to be heard by, and peaks that leave room for a laugh.',
     remedy: 'Turn the gain down until the peaks stay under it; the average may be lower then.',

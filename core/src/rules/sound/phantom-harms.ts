@@ -49,8 +49,10 @@ export const phantomHarms: Rule = {
         label: `Switch phantom power off at ${nameOf(measured, phantom.supply)}`,
         command: switchOff(phantom.supply.device.id, phantom.control),
       },
-      ...toAnother(node, phantom, measured),
-      ...behindBooster(node, measured),
+      // Where nobody else needs it, the switch is the whole remedy.
+      ...(sharers(measured, phantom.supply, phantom.control).length > 0
+        ? [...toAnother(node, phantom, measured), ...behindBooster(node, measured)]
+        : []),
     ];
   },
 };
