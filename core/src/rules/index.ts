@@ -63,6 +63,8 @@ import { recordingLimit } from './picture/recording-limit';
 import { sceneDark } from './picture/scene-dark';
 import { sceneImpossible } from './picture/scene-impossible';
 import { sceneOffPanel } from './picture/scene-off-panel';
+import { sceneOdd } from './picture/scene-odd';
+import { noMultiview } from './picture/no-multiview';
 import { sceneSilent } from './picture/scene-silent';
 import { sharpThin } from './picture/sharp-thin';
 import { shotMissed } from './picture/shot-missed';
@@ -205,6 +207,8 @@ export const RULES: readonly Rule[] = [
   sceneImpossible,
   sceneDark,
   sceneSilent,
+  noMultiview,
+  sceneOdd,
   noSupply,
   steppedDown,
   rateMismatch,

@@ -50,6 +50,9 @@ const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => 
     }));
 };
 
+/** A class of cable that goes no farther than this is sold in its full length. @unit m */
+const WHOLE_LENGTH_M = 1;
+
 /** The rule of reach for one family of cables: warn from the house share, stop beyond. */
 export const reachRule = (
   area: Area,
@@ -66,7 +69,9 @@ export const reachRule = (
       if (!families.includes(edge.from.port.family)) continue;
       const reach = reachOfLink(measured, edge);
       const { lengthM } = edge.link.cable;
-      if (reach === 0 || lengthM <= reach * measured.rig.houseRules.reachWarnShare) continue;
+      // Cables of a metre are made for their whole length.
+      const share = reach <= WHOLE_LENGTH_M ? 1 : measured.rig.houseRules.reachWarnShare;
+      if (reach === 0 || lengthM <= reach * share) continue;
       const beyond = lengthM > reach;
       findings.push({
         code,

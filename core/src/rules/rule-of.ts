@@ -174,7 +174,9 @@ export interface CameraInShow {
   readonly camera: CameraFigures;
   /** @unit min; null where there is no brief */
   readonly showMin: number | null;
-  /** The format it is set to, as the document writes it */
+  /** How long it stands switched on before it. @unit min */
+  readonly setUpMin: number;
+  /** The format it sends or records, as the document writes it; what fits best where it is left to choose */
   readonly format: string | null;
   /** The control that format was set by */
   readonly formatControl: string;

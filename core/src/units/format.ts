@@ -47,6 +47,10 @@ export const parseFormat = (text: string): Format => {
 export const formatName = ({ width, height, scan, rate: r }: Format): string =>
   `${width * 9 === height * 16 ? height : `${width}×${height}`}${scan}${rateName(r)}`;
 
+/** A format as the document writes it: 1920x1080p60000/1001. */
+export const formatText = ({ width, height, scan, rate: { num, den } }: Format): string =>
+  `${width}x${height}${scan}${num}${den === 1 ? '' : `/${den}`}`;
+
 /** Size, scan and exact rate all the same. */
 export const isSameFormat = (a: Format, b: Format): boolean =>
   a === b ||

@@ -6,6 +6,7 @@ import type { Measured } from '../measure';
 export interface UsbStream {
   readonly from: PortNode;
   readonly label: string;
+  readonly isPicture: boolean;
   /** null where it cannot be told */
   readonly mBps: number | null;
 }
@@ -28,6 +29,8 @@ export interface UsbLinkBranch extends UsbBranch {
 export interface UsbControllerBranch extends UsbBranch {
   readonly deviceId: string;
   readonly controller: string;
+  /** Everything at 480 Mb/s below it, or everything faster: a hub and a controller keep the two apart */
+  readonly side: 'slow' | 'fast';
 }
 export interface UsbTree {
   readonly links: ReadonlyMap<string, UsbLinkBranch>;
@@ -40,6 +43,20 @@ export interface UsbTree {
  */
 export const usableMBps = (gbps: number): number => (gbps >= 10 ? 1000 : gbps >= 5 ? 400 : 24.576);
 
+/**
+ * What everything at 480 Mb/s below one controller shares, also behind a faster hub: at most 80 % of each
+ * microframe, about 40 MB/s in practice. @unit MB/s @source handbook 3-picture, USB 2.0
+ */
+export const SLOW_BUS_MBPS = 40;
+
+/** Under this a link is a USB 2.0 one. @unit Gb/s */
+const FAST_GBPS = 5;
+
+/** What a link carries: one stream of pictures at 480 Mb/s has one endpoint, several share the bus. */
+const limitOf = (gbps: number, streams: readonly UsbStream[]): number =>
+  gbps >= FAST_GBPS || streams.filter(({ isPicture }) => isPicture).length < 2
+    ? usableMBps(gbps)
+    : SLOW_BUS_MBPS;
 /** One channel of 24-bit sound at 48 kHz. @unit MB/s */
 const SOUND_CHANNEL_MBPS = 0.144;
 
@@ -82,7 +99,12 @@ export const usbPass = (measured: Measured): UsbTree => {
       const mBps = picture[stage.index]?.streamMBps ?? null;
       streamAt[stage.index] = {
         key: `${at.index} picture`,
-        stream: { from: at, label: `${measured.device(at.device).name}: picture`, mBps },
+        stream: {
+          from: at,
+          label: `${measured.device(at.device).name}: picture`,
+          isPicture: true,
+          mBps,
+        },
       };
     } else {
       const made = via.by === 'route' ? via.route.id : 'source';
@@ -92,12 +114,14 @@ export const usbPass = (measured: Measured): UsbTree => {
         stream: {
           from: at,
           label: `${measured.device(at.device).name}: sound`,
+          isPicture: false,
           mBps: SOUND_CHANNEL_MBPS,
         },
       };
     }
   }
 
+  const slow = slowStreams(onLink);
   const links = new Map<string, UsbLinkBranch>();
   const atController = new Map<
     string,
@@ -106,15 +130,18 @@ export const usbPass = (measured: Measured): UsbTree => {
   for (const [link, streamsByKey] of onLink) {
     const { from, to } = link;
     if (from.port.family !== 'usb' || to.port.family !== 'usb') continue;
+    const gbps = gbpsOf(link);
     const cableGbps = cable(link.link.cable.kind).maxGbps ?? Infinity;
-    const gbps = Math.min(from.port.gbps, to.port.gbps, cableGbps);
     const slowest = to.port.gbps === gbps ? 'socket' : cableGbps === gbps ? 'cable' : 'device';
-    const streams = [...streamsByKey.values()];
+    // On a fast link, what is slow behind a hub runs beside the rest and not with it.
+    const streams = [...streamsByKey].flatMap(([key, stream]) =>
+      gbps >= FAST_GBPS && slow.has(key) ? [] : [stream],
+    );
     links.set(link.id, {
       link,
       streams,
       loadMBps: sum(streams),
-      limitMBps: usableMBps(gbps),
+      limitMBps: limitOf(gbps, streams),
       gbps,
       slowest,
     });
@@ -132,13 +159,41 @@ export const usbPass = (measured: Measured): UsbTree => {
     for (const [streamKey, stream] of streamsByKey) branch.streams.set(streamKey, stream);
     atController.set(key, branch);
   }
-  const controllers = [...atController.values()].map(({ deviceId, controller, gbps, streams }) => ({
-    deviceId,
-    controller,
-    gbps,
-    streams: [...streams.values()],
-    loadMBps: sum(streams.values()),
-    limitMBps: usableMBps(gbps),
-  }));
+  const controllers = [...atController.values()].flatMap(({ gbps, streams, ...which }) =>
+    (['slow', 'fast'] as const).flatMap((side): UsbControllerBranch[] => {
+      const own = [...streams].flatMap(([key, stream]) =>
+        slow.has(key) === (side === 'slow') ? [stream] : [],
+      );
+      return own.length === 0
+        ? []
+        : [
+            {
+              ...which,
+              side,
+              gbps: side === 'slow' ? 0.48 : gbps,
+              streams: own,
+              loadMBps: sum(own),
+              limitMBps: side === 'slow' ? SLOW_BUS_MBPS : usableMBps(gbps),
+            },
+          ];
+    }),
+  );
   return { links, controllers };
+};
+
+const gbpsOf = ({ from, to, link }: LinkEdge): number =>
+  Math.min(
+    from.port.family === 'usb' ? from.port.gbps : Infinity,
+    to.port.family === 'usb' ? to.port.gbps : Infinity,
+    cable(link.cable.kind).maxGbps ?? Infinity,
+  );
+
+/** Streams that pass a link at 480 Mb/s on their way: from there on they stay on the slow side. */
+const slowStreams = (
+  onLink: ReadonlyMap<LinkEdge, ReadonlyMap<string, UsbStream>>,
+): ReadonlySet<string> => {
+  const slow = new Set<string>();
+  for (const [link, streams] of onLink)
+    if (gbpsOf(link) < FAST_GBPS) for (const key of streams.keys()) slow.add(key);
+  return slow;
 };

@@ -11,7 +11,7 @@ import {
 import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../../units';
 import type { Measured } from '../measure';
 import { negotiate, type Negotiation } from './negotiate';
-import { payloadAt, type PictureStop, stopOnLink } from './on-link';
+import { payloadAt, type PictureStop, screenFormat, stopOnLink } from './on-link';
 import { bitsPerPixel, codingSetting, flag, formatSetting, unpowered } from './settings';
 
 export type { Candidate, Negotiation, Obstacle } from './negotiate';
@@ -78,11 +78,13 @@ const withoutPayload = (before: PictureFigures): PictureFigures =>
 const overLink = (measured: Measured, before: PictureFigures, stage: Stage): PictureFigures => {
   if (before.format === null || stage.at.port.family !== 'picture' || stage.via.by !== 'link')
     return withoutPayload(before);
-  const payloadGbps = payloadAt(stage.at, before.format, before.coding);
+  const format = screenFormat(measured, stage.via.link, before.format, before.coding);
+  const payloadGbps = payloadAt(stage.at, format, before.coding);
   return {
     ...before,
+    format,
     payloadGbps,
-    stop: before.stop ?? stopOnLink(measured, stage.via.link, before.format, payloadGbps),
+    stop: before.stop ?? stopOnLink(measured, stage.via.link, format, payloadGbps),
   };
 };
 

@@ -9,6 +9,7 @@ import {
   linkBitsPerPixel,
   linkPayloadGbps,
   parseFormat,
+  pixelsPerSecond,
 } from '../../units';
 
 /** Why a picture gets no further than a stage. */
@@ -78,6 +79,31 @@ export const stopOnLink = (
         by: 'input',
         says: `${measured.device(to.device).name}, ${to.port.name} does not take ${name}`,
       };
+};
+
+/**
+ * What a computer sends to one of its screens: each has a format of its own, apart from the programme's.
+ * @returns the largest the screen takes where it does not take the one that is made; otherwise that
+ */
+export const screenFormat = (
+  measured: Measured,
+  edge: LinkEdge,
+  made: Format,
+  coding: Coding | null,
+): Format => {
+  const { from, to } = edge;
+  if (
+    from.device.model.kind !== 'computer' ||
+    from.port.family !== 'picture' ||
+    to.port.family !== 'picture' ||
+    to.port.accepts === undefined ||
+    accepts(to, made)
+  )
+    return made;
+  const [best] = formatsOf(to.port.accepts)
+    .filter((format) => stopOnLink(measured, edge, format, payloadAt(to, format, coding)) === null)
+    .sort((a, b) => pixelsPerSecond(b) - pixelsPerSecond(a));
+  return best ?? made;
 };
 
 /** Why a cable is too long for a load. @returns null where it is not, or the load is not known */

@@ -1,4 +1,4 @@
-import { frameMs } from '../../units';
+import { framesPerSecond } from '../../units';
 import { numberSetting } from '../../rig';
 import type { Measured } from '../measure';
 
@@ -40,7 +40,8 @@ export const timePass = (measured: Measured): readonly Delay[] => {
             : delay.frames === 0
               ? 0
               : format
-                ? delay.frames * frameMs(format.rate)
+                ? // Two fields make a frame: two frames of 1080i50 are 80 ms.
+                (1000 * delay.frames) / framesPerSecond(format)
                 : null;
     delays[stage.index] =
       ms === 0

@@ -4,25 +4,25 @@ import { cameraRule, setFix } from '../rule-of';
 export const battery = cameraRule(
   'picture.battery',
   {
-    looksFor: 'A camera on a battery that does not last the show.',
+    looksFor: 'A camera on a battery that does not last set-up and show.',
     why: 'It stops in the middle of a take, and changing the battery moves the shot.',
     remedy: 'Use a mains adapter, or change batteries in a break that is planned.',
     source: 'handbook 3-picture, continuous run',
   },
-  ({ node, camera, showMin }, measured) => {
+  ({ node, camera, showMin, setUpMin }, measured) => {
     if (
       !camera.battery ||
       showMin === null ||
       switchSetting(measured.device(node), camera.battery.mainsControl) ||
-      camera.battery.lastsMin >= showMin
+      camera.battery.lastsMin >= showMin + setUpMin
     )
       return null;
     return {
       level: 'stop',
       title: `Battery ends after ${camera.battery.lastsMin} min`,
       says:
-        `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery and the show ` +
-        `lasts ${showMin} min. Put it on a mains adapter.`,
+        `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery; set-up and show ` +
+        `take ${setUpMin} + ${showMin} min. Put it on a mains adapter.`,
     };
   },
   ({ node, camera }, measured) =>
@@ -36,17 +36,18 @@ export const battery = cameraRule(
           ),
         ]
       : [],
-  ({ camera, showMin }) =>
+  ({ camera, showMin, setUpMin }) =>
     camera.battery && showMin !== null
       ? [
           {
             label: 'Batteries needed',
-            formula: 'show ÷ battery',
+            formula: '(set-up + show) ÷ battery',
             inputs: [
+              { name: 'set-up', value: setUpMin, unit: 'min' },
               { name: 'show', value: showMin, unit: 'min' },
               { name: 'battery', value: camera.battery.lastsMin, unit: 'min' },
             ],
-            result: showMin / camera.battery.lastsMin,
+            result: (setUpMin + showMin) / camera.battery.lastsMin,
             unit: 'batteries',
             source: 'typical of the class',
           },

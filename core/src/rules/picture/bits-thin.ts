@@ -15,12 +15,16 @@ import { pictureRule } from '../rule-of';
 const THIN = 0.05;
 const TOO_THIN = 0.03;
 
+/** Bits that a codec needs for the same picture, of those of the common one. @source handbook 3-picture, codecs differ */
+const SHARE_OF_BITS = { AVC: 1, HEVC: 0.6, AV1: 0.5 } as const;
+
 const thin = (measured: Measured): { id: string; deliverable: Deliverable; bits: number }[] =>
   inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(([id, deliverable]) => {
     const { format, bitrateMbps, codec } = deliverable;
     if (format === null || bitrateMbps === null || codec === 'intra-frame' || codec === 'PCM')
       return [];
-    const bits = deliveredBitsPerPixel(parseFormat(format), bitrateMbps);
+    // A newer codec does with fewer bits what the common one needs.
+    const bits = deliveredBitsPerPixel(parseFormat(format), bitrateMbps) / SHARE_OF_BITS[codec];
     return bits < THIN ? [{ id, deliverable, bits }] : [];
   });
 

@@ -1,8 +1,8 @@
-import { isIdle, type PortNode } from '../../graph';
+import { type DeviceNode, isIdle, type PortNode } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { pass } from '../../passes/pass';
 import { choiceSetting, type Device, type PictureSource } from '../../rig';
-import { isFormatText, parseFormat } from '../../units';
+import { formatText, isFormatText, parseFormat, pixelsPerSecond } from '../../units';
 import type { CameraInShow } from '../rule-of';
 
 /** Cameras with a plug in a picture output, or with a recording of their own, whose figures are known. */
@@ -34,6 +34,24 @@ const mostAsked = (device: Device, ports: readonly PortNode[]): PictureSource | 
       undefined,
     );
 
+/** What a camera is set to; where it is to send the best that fits, what that came to. */
+const formatOf = (
+  measured: Measured,
+  device: Device,
+  node: DeviceNode,
+  { formatControl }: PictureSource,
+): string | null => {
+  const set = choiceSetting(device, formatControl);
+  if (set !== undefined && isFormatText(set)) return set;
+  const sent = measured.traced.stages.flatMap(({ signal, via, at, index }) =>
+    signal === 'picture' && via.by === 'source' && at.device.id === node.id
+      ? (measured.picture[index]?.format ?? [])
+      : [],
+  );
+  const [largest] = sent.sort((a, b) => pixelsPerSecond(b) - pixelsPerSecond(a));
+  return largest ? formatText(largest) : (set ?? null);
+};
+
 const find = (measured: Measured): CameraInShow[] =>
   [...measured.graph.devices.values()].flatMap((node) => {
     const { camera } = node.model;
@@ -49,7 +67,8 @@ const find = (measured: Measured): CameraInShow[] =>
         node,
         camera,
         showMin: measured.rig.brief?.lengthMin ?? null,
-        format: choiceSetting(device, picture.formatControl) ?? null,
+        setUpMin: measured.rig.brief?.setUpMin ?? 0,
+        format: formatOf(measured, device, node, picture),
         formatControl: picture.formatControl,
         isRecording: inUse.some(({ port }) => port.records !== undefined),
       },

@@ -76,7 +76,9 @@ export const firstDecides = pictureRule(
         .flatMap(({ node, control, format }) => {
           const choice = entry(node.model.controls, control);
           if (choice?.type !== 'choice') return [];
-          const wanted = format ?? parseFormat(measured.rig.houseRules.chosenFormat);
+          // What the first input happens to send is kept, unless it is interlaced.
+          const wanted =
+            format?.scan === 'p' ? format : parseFormat(measured.rig.houseRules.chosenFormat);
           const option = choice.options.find(
             ({ value }) => value !== FIRST_CONNECTED && isSameFormat(parseFormat(value), wanted),
           );

@@ -15,7 +15,7 @@ const weight = ({ end }: Thread): number =>
 export const sourcesOnAir = (
   measured: Measured,
   holds: (figures: PictureFigures) => boolean,
-): { source: Stage; end: string; endIsScreen: boolean }[] => {
+): { source: Stage; last: Stage; end: string; endIsScreen: boolean }[] => {
   const { picture } = measured;
   const found = new Map<Stage, Thread>();
   for (const thread of measured.traced.threads) {
@@ -27,6 +27,7 @@ export const sourcesOnAir = (
   }
   return [...found].map(([source, thread]) => ({
     source,
+    last: thread.last,
     end: measured.device(thread.end.device).name,
     endIsScreen: weight(thread) === 0,
   }));

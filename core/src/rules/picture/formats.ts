@@ -7,7 +7,14 @@ import { pass } from '../../passes/pass';
 import type { PictureStop } from '../../passes/picture';
 import { eachPicture } from '../../passes/stages';
 import { apply, choiceSetting, type Control, entry, settingOf } from '../../rig';
-import { type Format, framesPerSecond, isFormatText, parseFormat } from '../../units';
+import {
+  type Format,
+  framesPerSecond,
+  isFormatText,
+  parseFormat,
+  type Rate,
+  sameRate,
+} from '../../units';
 import { type About, atStage } from '../about';
 import type { Finding } from '../rule';
 
@@ -34,16 +41,29 @@ export const formatChoice = (
 
 const weight = (format: Format): number => format.width * format.height * framesPerSecond(format);
 
-/** Options of a choice of formats, best picture first, at most as heavy as the present one. */
-const lighterFormats = (
+/**
+ * Options of a choice of formats in the order they are tried: those at the rate of the house first, and of
+ * these the best picture that is no heavier than the present one; then the heavier ones, the lightest first.
+ */
+const formatsInOrder = (
   options: readonly { value: string; label: string }[],
   present: string | undefined,
+  houseRate: Rate,
 ): { value: string; label: string }[] => {
   const limit =
     present === undefined || !isFormatText(present) ? Infinity : weight(parseFormat(present));
+  const rank = (value: string): number => {
+    const format = parseFormat(value);
+    return (sameRate(format.rate, houseRate) ? 0 : 2) + (weight(format) <= limit ? 0 : 1);
+  };
   return options
-    .filter(({ value }) => value !== present && weight(parseFormat(value)) <= limit)
-    .sort((a, b) => weight(parseFormat(b.value)) - weight(parseFormat(a.value)));
+    .filter(({ value }) => value !== present)
+    .sort((a, b) => {
+      const heavier = weight(parseFormat(b.value)) - weight(parseFormat(a.value));
+      return (
+        rank(a.value) - rank(b.value) || (rank(a.value) % 2 === 0 ? heavier : -heavier)
+      );
+    });
 };
 
 /**
@@ -60,7 +80,8 @@ export const workingFormat = (
   if (!choice) return [];
   const { id } = source.at.device;
   const device = measured.device(source.at.device);
-  for (const option of lighterFormats(choice.options, choice.value)) {
+  const { rate } = parseFormat(measured.rig.houseRules.chosenFormat);
+  for (const option of formatsInOrder(choice.options, choice.value, rate)) {
     const command = {
       type: 'setControl',
       deviceId: id,

@@ -1,6 +1,24 @@
-import { entry } from '../../rig';
-import { isFormatText, parseFormat, sameRate } from '../../units';
+import { type CameraFigures, entry } from '../../rig';
+import { isFormatText, nominalRate, parseFormat, sameRate } from '../../units';
 import { cameraRule, setFix } from '../rule-of';
+
+/** How long it lasts in a format, looked up at its nominal rate: 29.97 heats as 30 does. @unit min */
+const heatMinAt = ({ heatMin = {} }: CameraFigures, format: string | null): number | undefined => {
+  if (format === null || !isFormatText(format)) return undefined;
+  const exact = entry(heatMin, format);
+  if (exact !== undefined) return exact;
+  const sent = parseFormat(format);
+  return Object.entries(heatMin).find(([text]) => {
+    const stated = isFormatText(text) ? parseFormat(text) : null;
+    return (
+      stated !== null &&
+      stated.width === sent.width &&
+      stated.height === sent.height &&
+      stated.scan === sent.scan &&
+      nominalRate(stated.rate, sent.rate)
+    );
+  })?.[1];
+};
 
 export const heat = cameraRule(
   'picture.heat',
@@ -13,7 +31,7 @@ export const heat = cameraRule(
     source: 'handbook 3-picture, continuous run; typical figures at 25 °C',
   },
   ({ node, camera, showMin, format }, measured) => {
-    const lastsMin = format === null ? undefined : entry(camera.heatMin ?? {}, format);
+    const lastsMin = heatMinAt(camera, format);
     if (lastsMin === undefined || showMin === null || lastsMin >= showMin) return null;
     return {
       level: 'warn',
@@ -33,7 +51,7 @@ export const heat = cameraRule(
         parseFormat(value).height < present.height &&
         parseFormat(value).height >= 1080 &&
         sameRate(parseFormat(value).rate, present.rate) &&
-        (entry(camera.heatMin ?? {}, value) ?? Infinity) >= (showMin ?? 0),
+        (heatMinAt(camera, value) ?? Infinity) >= (showMin ?? 0),
     );
     return cool
       ? [setFix(`Set ${measured.device(node).name} to ${cool.label}`, node.id, control, cool.value)]

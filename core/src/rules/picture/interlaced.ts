@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import { type Format, formatName, isFormatText, parseFormat } from '../../units';
+import { type Format, formatName, isFormatText, parseFormat, sameRate } from '../../units';
 import type { Rule } from '../rule';
 import { aboutConversion, conversions } from './conversions';
 import { formatChoice } from './formats';
@@ -35,12 +35,16 @@ export const interlaced: Rule = {
     const conversion = conversions(measured).find(({ stage }) => stage.index === about.stage);
     const source = conversion && sourceOf(conversion.stage);
     const choice = source && formatChoice(measured, source);
-    const option = choice?.options.find(
+    const inFull = (choice?.options ?? []).filter(
       ({ value }) =>
         conversion &&
         isFormatText(value) &&
         isSamePictureInFull(parseFormat(value), conversion.from),
     );
+    // The rate of the chain first: another one would only judder instead of combing.
+    const option =
+      inFull.find(({ value }) => conversion && sameRate(parseFormat(value).rate, conversion.to.rate)) ??
+      inFull[0];
     return source && choice && option
       ? [
           {

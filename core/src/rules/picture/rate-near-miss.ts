@@ -1,6 +1,7 @@
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
-import { formatName, nearMissRate, parseFormat, rateName, rateToHz, sameRate } from '../../units';
+import { figure } from '../../passes/sum';
+import { formatName, nearMissRate, parseFormat, rateName, sameRate, slipS } from '../../units';
 import type { Rule } from '../rule';
 import { aboutConversion, conversions } from './conversions';
 import { formatChoice } from './formats';
@@ -10,7 +11,7 @@ const CODE = 'picture.rate-near-miss';
 export const rateNearMiss: Rule = {
   code: CODE,
   area: 'picture',
-  looksFor: 'A picture at 29.97 or 59.94 in a chain at 30 or 60, or the other way round.',
+  looksFor: 'A picture at 29.97 or 59.94 in a chain at 30 or 60, either with the half or double of the other, or the other way round.',
   why: 'The two look alike on a menu, and every few seconds a frame is dropped or shown twice.',
   remedy: 'Set every source and the switcher to the same rate.',
   source: 'handbook 3-picture: rates are exact fractions',
@@ -26,7 +27,7 @@ export const rateNearMiss: Rule = {
         says:
           `${measured.device(sourceOf(stage).at.device).name} arrives at ` +
           `${nameOf(measured, stage.parent?.at ?? stage.at)} as ${formatName(from)} and leaves as ` +
-          `${formatName(to)}: about one frame in a thousand is dropped or repeated. Set both to ` +
+          `${formatName(to)}: a frame slips every ${figure(slipS(from.rate, to.rate))} s. Set both to ` +
           'the same rate.',
       })),
   sums: (measured, { about }) =>
@@ -34,12 +35,12 @@ export const rateNearMiss: Rule = {
       .filter(({ stage }) => stage.index === about.stage)
       .map(({ from, to }) => ({
         label: 'Time between dropped frames',
-        formula: '1 ÷ |rate in − rate out|',
+        formula: '1 ÷ |faster − its whole multiple of the slower|',
         inputs: [
           { name: 'rate in', value: `${from.rate.num}/${from.rate.den}`, unit: 'Hz' },
           { name: 'rate out', value: `${to.rate.num}/${to.rate.den}`, unit: 'Hz' },
         ],
-        result: 1 / Math.abs(rateToHz(from.rate) - rateToHz(to.rate)),
+        result: slipS(from.rate, to.rate),
         unit: 's',
         source: 'handbook 3-picture',
       })),

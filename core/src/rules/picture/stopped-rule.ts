@@ -1,11 +1,44 @@
+import { classById } from '../../catalogue';
+import type { Fix } from '../../edits/fix';
+import { splice } from '../../edits/splice';
 import { sourceOf, type Stage } from '../../graph';
+import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import type { PictureStop } from '../../passes/picture';
 import { explainPayload } from '../../passes/picture/sums';
 import { stageOf } from '../../passes/stages';
 import type { Finding, Rule } from '../rule';
-import { pictureRule, type Texts } from '../rule-of';
+import { batchFix, pictureRule, type Texts } from '../rule-of';
 import { aboutStage, stoppedAt, workingFormat } from './formats';
+
+/** A scan converter before the input that does not take the picture, set to the format of the house. */
+const scalerBefore = (measured: Measured, stage: Stage): Fix[] => {
+  const link = stage.via.by === 'link' ? stage.via : stage.parent?.via;
+  if (link?.by !== 'link') return [];
+  const { from, to } = link.link;
+  const scaler = classById('converter-scan');
+  const choice = scaler.controls['format'];
+  const { chosenFormat } = measured.rig.houseRules;
+  if (
+    from.port.connector !== scaler.ports['in']?.connector ||
+    to.port.connector !== scaler.ports['out']?.connector ||
+    choice?.type !== 'choice'
+  )
+    return [];
+  const { commands, deviceId } = splice(measured.rig, link.link, 'converter-scan', {
+    in: 'in',
+    out: 'out',
+  });
+  const isOffered = choice.options.some(({ value }) => value === chosenFormat);
+  return [
+    batchFix(`Put a scan converter before ${nameOf(measured, to)}`, [
+      ...commands,
+      ...(isOffered
+        ? [{ type: 'setControl' as const, deviceId, control: 'format', value: chosenFormat }]
+        : []),
+    ]),
+  ];
+};
 
 /**
  * A rule that speaks where a picture is stopped: its sums are those of the payload there, its fix a
@@ -42,7 +75,12 @@ export const stoppedRule = (
     },
     fixes: (measured, finding) => {
       const stage = stageOf(measured, finding.about.stage);
-      return stage ? workingFormat(measured, finding, sourceOf(stage), rule.find) : [];
+      return stage
+        ? [
+            ...workingFormat(measured, finding, sourceOf(stage), rule.find),
+            ...(kinds.includes('input') ? scalerBefore(measured, stage) : []),
+          ]
+        : [];
     },
   });
   return rule;
