@@ -8,6 +8,7 @@ import {
   linkPayloadGbps,
   loadingDb,
   nearMissRate,
+  slipS,
   parseFormat,
   pixelClockHz,
   pixelsPerSecond,
@@ -110,6 +111,8 @@ describe('rates', () => {
 
 describe('rates that are nearly the same', () => {
   it.each([
+    ['29.97 in 60, as in 30 twice', rate(30000, 1001), rate(60)],
+    ['59.94 in 30', rate(60000, 1001), rate(30)],
     ['59.94 and 60', rate(60000, 1001), rate(60)],
     ['29.97 and 30', rate(30000, 1001), rate(30)],
     ['23.98 and 24', rate(24000, 1001), rate(24)],
@@ -118,10 +121,19 @@ describe('rates that are nearly the same', () => {
     expect([nearMissRate(a, b), nearMissRate(b, a)]).toEqual([true, true]);
   });
   it.each([
+    [rate(30000, 1001), rate(30), 33.37],
+    [rate(60000, 1001), rate(60), 16.68],
+    [rate(60000, 1001), rate(30), 16.68],
+    [rate(30000, 1001), rate(60), 16.68],
+    [rate(24000, 1001), rate(24), 41.71],
+  ])('%j into %j slips every %s s', (a, b, everyS) => {
+    expect(slipS(a, b)).toBeCloseTo(everyS, 2);
+    expect(slipS(b, a)).toBeCloseTo(everyS, 2);
+  });
+  it.each([
     ['the same rate', rate(60), rate(60)],
     ['the same rate written otherwise', rate(120000, 2002), rate(60000, 1001)],
     ['half the rate', rate(30), rate(60)],
-    ['half the rate, nearly', rate(30000, 1001), rate(60)],
     ['24 and 25', rate(24), rate(25)],
     ['25 and 23.98', rate(25), rate(24000, 1001)],
     ['50 and 60', rate(50), rate(60)],

@@ -3,12 +3,13 @@ import { oldFile, read } from './files-for-cases';
 
 /**
  * Stops, warnings and notes of rigs of version 7, a cause counted once. The hall's 24 open microphones
- * come back together 2.1 dB louder than they went in, which no single loop says.
+ * come back together 2.1 dB louder than they went in, which no single loop says, and
+ * a camera's battery lasts the show but not the set-up before it; 59.94 slips in 30 as in 60.
  */
 const JUDGED = {
-  'second-firing': [7, 15, 9],
+  'second-firing': [7, 16, 9],
   'night-tide': [1, 6, 6],
-  'harbour-hall': [1, 5, 6],
+  'harbour-hall': [1, 6, 6],
 } as const;
 
 describe.each(Object.entries(JUDGED))('%s of version 7', (name, judged) => {

@@ -17,12 +17,15 @@ export const battery = cameraRule(
       camera.battery.lastsMin >= showMin + setUpMin
     )
       return null;
+    const lastsShow = camera.battery.lastsMin >= showMin;
     return {
-      level: 'stop',
+      // A fresh one when the show begins would do; who changes it must be said.
+      level: lastsShow ? 'warn' : 'stop',
       title: `Battery ends after ${camera.battery.lastsMin} min`,
       says:
         `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery; set-up and show ` +
-        `take ${setUpMin} + ${showMin} min. Put it on a mains adapter.`,
+        `take ${setUpMin} + ${showMin} min. ` +
+        `${lastsShow ? 'Change it before the show begins, or put it on a mains adapter.' : 'Put it on a mains adapter.'}`,
     };
   },
   ({ node, camera }, measured) =>

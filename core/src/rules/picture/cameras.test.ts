@@ -19,8 +19,8 @@ ruleCases('picture.battery', {
     'a battery of 90 min in a show of two hours': {
       rig: mirrorless({ mains: false }, 120),
       level: 'stop',
-      says: /runs 90 min on its battery and the show lasts 120 min/,
-      sum: 1.333,
+      says: /runs 90 min on its battery; set-up and show take 30 \+ 120 min/,
+      sum: 1.667,
       fixes: ['Put Camera on a mains adapter'],
     },
   },

@@ -73,7 +73,7 @@ ruleCases('picture.format-refused', {
       level: 'stop',
       says: /does not take 2160p30/,
       sum: 7.128,
-      fixes: ['Set Camera to 1080p60'],
+      fixes: ['Set Camera to 1080p60', /^Put a scan converter before Capture/],
     },
   },
 });
