@@ -87,7 +87,10 @@ export const programme = (draft: RigDraft): RigDraft =>
       },
     });
 
-/** Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house level, its peaks under the school's. @unit dB */
+/**
+ * Gains of the stage boxes as the sound desk left them, channel by channel: each voice at the house
+ * level, its peaks under the school's. @unit dB
+ */
 const BOX_A = [56, 50, 50, ...new Array<number>(BENCH * 2).fill(51)];
 
 const BOX_B = [56, 56, 56, 56, 56, 47, 47, 47, 47];

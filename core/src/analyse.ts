@@ -73,9 +73,10 @@ export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
 /** So many of the moves that were tried are offered; more would only be more of the same. */
 const MOST_MOVES = 3;
 
-const BRINGS_STOP = ' (brings a stop: ';
-/** Whether a remedy, as it was offered, brings a stop. */
-const bringsStop = ({ label }: Fix): boolean => label.includes(BRINGS_STOP);
+/** How a remedy that makes something worse says so. */
+const BRINGS = ' (brings a ';
+/** Whether a remedy, as it was offered, brings something worse than what it cures, or a stop. */
+export const makesWorse = ({ label }: Fix): boolean => label.includes(BRINGS);
 
 /** What an edit does, found by applying it. */
 interface Tried {
@@ -103,10 +104,12 @@ const tryFix = (analysis: Analysis, finding: Finding, fix: Fix): Tried | null =>
   }
 };
 
+const WORDS: Readonly<Record<Level, string>> = { stop: 'stop', warn: 'warning', note: 'note' };
+
 /**
  * The remedies of a finding, as edits. Each is tried before it is offered: the finding has to go. One that
- * brings a stop comes last and says which; one that moves things about a room may bring nothing but notes,
- * because a room is full of other things.
+ * brings a stop, or something worse than what it cures, comes last and says what; one that moves things
+ * about a room may bring nothing but notes, because a room is full of other things.
  */
 export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
   const rule = ruleByCode.get(finding.code);
@@ -119,13 +122,16 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
       .filter(({ brings }) => brings.every(({ level }) => level === 'note'))
       .map(({ fix }) => fix)
       .slice(0, MOST_MOVES);
-  const stopOf = ({ brings }: Tried): Finding | undefined =>
-    brings.find(({ level }) => level === 'stop');
+  const worseOf = ({ brings }: Tried): Finding | undefined =>
+    brings.find(({ level }) => level === 'stop') ??
+    brings.find(({ level }) => LEVELS.indexOf(level) < LEVELS.indexOf(finding.level));
   return [
-    ...tried.filter((one) => !stopOf(one)).map(({ fix }) => fix),
+    ...tried.filter((one) => !worseOf(one)).map(({ fix }) => fix),
     ...tried.flatMap((one) => {
-      const stop = stopOf(one);
-      return stop ? [{ ...one.fix, label: `${one.fix.label}${BRINGS_STOP}${stop.title})` }] : [];
+      const worse = worseOf(one);
+      return worse
+        ? [{ ...one.fix, label: `${one.fix.label}${BRINGS}${WORDS[worse.level]}: ${worse.title})` }]
+        : [];
     }),
   ];
 };
@@ -139,7 +145,7 @@ const MOST_COMMANDS = 500;
 /**
  * One edit that takes a whole cause away: the best remedy of each place, one after the other, each tried
  * on what the last has left.
- * @returns null where one place has no remedy, or only one that brings a stop
+ * @returns null where one place has no remedy, or only one that makes something worse
  */
 const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
   let now = analysis;
@@ -150,7 +156,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
     const still = now.findings.find((finding) => findingKey(finding) === key);
     if (!still) continue;
     const [fix] = fixesOf(now, still);
-    if (!fix || bringsStop(fix)) return null;
+    if (!fix || makesWorse(fix)) return null;
     first ??= fix.label;
     commands.push(...simpleOf(fix));
     if (commands.length > MOST_COMMANDS) return null;

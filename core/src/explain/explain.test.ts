@@ -200,7 +200,10 @@ describe('predictions', () => {
     );
     const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
     expect(finding && sumsOf(analysis, finding).map(({ label }) => label)).toEqual(
-      expect.arrayContaining(['Gain needed for the house level', 'Signal-to-noise ratio, unweighted']),
+      expect.arrayContaining([
+        'Gain needed for the house level',
+        'Signal-to-noise ratio, unweighted',
+      ]),
     );
   });
 });

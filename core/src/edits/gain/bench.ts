@@ -84,7 +84,8 @@ export class Bench implements Devices {
   ): Worth & { readonly tightest: number } {
     const { figures, snrDb: ratio, headroomDb: headroom, tightest } = this.read();
     const peak = (figures && peakDb(figures)) ?? NaN;
-    const missed = (figures?.levelDb ?? NaN) - (figures ? voiceTargetDbfs(this.rules, figures) : NaN);
+    const missed =
+      (figures?.levelDb ?? NaN) - (figures ? voiceTargetDbfs(this.rules, figures) : NaN);
     return {
       shortDb: tidy(
         Math.max(0, this.rules.headroomDb - headroom, peak - peakCeilingDbfs(this.rules)),

@@ -173,7 +173,8 @@ const search = (voices: readonly OnBench[], shared: readonly Knob[], onProgress?
       each.push(found);
       worth = addWorth(worth, found.worth);
     }
-    if (!best || compareWorth(worth, best.worth) < 0) best = { worth, settings: [...settings], each };
+    if (!best || compareWorth(worth, best.worth) < 0)
+      best = { worth, settings: [...settings], each };
   });
   return best;
 };
@@ -325,7 +326,10 @@ export const setWithSharers = (
     options,
   ).flatMap((answer) => (answer.can ? answer.proposal.commands : []));
 
-/** Settings for every voice of the rig; voices that share a knob are searched together, in whatever order they stand. */
+/**
+ * Settings for every voice of the rig; voices that share a knob are searched together, in whatever
+ * order they stand.
+ */
 export const setForAll = (
   measured: Measured,
   onProgress?: Progress,

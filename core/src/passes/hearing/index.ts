@@ -33,7 +33,10 @@ export interface Ears {
   readonly node: PortNode;
   readonly personId: string | null;
   readonly heard: readonly HeardSound[];
-  /** Everybody as they take turns, each by their loudest microphone, and what is there all the time. @unit dBu; null where none is known */
+  /**
+   * Everybody as they take turns, each by their loudest microphone, and what is there all the time.
+   * @unit dBu; null where none is known
+   */
   readonly levelDbu: number | null;
   /** Volume where they are plugged in. @unit dB */
   readonly volumeDb: number;

@@ -29,7 +29,10 @@ const SOUND_MPS = 343;
 
 /** Every mix of two microphones or more whose levels are known, in the order of the rig. */
 export const mixes = pass('mixes', (measured): readonly Mix[] => {
-  const byEnd = new Map<DeviceNode, { unit: SoundFigures['unit']; open: Map<PortNode, OpenInMix> }>();
+  const byEnd = new Map<
+    DeviceNode,
+    { unit: SoundFigures['unit']; open: Map<PortNode, OpenInMix> }
+  >();
   for (const thread of measured.traced.threads) {
     const { signal, source, last, end } = thread;
     const emits = source.port.emits?.sound;

@@ -158,9 +158,7 @@ const heardBy = (
   const offAxisDeg = ownAngle(measured.rig, device, person);
   const aimDb = pattern ? patternDb(pattern, offAxisDeg) : 0;
   const ownSpl =
-    person && fromMouthM !== undefined
-      ? splAt(person.speechDbSpl, fromMouthM) + aimDb
-      : null;
+    person && fromMouthM !== undefined ? splAt(person.speechDbSpl, fromMouthM) + aimDb : null;
   const room = roomSound(measured);
   const roomSpl =
     pattern && room.noiseDba !== null ? room.noiseDba + randomEnergyDb(pattern) : null;
@@ -283,7 +281,10 @@ export interface Loops {
   readonly pressureDb: number;
 }
 
-/** Every loop of the room, together with those it shares a loudspeaker or a microphone with. @source handbook 2-sound, sums */
+/**
+ * Every loop of the room, together with those it shares a loudspeaker or a microphone with. @source
+ * handbook 2-sound, sums
+ */
 export const loops = pass('loops', (measured): readonly Loops[] => {
   const found: Loop[][] = [];
   for (const microphone of microphonesInRoom(measured)) {

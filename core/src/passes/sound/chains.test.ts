@@ -57,7 +57,9 @@ describe('chains computed twice', () => {
       fc.property(chain, (drawn) => {
         for (const figures of analyse(rigOf(drawn)).sound)
           if (figures?.noise)
-            expect(figures.noise.aWeightedDb).toBeLessThanOrEqual(figures.noise.unweightedDb + 1e-9);
+            expect(figures.noise.aWeightedDb).toBeLessThanOrEqual(
+              figures.noise.unweightedDb + 1e-9,
+            );
       }),
       { numRuns: 40 },
     );
@@ -73,7 +75,10 @@ describe('chains computed twice', () => {
         quiet.sound.forEach((figures, index) => {
           if (!figures || figures.levelDb === null) return;
           expect((loud.sound[index]?.levelDb ?? NaN) - figures.levelDb).toBeCloseTo(louder, 9);
-          expect(loud.sound[index]?.noise?.unweightedDb).toBeCloseTo(figures.noise?.unweightedDb ?? NaN, 9);
+          expect(loud.sound[index]?.noise?.unweightedDb).toBeCloseTo(
+            figures.noise?.unweightedDb ?? NaN,
+            9,
+          );
         });
       }),
       { numRuns: 40 },

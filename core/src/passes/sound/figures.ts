@@ -122,7 +122,8 @@ export const atBest = (noise: Noise): Noise =>
 const NEGLIGIBLE_DB = 20;
 
 const jointWeighting = (a: Noise, b: Noise): Noise['weighting'] => {
-  if (a.weighting === b.weighting || a.unweightedDb - b.unweightedDb > NEGLIGIBLE_DB) return a.weighting;
+  if (a.weighting === b.weighting || a.unweightedDb - b.unweightedDb > NEGLIGIBLE_DB)
+    return a.weighting;
   return b.unweightedDb - a.unweightedDb > NEGLIGIBLE_DB ? b.weighting : 'mixed';
 };
 

@@ -69,7 +69,11 @@ export const patternOf = (measured: Measured, { port, device }: PortNode): Patte
  * What a voice loses because the microphone does not point at it. @unit dB, 0 or below; 0 where the
  * pattern is not known
  */
-export const aimLossDb = (measured: Measured, node: PortNode, person: Person | undefined): number => {
+export const aimLossDb = (
+  measured: Measured,
+  node: PortNode,
+  person: Person | undefined,
+): number => {
   const deg = ownAngle(measured.rig, measured.device(node.device), person);
   const pattern = deg === 0 ? null : patternOf(measured, node);
   return pattern === null ? 0 : patternDb(pattern, deg);

@@ -34,7 +34,12 @@ export const noiseShares = (
   const levelAtEnd = figuresOf(stage)?.levelDb;
   if (!total || levelAtEnd === null || levelAtEnd === undefined) return [];
   const shares: NoiseShare[] = [];
-  const add = (at: Stage, from: string, noiseDb: number, levelThereDb: number | null | undefined) => {
+  const add = (
+    at: Stage,
+    from: string,
+    noiseDb: number,
+    levelThereDb: number | null | undefined,
+  ) => {
     if (levelThereDb === null || levelThereDb === undefined) return;
     const atEndDb = noiseDb + (levelAtEnd - levelThereDb);
     shares.push({ at, from, atEndDb, share: 10 ** ((atEndDb - total.unweightedDb) / 10) });
@@ -86,11 +91,7 @@ export const noiseShares = (
 const SPARE_BEFORE_DB = 3;
 
 /** The gain that stands low before the stage where most of the noise is made: turning it up costs nothing. */
-const gainBeforeNoise = (
-  measured: Measured,
-  stage: Stage,
-  figuresOf: FiguresOf,
-): string | null => {
+const gainBeforeNoise = (measured: Measured, stage: Stage, figuresOf: FiguresOf): string | null => {
   const [worst] = noiseShares(measured, stage, figuresOf);
   if (!worst || worst.share < 0.5) return null;
   const way = stagesOf(stage);
@@ -163,9 +164,12 @@ export const boosterVerdict = (
   if (isMicrophoneIntoLine(stages))
     return `A line input has no gain for a microphone. Use a microphone input. The ratio stands ${near}.`;
   const wins = boostedSnr - snr;
+  const change =
+    wins < -0.05
+      ? `make the noise ${decibels(-wins)} dB worse`
+      : `change the noise by only ${decibels(Math.abs(wins))} dB`;
   return wins < 1
-    ? `A booster would bring gain but ${wins < -0.05 ? `make the noise ${decibels(-wins)} dB worse` : `change the noise by only ${decibels(Math.abs(wins))} dB`}: this ` +
-        `chain already stands ${near}.`
+    ? `A booster would bring gain but ${change}: this chain already stands ${near}.`
     : `A booster would lower the hiss by about ${decibels(wins, 0)} dB: the preamp, not the ` +
         `microphone, makes most of it. The ratio stands ${near}.`;
 };
@@ -218,7 +222,10 @@ export const explainSnr = (measured: Measured, stage: Stage): Sum[] => {
           {
             label: 'The same in pauses',
             formula: 'ratio − gain reduction at the voice’s average',
-            inputs: [db('ratio', snrDb(figures), 'dB'), db('gain reduction', figures.pressedDb, 'dB')],
+            inputs: [
+              db('ratio', snrDb(figures), 'dB'),
+              db('gain reduction', figures.pressedDb, 'dB'),
+            ],
             result: pause,
             unit: 'dB',
             source: 'handbook 2-sound, pauses',

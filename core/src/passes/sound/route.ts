@@ -92,7 +92,9 @@ const preampOf = ({ model }: SetDevice, sound: SoundRoute): Ein | undefined => {
   const { control } = sound.gain;
   const found = Object.values(model.routes).find(
     (route) =>
-      route.sound?.ein && route.sound.gain && 'control' in route.sound.gain &&
+      route.sound?.ein &&
+      route.sound.gain &&
+      'control' in route.sound.gain &&
       route.sound.gain.control === control,
   )?.sound?.ein;
   shared.set(sound, found ?? null);
@@ -119,7 +121,9 @@ const NOTHING_DBU = -300;
 /** Whether a route surely makes noise of its own and does not say how much: an amplifier, or a stated unknown. */
 const hidesNoise = (device: SetDevice, sound: SoundRoute): boolean =>
   sound.ownNoiseDbu === null ||
-  (ownNoise(device, sound) === null && sound.gain !== undefined && gainOf(device, sound).gainDb > 0);
+  (ownNoise(device, sound) === null &&
+    sound.gain !== undefined &&
+    gainOf(device, sound).gainDb > 0);
 
 /** The compressor's curve, if it is switched in. */
 export const curveOf = (device: SetDevice, sound: SoundRoute): StaticCurve | null => {
@@ -179,7 +183,11 @@ const withConverter = (noise: Noise, dynamicRangeDba: number | null): Noise =>
 
 /** Thermal noise that a passive network adds at its output: a pad, a splitter with build-out. */
 const passiveNoise = (sound: SoundRoute, { port }: PortNode): Noise | null =>
-  sound.gain && 'db' in sound.gain && sound.gain.db < 0 && port.family === 'analogue' && port.sourceOhms
+  sound.gain &&
+  'db' in sound.gain &&
+  sound.gain.db < 0 &&
+  port.family === 'analogue' &&
+  port.sourceOhms
     ? unweightedNoise(thermalNoiseDbu(port.sourceOhms))
     : null;
 
@@ -194,8 +202,7 @@ const amplify = (
   const added =
     before.noise &&
     shiftNoise(addNoise(shiftNoise(before.noise, pad), ownNoise(device, sound)), byDb);
-  const noise =
-    added && before.unit === 'dBu' && hidesNoise(device, sound) ? atBest(added) : added;
+  const noise = added && before.unit === 'dBu' && hidesNoise(device, sound) ? atBest(added) : added;
   const levelDb = before.levelDb === null ? null : before.levelDb + pad + byDb;
   const curve = curveOf(device, sound);
   if (!curve || levelDb === null) return soundAfter(before, { levelDb, noise, ceilingDb: null });

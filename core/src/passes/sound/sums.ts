@@ -42,7 +42,8 @@ const microphoneSums = (measured: Measured, stage: Stage): Sum[] => {
   return [
     {
       label: `Voice at ${measured.device(stage.at.device).name}`,
-      formula: aimDb === 0 ? 'L(1 m) − 20·log10(d)' : 'L(1 m) − 20·log10(d) + pattern at that angle',
+      formula:
+        aimDb === 0 ? 'L(1 m) − 20·log10(d)' : 'L(1 m) − 20·log10(d) + pattern at that angle',
       inputs: [
         db('L(1 m)', person?.speechDbSpl, 'dB SPL'),
         db('d', distanceM, 'm'),
@@ -120,7 +121,8 @@ const routeSum = (measured: Measured, stage: Stage): Sum[] => {
         : sound.toAnalogue
           ? 'level + gain + full scale'
           : curve
-            ? 'x = level + pad + gain; x + make-up up to the threshold, threshold + (x − threshold) ÷ ratio + make-up over it'
+            ? 'x = level + pad + gain; x + make-up up to the threshold, threshold + (x − threshold) ÷ ratio + ' +
+              'make-up over it'
             : 'level + pad + gain',
       inputs,
       result: after?.levelDb ?? null,

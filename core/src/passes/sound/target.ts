@@ -1,7 +1,10 @@
 import { type HouseRules, levelTarget } from '../../rig';
 import { SINE_CREST_DB, type SoundFigures } from './figures';
 
-/** Highest peak the house allows at a converter: the school's, or what its headroom leaves, whichever is lower. @unit dBFS */
+/**
+ * Highest peak the house allows at a converter: the school's, or what its headroom leaves, whichever
+ * is lower. @unit dBFS
+ */
 export const peakCeilingDbfs = (rules: HouseRules): number =>
   Math.min(levelTarget(rules).peakDbfs, -rules.headroomDb);
 

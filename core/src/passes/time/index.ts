@@ -41,7 +41,7 @@ export const timePass = (measured: Measured): readonly Delay[] => {
               ? 0
               : format
                 ? // Two fields make a frame: two frames of 1080i50 are 80 ms.
-                (1000 * delay.frames) / framesPerSecond(format)
+                  (1000 * delay.frames) / framesPerSecond(format)
                 : null;
     delays[stage.index] =
       ms === 0

@@ -43,7 +43,9 @@ describe('switching a school re-judges at once, and the difference says how', ()
       ]);
       const [finding] = warnings;
       const [fix] = finding ? fixesOf(large, finding) : [];
-      expect(fix?.label).toBe('Set First voice camera to 2160p30 (brings a stop: Format not taken)');
+      expect(fix?.label).toBe(
+        'Set First voice camera to 2160p30 (brings a stop: Format not taken)',
+      );
       expect(finding && fix && predict(large, finding, fix).cures).toBe(true);
     },
   );

@@ -47,7 +47,10 @@ const pictureStreams = (branch: UsbLinkBranch) =>
     (stream) => stream.from.device.model.kind !== 'interface' && (stream.mBps ?? 0) > 1,
   );
 
-/** Free sockets of computers that carry a load on a device of a given speed, one of each controller, the slowest sufficient first. */
+/**
+ * Free sockets of computers that carry a load on a device of a given speed, one of each controller,
+ * the slowest sufficient first.
+ */
 const freeSockets = (measured: Measured, from: PortNode, loadMBps: number): PortNode[] => {
   if (from.port.family !== 'usb') return [];
   const { gbps } = from.port;

@@ -26,9 +26,7 @@ const isSaidOfLink = (measured: Measured, branch: UsbControllerBranch): boolean 
   );
   const said = new Set(full.flatMap(({ streams }) => streams));
   const rest = branch.streams.filter((stream) => !said.has(stream));
-  return (
-    said.size > 0 && rest.reduce((sum, { mBps }) => sum + (mBps ?? 0), 0) <= branch.limitMBps
-  );
+  return said.size > 0 && rest.reduce((sum, { mBps }) => sum + (mBps ?? 0), 0) <= branch.limitMBps;
 };
 
 export const controllerFull: Rule = {
@@ -52,7 +50,8 @@ export const controllerFull: Rule = {
         says:
           `${branch.side === 'slow' ? 'Everything at 480 Mb/s on' : 'The ports of'} controller ` +
           `${branch.controller.toUpperCase()} of ${measured.device({ id: branch.deviceId }).name} ` +
-          `${branch.side === 'slow' ? 'shares' : 'carry'} ${branch.limitMBps} MB/s together and are sent ${figure(branch.loadMBps)} MB/s. ` +
+          `${branch.side === 'slow' ? 'shares' : 'carry'} ${branch.limitMBps} MB/s together and are sent ` +
+          `${figure(branch.loadMBps)} MB/s. ` +
           'Spread the devices over other controllers.',
       })),
   sums: (measured, { about }) =>

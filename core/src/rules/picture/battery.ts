@@ -25,7 +25,9 @@ export const battery = cameraRule(
       says:
         `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery; set-up and show ` +
         `take ${setUpMin} + ${showMin} min. ` +
-        `${lastsShow ? 'Change it before the show begins, or put it on a mains adapter.' : 'Put it on a mains adapter.'}`,
+        (lastsShow
+          ? 'Change it before the show begins, or put it on a mains adapter.'
+          : 'Put it on a mains adapter.'),
     };
   },
   ({ node, camera }, measured) =>

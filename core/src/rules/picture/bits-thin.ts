@@ -15,7 +15,10 @@ import { pictureRule } from '../rule-of';
 const THIN = 0.05;
 const TOO_THIN = 0.03;
 
-/** Bits that a codec needs for the same picture, of those of the common one. @source handbook 3-picture, codecs differ */
+/**
+ * Bits that a codec needs for the same picture, of those of the common one. @source handbook
+ * 3-picture, codecs differ
+ */
 const SHARE_OF_BITS = { AVC: 1, HEVC: 0.6, AV1: 0.5 } as const;
 
 const thin = (measured: Measured): { id: string; deliverable: Deliverable; bits: number }[] =>

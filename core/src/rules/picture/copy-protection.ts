@@ -17,7 +17,9 @@ const isRefusedOnWay = (last: Stage): boolean =>
 export const copyProtection: Rule = {
   code: CODE,
   area: 'picture',
-  looksFor: 'A console, player or computer with copy protection on, on its way through capture, or to a screen behind a switcher or converter.',
+  looksFor:
+    'A console, player or computer with copy protection on, on its way through capture, or to a ' +
+    'screen behind a switcher or converter.',
   why: 'A capture device or switcher shows black where the picture should be.',
   remedy: 'Switch protection off at the source where its maker and the content allow it.',
   source: 'handbook 3-picture, copy-protected sources',

@@ -60,9 +60,7 @@ const formatsInOrder = (
     .filter(({ value }) => value !== present)
     .sort((a, b) => {
       const heavier = weight(parseFormat(b.value)) - weight(parseFormat(a.value));
-      return (
-        rank(a.value) - rank(b.value) || (rank(a.value) % 2 === 0 ? heavier : -heavier)
-      );
+      return rank(a.value) - rank(b.value) || (rank(a.value) % 2 === 0 ? heavier : -heavier);
     });
 };
 

@@ -43,8 +43,9 @@ export const interlaced: Rule = {
     );
     // The rate of the chain first: another one would only judder instead of combing.
     const option =
-      inFull.find(({ value }) => conversion && sameRate(parseFormat(value).rate, conversion.to.rate)) ??
-      inFull[0];
+      inFull.find(
+        ({ value }) => conversion && sameRate(parseFormat(value).rate, conversion.to.rate),
+      ) ?? inFull[0];
     return source && choice && option
       ? [
           {

@@ -9,14 +9,16 @@ const COMBINING: readonly Kind[] = ['switcher', 'computer', 'converter'];
 export const noMultiview = pictureRule(
   'picture.no-multiview',
   {
-    looksFor: 'A switcher that somebody works by hand, without a screen on which they see the cameras.',
+    looksFor:
+      'A switcher that somebody works by hand, without a screen on which they see the cameras.',
     why: 'They cut to what they remember, and find out on air whether it was in focus.',
     remedy: 'Put a screen on its multiview output, or a multiview before it.',
     source: 'handbook 1-the-work and 3-picture: programme, auxiliary and multiview outputs',
   },
   (measured) => {
     const { brief, houseRules } = measured.rig;
-    if (!brief || brief.switchedBy !== 'operator' || houseRules.switching === 'none, cut later') return [];
+    if (!brief || brief.switchedBy !== 'operator' || houseRules.switching === 'none, cut later')
+      return [];
     const devices = [...measured.graph.devices.values()];
     const isSeen = measured.traced.threads.some(
       ({ signal, end, last }) =>

@@ -11,7 +11,9 @@ const CODE = 'picture.rate-near-miss';
 export const rateNearMiss: Rule = {
   code: CODE,
   area: 'picture',
-  looksFor: 'A picture at 29.97 or 59.94 in a chain at 30 or 60, either with the half or double of the other, or the other way round.',
+  looksFor:
+    'A picture at 29.97 or 59.94 in a chain at 30 or 60, also with the half or the double of the ' +
+    'other, or the other way round.',
   why: 'The two look alike on a menu, and every few seconds a frame is dropped or shown twice.',
   remedy: 'Set every source and the switcher to the same rate.',
   source: 'handbook 3-picture: rates are exact fractions',

@@ -19,7 +19,9 @@ const oddOf = (scene: Scene): Odd | null => {
     return {
       level: 'warn',
       title: `One picture hides another in ${name}`,
-      says: `${name} fills the frame ${count(scene, 'full')} times: only the last is seen. Leave one, or make the other an inset.`,
+      says:
+        `${name} fills the frame ${count(scene, 'full')} times: only the last is seen. Leave one, or ` +
+        `make the other an inset.`,
     };
   const half = (['left half', 'right half'] as const).find((box) => count(scene, box) > 1);
   if (half)
@@ -34,7 +36,9 @@ const oddOf = (scene: Scene): Odd | null => {
     ? {
         level: 'warn',
         title: `Nothing stands behind ${name}`,
-        says: `${name} has small pictures or graphics and nothing that fills the frame: the rest is black. Add what they stand on.`,
+        says:
+          `${name} has small pictures or graphics and nothing that fills the frame: the rest is black. ` +
+          `Add what they stand on.`,
       }
     : null;
 };

@@ -17,10 +17,15 @@ const BELOW_PHYSICS_DBU = -131.1;
 export const einDoubtful = eachSoundRule<Doubtful>(
   'sound.ein-doubtful',
   {
-    looksFor: 'A preamp whose stated input noise is no higher than what a resistance of 150 Ω makes alone.',
-    why: 'The sheet gives it in dB(A), or with the input shorted. Taken as it stands, the preamp would make no noise at all.',
-    remedy: 'Look up how it was measured: the weighting, and the source resistance. Type it for 150 Ω, unweighted.',
-    source: 'handbook 2-sound: EIN is specified with 150 Ω and contains its thermal noise, −130.92 dBu',
+    looksFor:
+      'A preamp whose stated input noise is no higher than what a resistance of 150 Ω makes alone.',
+    why:
+      'The sheet gives it in dB(A), or with the input shorted. Taken as it stands, the preamp would ' +
+      'make no noise at all.',
+    remedy:
+      'Look up how it was measured: the weighting, and the source resistance. Type it for 150 Ω, unweighted.',
+    source:
+      'handbook 2-sound: EIN is specified with 150 Ω and contains its thermal noise, −130.92 dBu',
   },
   {
     all: (measured) =>

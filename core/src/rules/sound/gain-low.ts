@@ -1,3 +1,4 @@
+import type { Fix } from '../../edits/fix';
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
@@ -6,10 +7,11 @@ import { steppedGain } from '../../passes/sound/gains';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
 import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
+import type { SimpleCommand } from '../../rig';
 import { atStage } from '../about';
 import { setGains } from './set-gains';
 import type { Finding, Rule } from '../rule';
-import { setFix } from '../rule-of';
+import { batchFix } from '../rule-of';
 import {
   type ConverterLevel,
   converterLevelAt,
@@ -20,22 +22,34 @@ import {
 /** A mix that becomes digital a second time may stand lower: only its loudness at the end counts. @unit dB */
 const MIX_TOLERANCE_DB = 12;
 
+/** In a mix only microphones are judged one by one: a caller or a player may stand as low as it likes. */
+const isJudged = ({ isMix, stage }: ConverterLevel): boolean =>
+  !isMix || sourceOf(stage).at.port.emits?.sound?.type === 'microphone';
+
 /** Whether it is too quiet, and the gains on its way could still be turned up. */
 const isLow = (level: ConverterLevel): boolean =>
+  isJudged(level) &&
   level.missingDb > (level.isMix ? MIX_TOLERANCE_DB : LEVEL_TOLERANCE_DB) &&
   level.missingDb - level.spareDb < 1 &&
   level.gains.length > 0;
 
-/** The gain of a mix that is nearest to its converter, turned up. */
-const turnUp = (measured: Measured, { stage, missingDb, gains: [nearest] }: ConverterLevel) => {
-  if (!nearest) return [];
-  const { id } = nearest.stage.at.device;
-  const value = steppedGain(nearest.gain.gainDb + missingDb, nearest.gain);
-  const { name, model } = measured.device(nearest.stage.at.device);
-  const label =
-    `Set ${name}, ${model.controls[nearest.control]?.label ?? nearest.control} to ${value} dB for ` +
-    measured.device(sourceOf(stage).at.device).name;
-  return [setFix(label, id, nearest.control, value)];
+/** The gains of a mix turned up, the nearest to its converter first, until what is missing is made up. */
+const turnUp = (measured: Measured, { stage, missingDb, gains }: ConverterLevel): Fix[] => {
+  let missing = missingDb;
+  const commands = gains.flatMap(({ stage: at, gain, control }): SimpleCommand[] => {
+    const value = steppedGain(gain.gainDb + missing, gain);
+    if (value === gain.gainDb) return [];
+    missing -= value - gain.gainDb;
+    return [{ type: 'setControl', deviceId: at.at.device.id, control, value }];
+  });
+  return commands.length > 0
+    ? [
+        batchFix(
+          `Bring the mix up for ${measured.device(sourceOf(stage).at.device).name}`,
+          commands,
+        ),
+      ]
+    : [];
 };
 
 export const gainLow: Rule = {

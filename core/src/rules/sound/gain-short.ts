@@ -32,8 +32,7 @@ const shortDb = ({ missingDb, spareDb }: ConverterLevel): number => missingDb - 
  * within the tolerance of the house level is as good as this rig gives.
  */
 const isShort = (level: ConverterLevel): boolean =>
-  level.gains.length > 0 &&
-  shortDb(level) >= (level.limit ? LEVEL_TOLERANCE_DB : SHORT_FROM_DB);
+  level.gains.length > 0 && shortDb(level) >= (level.limit ? LEVEL_TOLERANCE_DB : SHORT_FROM_DB);
 
 const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   const [source] = stagesOf(level.stage);

@@ -10,7 +10,9 @@ export const headphonesOnLine = eachSoundRule<LinkEdge>(
   'sound.headphones-on-line',
   {
     looksFor: 'Headphones plugged into a line output.',
-    why: 'A line output drives thousands of ohms, not tens: it is far too quiet, loses its bass, and has no volume of its own.',
+    why:
+      'A line output drives thousands of ohms, not tens: it is far too quiet, loses its bass, and has ' +
+      'no volume of its own.',
     remedy: 'Use a headphone output, or put a headphone amplifier between.',
     source: 'handbook 2-sound, headphones: V = V₀·Z ÷ (Z + Zout)',
   },
@@ -32,7 +34,11 @@ export const headphonesOnLine = eachSoundRule<LinkEdge>(
     }),
     sums: ({ from, to }) => {
       const [out, z] = [from.port, to.port].map((port) =>
-        port.family === 'analogue' ? (port.direction === 'out' ? port.sourceOhms : port.inputOhms) : null,
+        port.family === 'analogue'
+          ? port.direction === 'out'
+            ? port.sourceOhms
+            : port.inputOhms
+          : null,
       );
       return [
         {

@@ -12,9 +12,7 @@ export const headroomThin: Rule = {
   source: 'handbook 2-sound, setting the gains',
   find: (measured) =>
     tightest(measured)
-      .filter(
-        ({ headroom, asked }) => headroom >= -ABOUT_DB && headroom < asked - ABOUT_DB,
-      )
+      .filter(({ headroom, asked }) => headroom >= -ABOUT_DB && headroom < asked - ABOUT_DB)
       .map((tight) => ({
         code: 'sound.headroom-thin',
         area: 'sound',
@@ -24,7 +22,9 @@ export const headroomThin: Rule = {
         says:
           `${measured.device(sourceOf(tight.stage).at.device).name} peaks ` +
           `${figure(Math.max(0, tight.headroom))} dB under ${limitWords(measured, tight)}; ` +
-          `${tight.asked < measured.rig.houseRules.headroomDb ? 'a mix on its way out needs' : 'the house rule asks for'} ` +
+          (tight.asked < measured.rig.houseRules.headroomDb
+            ? 'a mix on its way out needs '
+            : 'the house rule asks for ') +
           `${figure(tight.asked, 0)} dB. Lower the gain.`,
         houseRule: 'headroomDb',
       })),

@@ -2,7 +2,9 @@ import { mixes, type Mix, mixSnrDb } from '../../passes/processing/mixes';
 import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
-import { ABOUT_DB } from './headroom';
+
+/** Typical figures are no closer than this: nearer to the rule, a mix is about even with it. @unit dB */
+const SPREAD_DB = 1;
 
 /** The ratio of the worst microphone alone. @unit dB */
 const leastAloneDb = ({ open }: Mix): number =>
@@ -24,7 +26,7 @@ export const mixNoise = eachSoundRule<Mix>(
     judge: (mix, measured) => {
       const ratio = mixSnrDb(mix);
       const asked = measured.rig.houseRules.minimumSnrDb;
-      if (ratio === null || ratio >= asked - ABOUT_DB || leastAloneDb(mix) < asked) return null;
+      if (ratio === null || ratio >= asked - SPREAD_DB || leastAloneDb(mix) < asked) return null;
       return {
         level: 'warn',
         title: `${mix.open.length} open microphones: ${figure(ratio)} dB over the hiss`,

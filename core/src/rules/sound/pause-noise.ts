@@ -26,9 +26,11 @@ export const pauseNoise = eachSoundRule<Stage>(
   'sound.pause-noise',
   {
     looksFor:
-      'A compressed voice that stands over the hiss while it speaks, and whose hiss comes up in the pauses past the house rule.',
+      'A compressed voice that stands over the hiss while it speaks, and whose hiss comes up in the ' +
+      'pauses past the house rule.',
     why: 'A compressor lowers the voice, not the hiss in the gaps: it pumps up between the words.',
-    remedy: 'Press less, or press the recording later; a gate or expander before it helps in the gaps.',
+    remedy:
+      'Press less, or press the recording later; a gate or expander before it helps in the gaps.',
     source: 'handbook 2-sound, pauses: SNR − gain reduction at the voice’s average',
   },
   {

@@ -28,7 +28,8 @@ export const peaksHigh = eachSoundRule<ConverterLevel>(
       const peak = figures ? peakDb(figures) : null;
       const { peakDbfs } = levelTarget(measured.rig.houseRules);
       // Farther over, the whole voice is too hot, and that is said.
-      if (peak === null || peak <= peakDbfs + ABOUT_DB || missingDb < -LEVEL_TOLERANCE_DB) return null;
+      if (peak === null || peak <= peakDbfs + ABOUT_DB || missingDb < -LEVEL_TOLERANCE_DB)
+        return null;
       return {
         level: 'note',
         title: `Peaks at ${figure(peak)} dBFS`,

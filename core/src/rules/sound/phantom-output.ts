@@ -7,14 +7,24 @@ import { eachSoundRule } from '../rule-of';
 import { switchOff } from './phantom';
 
 /** Devices whose outputs are driven by electronics that phantom power comes back into. */
-const DRIVEN: readonly Kind[] = ['instrument', 'wireless', 'player', 'computer', 'mixer', 'interface', 'recorder'];
+const DRIVEN: readonly Kind[] = [
+  'instrument',
+  'wireless',
+  'player',
+  'computer',
+  'mixer',
+  'interface',
+  'recorder',
+];
 
 export const phantomOutput = eachSoundRule<PortNode>(
   'sound.phantom-output',
   {
-    looksFor: 'Phantom power that is on where an instrument, a receiver or another output is plugged in.',
+    looksFor:
+      'Phantom power that is on where an instrument, a receiver or another output is plugged in.',
     why: '48 V come back into an output that was not made for them: it distorts, hums, or is damaged.',
-    remedy: 'Switch it off at that input, use another input, or put a direct box or an isolating transformer between.',
+    remedy:
+      'Switch it off at that input, use another input, or put a direct box or an isolating transformer between.',
     source: 'IEC 61938; handbook 2-sound, phantom: who must not get it',
   },
   {
@@ -28,8 +38,7 @@ export const phantomOutput = eachSoundRule<PortNode>(
           port.phantomHarms !== true &&
           DRIVEN.includes(device.model.kind),
       ),
-    about: (node) =>
-      at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
+    about: (node) => at({ deviceId: node.device.id, portId: node.id, linkId: node.links[0]?.id }),
     judge: (node, measured) => {
       const phantom = phantomAt(measured, node);
       if (phantom.state !== 'on') return null;

@@ -65,7 +65,11 @@ export const reverberant = microphoneRule(
         inputs: [
           { name: 'Dc', value: criticalDistanceM ?? 'unknown', unit: 'm' },
           { name: 'd', value: distanceM ?? 'unknown', unit: 'm' },
-          { name: 'pattern', value: pattern ? patternDb(pattern, offAxisDeg) : 'unknown', unit: 'dB' },
+          {
+            name: 'pattern',
+            value: pattern ? patternDb(pattern, offAxisDeg) : 'unknown',
+            unit: 'dB',
+          },
         ],
         result: directToReverberantDb,
         unit: 'dB',

@@ -21,13 +21,19 @@ const apartMs = ({ louder, softer }: Twice): number | null =>
     ? null
     : Math.abs(softer.delayMs - louder.delayMs);
 
+const depthWords = (under: number): string => {
+  const ripple = combRippleDb(under);
+  return Number.isFinite(ripple) ? `${figure(ripple)} dB deep` : 'as deep as it can be';
+};
+
 /** Together closer than this, two arrivals only add. @unit ms */
 const TOGETHER_MS = 0.02;
 
 export const twiceInMix = eachSoundRule<Twice>(
   'sound.twice-in-mix',
   {
-    looksFor: 'Two microphones of one person in one mix, the second less than 9.5 dB under the first.',
+    looksFor:
+      'Two microphones of one person in one mix, the second less than 9.5 dB under the first.',
     why: 'The voice arrives twice, a moment apart: every so many hertz it cancels itself and sounds hollow.',
     remedy: 'Keep one of them out of the mix, or on a track of its own as a reserve.',
     source: 'handbook 2-sound, bleed: comb ripple, the 3:1 rule',
@@ -61,7 +67,7 @@ export const twiceInMix = eachSoundRule<Twice>(
           (late === null
             ? ', at another moment'
             : `, ${figure(late, 2)} ms apart: the first dip lies at ${figure(500 / late, 0)} Hz`) +
-          `, ${Number.isFinite(combRippleDb(under)) ? `${figure(combRippleDb(under))} dB deep` : 'as deep as it can be'}. ` +
+          `, ${depthWords(under)}. ` +
           'Leave one of them out of the mix.',
       };
     },

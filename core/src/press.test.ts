@@ -1,0 +1,105 @@
+import { analyse, fixesOf, fixesOfCause, makesWorse, reanalyse } from './analyse';
+import { setForAll } from './edits/gain/set';
+import { pressAll } from './press-for-cases';
+import { randomRig, rigsToBeginFrom } from './random-for-cases';
+import { apply } from './rig';
+import { findingKey } from './rules';
+import { demoRig } from './rules/demo-for-cases';
+import { voice } from './rules/rigs-for-cases';
+
+const starts = rigsToBeginFrom();
+
+describe('press every button', () => {
+  it.each(['night-tide', 'second-firing', 'harbour-hall'])(
+    '%s ends without a stop, and every warning that stays has nothing on offer that makes nothing worse',
+    (name) => {
+      const { after, isCircle, worse } = pressAll(demoRig(name));
+      expect([isCircle, worse]).toEqual([false, []]);
+      expect(after.findings.filter(({ level }) => level === 'stop')).toEqual([]);
+      for (const cause of after.causes)
+        expect(fixesOfCause(after, cause).every(makesWorse)).toBe(true);
+    },
+  );
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])(
+    'random rig %s never goes in a circle and never gets worse',
+    (seed) => {
+      const { isCircle, worse, before, after } = pressAll(randomRig(seed, starts));
+      expect([isCircle, worse]).toEqual([false, []]);
+      expect(after.verdict.stops).toBeLessThanOrEqual(before.verdict.stops);
+    },
+  );
+});
+
+describe('a remedy', () => {
+  it('that is offered cures, on 20 random rigs', () => {
+    let offered = 0;
+    for (let seed = 101; seed <= 120; seed++) {
+      const analysis = analyse(randomRig(seed, starts));
+      for (const finding of analysis.findings)
+        for (const { label, command } of fixesOf(analysis, finding)) {
+          offered++;
+          const after = reanalyse(analysis, apply(analysis.rig, command));
+          expect([
+            seed,
+            label,
+            after.findings.some((other) => findingKey(other) === findingKey(finding)),
+          ]).toEqual([seed, label, false]);
+        }
+    }
+    expect(offered).toBeGreaterThan(200);
+  });
+  it('of a whole cause takes all its places away', () => {
+    const analysis = analyse(demoRig('second-firing'));
+    const cause = analysis.causes.find(({ finding }) => finding.code === 'sound.gain-low');
+    if (!cause) throw new Error('nobody is too quiet');
+    expect(cause.places.length).toBeGreaterThan(1);
+    const [all] = fixesOfCause(analysis, cause);
+    expect(all?.label).toMatch(/^In all \d+ places: /);
+    const after = all && reanalyse(analysis, apply(analysis.rig, all.command));
+    expect(after?.findings.filter(({ code }) => code === 'sound.gain-low')).toEqual([]);
+  });
+});
+
+/** What is said of the settings of a voice. */
+const ABOUT_SETTINGS = [
+  'sound.gain-low',
+  'sound.gain-hot',
+  'sound.peaks-high',
+  'sound.headroom-thin',
+  'sound.clips',
+];
+
+describe('what the product sets itself', () => {
+  it.each([
+    [14, 'average -18'],
+    [18, 'average -18'],
+    [14, 'average -20'],
+    [18, 'average -20'],
+    [14, 'loudness-led'],
+    [18, 'loudness-led'],
+  ] as const)(
+    'crest %s, school %s: it has nothing to say of its own settings',
+    (crestDb, recordingLevel) => {
+      for (const speechDbSpl of [54, 62, 72, 80])
+        for (const distance of [0.05, 0.1, 0.3]) {
+          const rig = voice({ distance, settings: { 'gain-1': 20 } })
+            .do({ type: 'changePerson', personId: 'host', person: { crestDb, speechDbSpl } })
+            .do({ type: 'setHouseRules', rules: { recordingLevel } })
+            .build();
+          const { commands } = setForAll(analyse(rig));
+          const after = analyse(
+            commands.length
+              ? apply(rig, { type: 'batch', label: 'Set', commands: [...commands] })
+              : rig,
+          );
+          expect([
+            speechDbSpl,
+            distance,
+            after.findings
+              .filter(({ code }) => ABOUT_SETTINGS.includes(code))
+              .map(({ code }) => code),
+          ]).toEqual([speechDbSpl, distance, []]);
+        }
+    },
+  );
+});
