@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Table, Text } from '@chakra-ui/react';
-import { figure, levelTarget, type Analysis } from '@echo-loom/core';
+import { figure, levelTarget, peakCeilingDbfs, type Analysis } from '@echo-loom/core';
 import { LevelMark } from '@/ui/LevelMark';
 import { decibels, type VoiceRow } from './rows';
 
@@ -105,6 +105,7 @@ export const VoiceTable = ({ analysis, rows, chosen, onChoose }: Props) => (
               </Text>
             </Table.Cell>
             <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+              {row.isAtBest && 'at best '}
               {decibels(row.snrDb)}
               {row.overRoomDb !== null && (
                 <Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">
@@ -117,10 +118,11 @@ export const VoiceTable = ({ analysis, rows, chosen, onChoose }: Props) => (
       </Table.Body>
     </Table.Root>
     <Text fontSize="xs" color="ink.soft" mt="1">
-      House level {figure(levelTarget(analysis.rig.houseRules).averageDbfs, 0)} dBFS average, at
-      least {figure(analysis.rig.houseRules.headroomDb, 0)} dB of headroom everywhere and{' '}
-      {figure(analysis.rig.houseRules.minimumSnrDb, 0)} dB signal to noise. What stands under it,
-      “room”, is the voice over the room: no gain changes it.
+      House level {figure(levelTarget(analysis.rig.houseRules).averageDbfs, 0)} dBFS average, peaks
+      under {figure(peakCeilingDbfs(analysis.rig.houseRules), 0)}, so that a voice of a large crest
+      is set lower; at least {figure(analysis.rig.houseRules.headroomDb, 0)} dB of headroom
+      everywhere and {figure(analysis.rig.houseRules.minimumSnrDb, 0)} dB signal to noise,
+      unweighted. What stands under it, “room”, is the voice over the room: no gain changes it.
     </Text>
   </Box>
 );

@@ -31,6 +31,8 @@ export interface VoiceRow {
   readonly spareDb: number;
   readonly headroomDb: number | null;
   readonly snrDb: number | null;
+  /** Own noise of some stage is not known, so that the ratio is at best this */
+  readonly isAtBest: boolean;
   /** Voice over the room and its noises, which no gain changes. @unit dB; null where the room is not known */
   readonly overRoomDb: number | null;
   /** The place with the least headroom */
@@ -78,6 +80,7 @@ export const voiceRows = (analysis: Analysis): VoiceRow[] => {
       ),
       headroomDb: tight?.headroomDb ?? null,
       snrDb: last?.snrDb ?? null,
+      isAtBest: figures?.noise?.isAtBest ?? false,
       overRoomDb: (source && overRoom.get(source.at)) ?? null,
       limiting: tight?.label ?? 'none',
     };
