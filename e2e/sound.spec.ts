@@ -27,9 +27,10 @@ test(
       }),
     ).toBeVisible();
     const card = page.getByRole('article', { name: /Kiln fan 17\.9 dB under the voice/ });
-    await expect(card).toContainText('Voice over the room 17.85 → 19.88 dB');
-    await card.getByRole('button', { name: /^Move Kiln fan 2 m farther away/ }).click();
-    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('19.9 dB');
+    // Two metres bring 2 dB of the 12 that are missing: what does not cure is not offered.
+    await expect(card).toContainText('Voice over the room 17.85 → 31.27 dB');
+    await card.getByRole('button', { name: /^Move Wheel mic to 6 cm/ }).click();
+    await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('31.3 dB');
     await saved(page);
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(microphones.locator('[data-line="wheel-mic"]')).toContainText('17.9 dB');
@@ -72,7 +73,7 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   );
   await microphones.getByRole('button', { name: /Pressed/ }).click();
   await expect(page.getByRole('group', { name: 'Compressor of Strip' })).toContainText(
-    'Average −18.0 dBu in, −18.0 out; peaks −4.0 in, −13.3 out.',
+    'Average −18.0 dBu in, −18.0 out; peaks −7.0 in, −14.3 out.',
   );
   await expect(
     page.getByRole('img', { name: /^Static curve of Strip: threshold −24\.0 dBu, 3\.0 to 1/ }),
@@ -80,8 +81,8 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   await page.getByRole('link', { name: 'Gain' }).click();
   await page.locator('[data-voice^="omni>"]').getByRole('button').click();
   await expect(page.locator('[data-rung="Omni"]')).toContainText('−49.8 dBu');
-  await expect(page.locator('[data-rung="Omni"]')).toContainText('−113.8 dBu');
-  await expect(page.locator('[data-voice^="omni>"]')).toContainText('63.8 dB');
+  await expect(page.locator('[data-rung="Omni"]')).toContainText('−111.8 dBu');
+  await expect(page.locator('[data-voice^="omni>"]')).toContainText('61.9 dB');
   await page.getByRole('link', { name: 'Monitoring' }).click();
   await expect(page.locator('[data-ear="host"]')).toContainText('113.8 dB');
 });

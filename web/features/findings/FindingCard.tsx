@@ -30,7 +30,9 @@ const effectText = ({ effects, cures, verdict, brings }: Prediction): string[] =
         `${label} ${before === null ? '?' : figure(before, 2)} → ${figure(after ?? 0, 2)} ${unit}`,
     ),
   `${cures ? 'Cures this' : 'Helps, does not cure'}. Then: ${verdictText(verdict).toLowerCase()}.`,
-  ...(brings.length ? [`Brings: ${brings.map(({ title }) => title).join('; ')}.`] : []),
+  ...(brings.length
+    ? [`Brings: ${[...new Set(brings.map(({ title }) => title))].join('; ')}.`]
+    : []),
 ];
 
 interface Props {
@@ -101,6 +103,7 @@ export const FindingCard = ({ analysis, finding, cause }: Props) => {
         </Text>
       </Flex>
       <Text fontSize="sm" mt="1">
+        {isMany && 'The first: '}
         {finding.says}
       </Text>
       {isMany && <Places analysis={analysis} cause={cause} />}

@@ -40,7 +40,7 @@ describe('a finding', () => {
     await tried(article);
     const fix = within(article()).getByRole('button');
     expect(fix.textContent).toContain('Switch phantom power on at Strip 2, Microphone input');
-    expect(fix.textContent).toContain('Cures this. Then: 7 stops, 25 warnings, 10 notes.');
+    expect(fix.textContent).toContain('Cures this. Then: 6 stops, 16 warnings, 8 notes.');
     expect(fix.textContent).toContain('Brings: ');
   });
   it('applies a fix as one edit', async () => {
@@ -85,21 +85,26 @@ describe('the findings', () => {
   });
   it('come a few at a time, the worst first, until all are there', async () => {
     const { session } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
-    const { findings } = session.store.getState().analysis;
-    expect(count()).toBeLessThan(findings.length);
-    await all(findings.length);
+    const { causes, findings } = session.store.getState().analysis;
+    // One cause is one card, however many places it shows in.
+    expect(causes.length).toBeLessThan(findings.length);
+    expect(count()).toBeLessThan(causes.length);
+    await all(causes.length);
     expect(screen.getAllByRole('heading', { level: 3 }).map((item) => item.textContent)).toEqual(
-      findings.map(({ title }) => title),
+      causes.map(({ title }) => title),
     );
+    expect(
+      screen.getByRole('article', { name: '2 voices stand under the house level' }).textContent,
+    ).toContain('In: Host mic, Co-host mic');
   });
   it('are chosen by level and by area', async () => {
     const { session } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
-    const { findings } = session.store.getState().analysis;
+    const { causes } = session.store.getState().analysis;
     await userEvent.selectOptions(screen.getByLabelText('Level'), 'Stops');
-    const stops = findings.filter(({ level }) => level === 'stop');
-    expect(screen.getByText(`${stops.length} of ${findings.length}`)).toBeTruthy();
+    const stops = causes.filter(({ finding }) => finding.level === 'stop');
+    expect(screen.getByText(`${stops.length} of ${causes.length}`)).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('Area'), 'picture');
-    await all(stops.filter(({ area }) => area === 'picture').length);
+    await all(stops.filter(({ finding }) => finding.area === 'picture').length);
   });
   it('say so where none is of the kind that was chosen', async () => {
     const quiet = apply(blankRig('One'), {

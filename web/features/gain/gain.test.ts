@@ -30,7 +30,7 @@ describe('voices at their converters', () => {
       'Potter headset',
       'Wheel mic',
     ]);
-    expect(list[3]).toMatchObject({ limiting: 'Strip 1, Microphone input' });
+    expect(list[3]).toMatchObject({ limiting: 'Interface, Input 4' });
     expect(list[2]).toMatchObject({ levelDbfs: null, neededDb: null, snrDb: null });
   });
   it('Harbour Hall: its 24 microphones, and no voice of the intercom', () =>
@@ -42,8 +42,11 @@ describe('voices at their converters', () => {
       host &&
         sumsOfVoice(analysis, host)
           .map(({ label, result }) => [label, result === null ? null : Number(result.toFixed(1))])
-          .slice(0, 1),
-    ).toEqual([['Gain needed for the house level', 59.8]]);
+          .slice(0, 2),
+    ).toEqual([
+      ['House level of this voice', -18],
+      ['Gain needed for the house level', 59.8],
+    ]);
   });
   it('says what is not known', () =>
     expect([decibels(null), decibels(-3.25, 'dBFS')]).toEqual([

@@ -56,8 +56,8 @@ describe('what is loaded', () => {
         .slice(0, 3)
         .map((load) => `${load.label}: ${loadText(load)}`),
     ).toEqual([
-      'USB controller D, Show computer: 249.7 of 24.6 MB/s',
       'Slides capture, USB 6: 249.0 of 24.6 MB/s',
+      'USB controller D, Show computer: 249.7 of 40 MB/s',
       'Line out of the building: 9.0 of 20 Mb/s',
     ]));
   it('leaves out a line that nobody has measured, and drives that write nothing', () =>

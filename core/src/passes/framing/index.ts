@@ -1,4 +1,5 @@
 import type { Stage } from '../../graph';
+import { keptOf } from './kept';
 import {
   type CameraFigures,
   type Device,
@@ -94,6 +95,10 @@ export interface Framing {
    */
   readonly headroomShare: number | null;
   readonly deliveredHeightPx: number | null;
+  /** Lines of its picture that are left where it is recorded or delivered. @unit px */
+  readonly capturedPx: number | null;
+  /** The device that takes lines away on the way there; null where all arrive */
+  readonly pixelsLostAt: string | null;
   /** How much tighter it can be cut before pixels are made up */
   readonly punchInMost: number | null;
   readonly lightNeededLux: number | null;
@@ -174,6 +179,8 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
     hasOptics && distanceM !== null ? fieldM(distanceM, sensorHeightMm, focalMm) : null;
   const framed = wanted?.of === 'width' ? widthM : heightM;
   const delivered = deliveredHeightPx(measured);
+  const kept = keptOf(measured, shot.deviceId);
+  const capturedPx = kept?.heightPx ?? format?.height ?? null;
   const exposure = camera ? exposureOf(device, camera) : 'unknown';
   const needed = exposureLux(device, camera, exposure, fNumber);
   return {
@@ -214,7 +221,9 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
         ? null
         : Math.max(0, 1 / 3 - CROWN_TO_EYES_M / heightM),
     deliveredHeightPx: delivered,
-    punchInMost: format && delivered !== null ? format.height / delivered : null,
+    punchInMost: capturedPx !== null && delivered !== null ? capturedPx / delivered : null,
+    capturedPx,
+    pixelsLostAt: kept?.lostAt ? measured.device(kept.lostAt.at.device).name : null,
     lightNeededLux: needed,
     stopsOver:
       needed !== null && lightLux !== null && lightLux > 0

@@ -11,24 +11,25 @@ export const punchIn = shotRule(
     remedy: 'Capture larger, cut less, or frame tighter.',
     source: 'handbook 3-picture: punch-in = captured height ÷ delivered height',
   },
-  ({ device, shot, punchInMost, format, deliveredHeightPx }) =>
+  ({ device, shot, punchInMost, capturedPx, pixelsLostAt, deliveredHeightPx }) =>
     shot.punchIn <= 1 || punchInMost === null || shot.punchIn <= punchInMost + 1e-9
       ? null
       : {
           level: 'warn',
           title: `Cut ${figure(shot.punchIn, 2)}×, pixels for ${figure(punchInMost, 2)}×`,
           says:
-            `${device.name} gives ${format?.height ?? 0} lines and ${deliveredHeightPx ?? 0} are ` +
-            `delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ` +
+            `Of ${device.name} ${capturedPx ?? 0} lines are kept` +
+            `${pixelsLostAt ? `, the rest is lost at ${pixelsLostAt}` : ''}, and ${deliveredHeightPx ?? 0} ` +
+            `are delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ` +
             `${figure(shot.punchIn, 2)} is planned. Capture larger or cut less.`,
         },
   {
-    sums: ({ format, deliveredHeightPx, punchInMost }) => [
+    sums: ({ capturedPx, deliveredHeightPx, punchInMost }) => [
       {
         label: 'Punch-in without enlarging',
-        formula: 'captured height ÷ delivered height',
+        formula: 'height where it is recorded ÷ delivered height',
         inputs: [
-          { name: 'captured', value: format?.height ?? 'unknown', unit: 'px' },
+          { name: 'recorded', value: capturedPx ?? 'unknown', unit: 'px' },
           { name: 'delivered', value: deliveredHeightPx ?? 'unknown', unit: 'px' },
         ],
         result: punchInMost,

@@ -64,7 +64,7 @@ ruleCases('picture.punch-in', {
     '1080 lines cut twice as tight': {
       rig: shotOf({ shot: { punchIn: 2 } }).build(),
       level: 'warn',
-      says: /gives 1080 lines and 1080 are delivered/,
+      says: /Of Camera 1080 lines are kept, and 1080 are delivered/,
       sum: 1,
       fixes: ['Set Camera to 2160p60', 'Cut 1.00× at most'],
     },

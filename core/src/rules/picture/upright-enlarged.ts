@@ -1,5 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { pictureSources } from '../../passes/framing';
+import { keptPixels } from '../../passes/framing/kept';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { type Deliverable, entry, inOrder } from '../../rig';
@@ -10,13 +11,12 @@ import { pictureRule } from '../rule-of';
 const enlarged = (
   measured: Measured,
 ): { id: string; deliverable: Deliverable; times: number; height: number }[] => {
-  const height = pictureSources(measured).reduce(
-    (tallest, stage) =>
-      stage.at.links.length > 0
-        ? Math.max(tallest, measured.picture[stage.index]?.format?.height ?? 0)
-        : tallest,
-    0,
+  // What is cut out of is what was recorded, not what the camera once had.
+  const kept = [...keptPixels(measured).values()].map(({ heightPx }) => heightPx);
+  const sent = pictureSources(measured).flatMap(({ at, index }) =>
+    at.links.length > 0 ? (measured.picture[index]?.format?.height ?? []) : [],
   );
+  const height = Math.max(0, ...(kept.length > 0 ? kept : sent));
   return height === 0
     ? []
     : inOrder(measured.rig.brief?.deliverables ?? {}).flatMap(([id, deliverable]) => {
@@ -52,7 +52,7 @@ export const uprightEnlarged = pictureRule(
         .filter(({ id }) => about.line === `deliverable:${id}:delivered`)
         .map(({ times, deliverable, height }) => ({
           label: 'Enlarged',
-          formula: 'delivered height ÷ captured height',
+          formula: 'delivered height ÷ recorded height',
           inputs: [
             {
               name: 'delivered',

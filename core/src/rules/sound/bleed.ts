@@ -44,8 +44,9 @@ export const bleed = microphoneRule(
           `dB under ${personName(measured, microphone.personId)}; the 3:1 rule asks for ` +
           `${figure(THREE_TO_ONE_DB)} dB. With both open, ${found.other.name} ripples by ` +
           `${found.db < 0 ? `${figure(combRippleDb(found.db))} dB` : 'everything there is'} ` +
-          'from comb to dip. Come closer, turn the dull side to the other voice, or sit farther ' +
-          'apart.',
+          `from comb to dip. Come closer, ${
+            microphone.pattern === 'omni' ? '' : 'turn the dull side to the other voice, '
+          }or sit farther apart.`,
       };
     },
     sums: (microphone) => {

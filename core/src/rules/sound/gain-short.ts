@@ -1,7 +1,7 @@
 import { atMouth } from '../../edits/mouth';
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
-import { stagesOf } from '../../graph';
+import { type LinkEdge, stagesOf } from '../../graph';
 import { nameOf } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { gainOf } from '../../passes/sound';
@@ -52,24 +52,28 @@ const moveCloser = (measured: Measured, level: ConverterLevel): Fix | null => {
   );
 };
 
+/** The cable from a passive microphone into an input that has phantom power for a booster, if nothing boosts it yet. */
+const boostable = ({ stage }: ConverterLevel): LinkEdge | null => {
+  const path = stagesOf(stage);
+  const [source, next] = path;
+  const edge = next?.via.by === 'link' ? next.via.link : undefined;
+  const port = edge?.to.port;
+  return source?.at.port.family === 'analogue' &&
+    source.at.port.nominal === 'microphone' &&
+    source.at.port.phantomNeedMa === undefined &&
+    edge &&
+    port?.family === 'analogue' &&
+    port.phantomSupply &&
+    path.every(({ at }) => at.device.model.kind !== 'booster')
+    ? edge
+    : null;
+};
+const canBoost = (level: ConverterLevel): boolean => boostable(level) !== null;
+
 const addBooster = (measured: Measured, level: ConverterLevel): Fix | null => {
-  const path = stagesOf(level.stage);
-  const [source] = path;
-  const edge = source && path[1]?.via.by === 'link' ? path[1].via.link : undefined;
-  if (
-    !source ||
-    !edge ||
-    source.at.port.family !== 'analogue' ||
-    source.at.port.nominal !== 'microphone'
-  )
-    return null;
-  if (
-    source.at.port.phantomNeedMa !== undefined ||
-    path.some((stage) => stage.at.device.model.kind === 'booster')
-  )
-    return null;
-  const { port } = edge.to;
-  if (port.family !== 'analogue' || !port.phantomSupply) return null;
+  const edge = boostable(level);
+  const port = edge?.to.port;
+  if (!edge || port?.family !== 'analogue' || !port.phantomSupply) return null;
   const { commands } = splice(measured.rig, edge, 'booster-inline', { in: 'in', out: 'out' });
   return withGain(
     measured,
@@ -83,7 +87,7 @@ const addBooster = (measured: Measured, level: ConverterLevel): Fix | null => {
         value: true,
       },
     ],
-    `Add a booster after ${measured.device(source.at.device).name}`,
+    `Add a booster after ${measured.device(edge.from.device).name}`,
   );
 };
 
@@ -158,7 +162,7 @@ export const gainShort: Rule = {
               : `${last ? measured.device(last.stage.at.device).name : 'The preamp'} ends at ` +
                 `${last?.gain.maxDb ?? 0} dB and this voice needs ` +
                 `${figure((last?.gain.gainDb ?? 0) + level.missingDb, 2)} dB. Move the microphone ` +
-                'closer, add a booster, or use an input with more gain.'),
+                `closer${canBoost(level) ? ', add a booster' : ''}, or use an input with more gain.`),
           houseRule: 'recordingLevel',
         };
       }),

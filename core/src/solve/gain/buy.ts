@@ -96,15 +96,19 @@ const compareCosts = (a: number | null, b: number | null): number =>
   a === b ? 0 : (a ?? Infinity) - (b ?? Infinity);
 
 /**
- * Of two remedies the better: one that leaves no gain missing and clips nowhere, the cheaper, the
- * one with less on the desk, the quieter.
+ * Of two remedies the better: one that leaves no gain missing, clips nowhere and keeps the house's
+ * ratio; then the cheaper, the one with less on the desk, the quieter.
  */
-const compareRemedies = (a: Remedy, b: Remedy): number =>
-  Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) ||
-  Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) ||
-  compareCosts(a.price, b.price) ||
-  a.clutter - b.clutter ||
-  b.snrAfterDb - a.snrAfterDb;
+const compareRemedies =
+  (leastSnrDb: number) =>
+  (a: Remedy, b: Remedy): number =>
+    Number(a.missingAfterDb > 0) - Number(b.missingAfterDb > 0) ||
+    Number(a.shortAfterDb > 0) - Number(b.shortAfterDb > 0) ||
+    // One that leaves more hiss than the house allows is no remedy beside one that does not.
+    Number(a.snrAfterDb < leastSnrDb) - Number(b.snrAfterDb < leastSnrDb) ||
+    compareCosts(a.price, b.price) ||
+    a.clutter - b.clutter ||
+    b.snrAfterDb - a.snrAfterDb;
 
 /**
  * What could be done or bought for a voice, each tried in the engine with its gains set, the best first.
@@ -170,5 +174,10 @@ export const remediesFor = (measured: Measured, stage: Stage, onProgress?: Progr
         throw error;
       }
     })
-    .sort(compareRemedies);
+    .filter(
+      // None that brings a voice under the house's least ratio.
+      ({ snrBeforeDb, snrAfterDb }) =>
+        snrAfterDb >= measured.rig.houseRules.minimumSnrDb || snrAfterDb > snrBeforeDb - HEARD_DB,
+    )
+    .sort(compareRemedies(measured.rig.houseRules.minimumSnrDb));
 };
