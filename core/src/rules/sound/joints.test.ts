@@ -126,12 +126,24 @@ ruleCases('sound.loudspeaker-open', {
       .device('phones', 'headphones-closed')
       .link('interface.phones-1', 'phones.in')
       .build(),
-    'a loudspeaker without a caller': voice()
-      .device('speaker', 'loudspeaker-active')
+    'a loudspeaker in another room': voice()
+      .do({ type: 'addPlace', placeId: 'booth', place: { name: 'Booth' } })
+      .do({ type: 'addPlace', placeId: 'control', place: { name: 'Control' } })
+      .do({ type: 'assignDevice', deviceId: 'mic', personId: 'host', placeId: 'booth' })
+      .device('speaker', 'loudspeaker-active', { place: 'control' })
       .link('interface.out-1', 'speaker.in')
       .build(),
   },
   invalid: {
+    'a loudspeaker beside an open microphone, nobody knows where': {
+      rig: voice()
+        .device('speaker', 'loudspeaker-active', { name: 'Speaker' })
+        .link('interface.out-1', 'speaker.in')
+        .build(),
+      level: 'warn',
+      says: /nobody has said where they and it stand/,
+      fixes: ['Mute Speaker while microphones are open', 'Disconnect Speaker'],
+    },
     'a caller on a loudspeaker': {
       rig: called('everything but themself')
         .device('speaker', 'loudspeaker-active', { name: 'Speaker' })

@@ -37,6 +37,12 @@ const draws = (measured: Measured): Draw[] => {
   return [...bySupply.values()];
 };
 
+/**
+ * What two resistors of 6.8 kΩ side by side leave of 48 V: `48 − 3.4 kΩ·I`, 14 V at 10 mA.
+ * @unit V @source IEC 61938
+ */
+export const phantomLeftV = (currentMa: number): number => Math.max(0, 48 - 3.4 * currentMa);
+
 export const phantomOverload: Rule = {
   code: 'sound.phantom-overload',
   area: 'sound',
@@ -61,15 +67,25 @@ export const phantomOverload: Rule = {
   sums: (measured, { about }) =>
     draws(measured)
       .filter((draw) => draw.deviceId === about.deviceId && draw.portId === about.portId)
-      .map((draw) => ({
-        label: `Phantom current at ${draw.name}`,
-        formula: 'sum of the currents drawn',
-        inputs: [
-          { name: draw.who.join(' + '), value: draw.needMa, unit: 'mA' },
-          { name: 'supply', value: draw.maxMa, unit: 'mA' },
-        ],
-        result: draw.needMa,
-        unit: 'mA',
-        source: 'IEC 61938',
-      })),
+      .flatMap((draw) => [
+        {
+          label: `Phantom current at ${draw.name}`,
+          formula: 'sum of the currents drawn',
+          inputs: [
+            { name: draw.who.join(' + '), value: draw.needMa, unit: 'mA' },
+            { name: 'supply', value: draw.maxMa, unit: 'mA' },
+          ],
+          result: draw.needMa,
+          unit: 'mA',
+          source: 'IEC 61938',
+        },
+        {
+          label: 'Voltage left at the microphone',
+          formula: '48 V − 3.4 kΩ × current',
+          inputs: [{ name: 'current', value: draw.needMa, unit: 'mA' }],
+          result: phantomLeftV(draw.needMa),
+          unit: 'V',
+          source: 'IEC 61938',
+        },
+      ]),
 };

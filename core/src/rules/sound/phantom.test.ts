@@ -1,3 +1,4 @@
+import { phantomLeftV } from './phantom-overload';
 import { ruleCases } from '../judge-for-cases';
 import { voice, voiceThrough } from '../rigs-for-cases';
 
@@ -113,3 +114,11 @@ ruleCases('sound.phantom-overload', {
     },
   },
 });
+
+it.each([
+  [0, 48],
+  [10, 14],
+  [20, 0],
+])('%s mA leave %s V of phantom power at the microphone', (currentMa, leftV) =>
+  expect(phantomLeftV(currentMa)).toBeCloseTo(leftV, 9),
+);
