@@ -135,6 +135,7 @@ describe('bin/loom', () => {
     expect(cardioid?.bleed[0]).toMatchObject({
       personId: 'guest',
       db: expect.closeTo(-38.48, 2) as number,
+      totalDb: expect.closeTo(-21.7, 1) as number,
       combRippleDb: expect.closeTo(0.21, 2) as number,
     });
     expect(cardioid?.ownSpl).toBeCloseTo(83.94, 2);

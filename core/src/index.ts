@@ -88,6 +88,7 @@ export {
   THREE_TO_ONE_DB,
   bandsOf,
   bleedDb,
+  totalBleedDb,
   builtRoom,
   combRippleDb,
   ifItWere,

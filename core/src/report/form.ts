@@ -175,7 +175,10 @@ export interface Report {
     }[];
     readonly bleed: readonly {
       readonly personId: string;
+      /** Straight from the mouth: for the comb and the 3:1 rule */
       readonly db: number | null;
+      /** With what the walls send: what the ear hears */
+      readonly totalDb: number | null;
       readonly combRippleDb: number | null;
     }[];
   }[];

@@ -10,7 +10,14 @@ import { pressedTo, processors } from '../passes/processing';
 import { loudnesses } from '../passes/processing/loudness';
 import { loaded } from '../passes/place';
 import { scenesMade } from '../passes/programme/scenes';
-import { asksOf, bleedDb, combRippleDb, loopDb, microphonesInRoom } from '../passes/room';
+import {
+  asksOf,
+  bleedDb,
+  combRippleDb,
+  loopDb,
+  microphonesInRoom,
+  totalBleedDb,
+} from '../passes/room';
 import { channelLoads } from '../passes/sound/channels';
 import { spareOf } from '../passes/spare';
 import { conversions } from '../passes/sound/gains';
@@ -158,6 +165,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
         return {
           personId: other.id,
           db,
+          totalDb: totalBleedDb(microphone, other),
           combRippleDb: db === null || db >= 0 ? null : combRippleDb(db),
         };
       }),

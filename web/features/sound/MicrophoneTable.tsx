@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Text } from '@chakra-ui/react';
-import { figure, THREE_TO_ONE_DB, type Analysis } from '@echo-loom/core';
+import { figure, THREE_TO_ONE_DB, totalBleedDb, type Analysis } from '@echo-loom/core';
 import { LevelMark } from '@/ui/LevelMark';
 import { PlainTable } from '@/ui/PlainTable';
 import { decibels } from '@/features/gain/rows';
@@ -54,6 +54,8 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
             {figure(worst.db)} dB
             <Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">
               {worst.other.name}
+              {worst.other.echoSpl !== null &&
+                `, ${decibels(totalBleedDb(microphone, worst.other))} with the walls`}
             </Text>
           </>
         ) : (

@@ -262,6 +262,10 @@ export const ifItWere = (
 export const bleedDb = ({ ownSpl }: MicrophoneInRoom, { directSpl }: PickedUp): number | null =>
   ownSpl === null ? null : directSpl - ownSpl;
 
+/** The same with what the walls send of it: what the ear hears. @unit dB */
+export const totalBleedDb = ({ ownSpl }: MicrophoneInRoom, { spl }: PickedUp): number | null =>
+  ownSpl === null ? null : spl - ownSpl;
+
 /** One way round: out of a loudspeaker, into a microphone, and back. */
 export interface Loop {
   readonly microphone: MicrophoneInRoom;

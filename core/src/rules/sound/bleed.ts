@@ -4,6 +4,7 @@ import {
   type MicrophoneInRoom,
   type PickedUp,
   THREE_TO_ONE_DB,
+  totalBleedDb,
 } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { microphoneRule } from '../rule-of';
@@ -67,6 +68,22 @@ export const bleed = microphoneRule(
           unit: 'dB',
           source: 'handbook 2-sound, bleed',
         },
+        ...(other.echoSpl === null
+          ? []
+          : [
+              {
+                label: 'The same with what the walls send',
+                formula: 'power sum of straight and walls − own voice at the capsule',
+                inputs: [
+                  { name: 'straight', value: other.directSpl, unit: 'dB SPL' },
+                  { name: 'by the walls', value: other.echoSpl, unit: 'dB SPL' },
+                  { name: 'own voice', value: microphone.ownSpl ?? 'unknown', unit: 'dB SPL' },
+                ],
+                result: totalBleedDb(microphone, other),
+                unit: 'dB',
+                source: 'handbook 2-sound, bleed: the total is what the ear hears',
+              },
+            ]),
         ...(db < 0
           ? [
               {
