@@ -31,10 +31,12 @@ describe('press every button', () => {
 });
 
 describe('a remedy', () => {
+  // The hall has a hundred findings, and a hundred rigs of it are `npm run press`.
+  const small = starts.filter(({ devices }) => Object.keys(devices).length < 60);
   it('that is offered cures, on 20 random rigs', () => {
     let offered = 0;
     for (let seed = 101; seed <= 120; seed++) {
-      const analysis = analyse(randomRig(seed, starts));
+      const analysis = analyse(randomRig(seed, small));
       for (const finding of analysis.findings)
         for (const { label, command } of fixesOf(analysis, finding)) {
           offered++;
