@@ -31,13 +31,14 @@ describe('press every button', () => {
 });
 
 describe('a remedy', () => {
-  // The hall has a hundred findings, and a hundred rigs of it are `npm run press`.
+  // One finding of each rule on each rig; all of them, on more and larger rigs, are `npm run press`.
   const small = starts.filter(({ devices }) => Object.keys(devices).length < 60);
   it('that is offered cures, on 20 random rigs', () => {
     let offered = 0;
     for (let seed = 101; seed <= 120; seed++) {
       const analysis = analyse(randomRig(seed, small));
-      for (const finding of analysis.findings)
+      const ofEachRule = new Map(analysis.findings.map((finding) => [finding.code, finding]));
+      for (const finding of ofEachRule.values())
         for (const { label, command } of fixesOf(analysis, finding)) {
           offered++;
           const after = reanalyse(analysis, apply(analysis.rig, command));
@@ -48,7 +49,7 @@ describe('a remedy', () => {
           ]).toEqual([seed, label, false]);
         }
     }
-    expect(offered).toBeGreaterThan(200);
+    expect(offered).toBeGreaterThan(150);
   });
   it('of a whole cause takes all its places away', () => {
     const analysis = analyse(demoRig('second-firing'));
