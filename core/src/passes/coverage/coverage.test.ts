@@ -256,15 +256,6 @@ describe('a deliverable’s format', () => {
     apply(whole, { type: 'changeDeliverable', deliverableId: 'stream', deliverable: { format } });
   it('is met by as many lines or more', () =>
     expect(lines(asking('1280x720p30')).get('deliverable:stream:delivered')?.verdict).toBe('met'));
-  it('is met only partly by half the frames, and met by those that look alike', () => {
-    expect(lines(asking('1920x1080p60')).get('deliverable:stream:delivered')).toMatchObject({
-      verdict: 'partly',
-      says: 'Live stream gets 1080p30, and 1080p60 is to be delivered.',
-    });
-    expect(lines(asking('1920x1080p30000/1001')).get('deliverable:stream:delivered')?.verdict).toBe(
-      'met',
-    );
-  });
   it('is met only partly by fewer, and says both', () => {
     expect(lines(asking('3840x2160p30')).get('deliverable:stream:delivered')).toMatchObject({
       verdict: 'partly',

@@ -124,6 +124,23 @@ describe('rates', () => {
   });
 });
 
+describe('a stream that is to have 60 frames', () => {
+  const undelivered = (format: string) =>
+    analyse(
+      show()
+        .do({ type: 'changeDeliverable', deliverableId: 'stream', deliverable: { format } })
+        .build(),
+    ).findings.flatMap(({ code, says }) =>
+      code === 'brief.partly-delivered' && says.includes('is to be delivered') ? [says] : [],
+    );
+  it('is not met by 30, and is by what looks alike on a menu', () => {
+    expect(undelivered('1920x1080p60')).toEqual([
+      expect.stringContaining('gets 1080p30, and 1080p60 is to be delivered'),
+    ]);
+    expect(undelivered('1920x1080p30000/1001')).toEqual([]);
+  });
+});
+
 describe('USB 2.0', () => {
   /** So many webcams of 12.4 MB/s on sockets at 480 Mb/s, or behind a fast hub. */
   const webcams = (count: number, hub: boolean): Rig => {
