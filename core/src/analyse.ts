@@ -73,11 +73,6 @@ export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
 /** So many of the moves that were tried are offered; more would only be more of the same. */
 const MOST_MOVES = 3;
 
-/** How a remedy that makes something worse says so. */
-const BRINGS = ' (brings a ';
-/** Whether a remedy, as it was offered, brings something worse than what it cures, or a stop. */
-export const makesWorse = ({ label }: Fix): boolean => label.includes(BRINGS);
-
 /** What an edit does, found by applying it. */
 interface Tried {
   readonly fix: Fix;
@@ -130,7 +125,13 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
     ...tried.flatMap((one) => {
       const worse = worseOf(one);
       return worse
-        ? [{ ...one.fix, label: `${one.fix.label}${BRINGS}${WORDS[worse.level]}: ${worse.title})` }]
+        ? [
+            {
+              ...one.fix,
+              label: `${one.fix.label} (brings a ${WORDS[worse.level]}: ${worse.title})`,
+              isWorse: true as const,
+            },
+          ]
         : [];
     }),
   ];
@@ -156,7 +157,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
     const still = now.findings.find((finding) => findingKey(finding) === key);
     if (!still) continue;
     const [fix] = fixesOf(now, still);
-    if (!fix || makesWorse(fix)) return null;
+    if (!fix || fix.isWorse) return null;
     first ??= fix.label;
     commands.push(...simpleOf(fix));
     if (commands.length > MOST_COMMANDS) return null;

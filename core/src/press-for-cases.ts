@@ -1,4 +1,4 @@
-import { type Analysis, analyse, fixesOfCause, makesWorse, reanalyse } from './analyse';
+import { type Analysis, analyse, fixesOfCause, reanalyse } from './analyse';
 import { costOf } from './passes/money';
 import { apply, type Rig } from './rig';
 
@@ -22,7 +22,7 @@ const MOST_PRESSES = 150;
 /** The first remedy on offer that makes nothing worse. */
 const bestOf = (analysis: Analysis) => {
   for (const cause of analysis.causes) {
-    const fix = fixesOfCause(analysis, cause).find((one) => !makesWorse(one));
+    const fix = fixesOfCause(analysis, cause).find(({ isWorse }) => !isWorse);
     if (fix) return fix;
   }
   return null;

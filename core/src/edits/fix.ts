@@ -4,4 +4,6 @@ import type { Command } from '../rig';
 export interface Fix {
   readonly label: string;
   readonly command: Command;
+  /** Tried, it brings a stop, or something worse than what it cures; the label says what */
+  readonly isWorse?: true;
 }
