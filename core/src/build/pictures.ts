@@ -1,17 +1,17 @@
 import { classById } from '../catalogue';
 import { fittingMbps } from '../edits/cards';
-import { CannotBuild, type PictureSubject, type Plan } from './plan';
+import { parseFormat } from '../units';
+import {
+  CannotBuild,
+  isSeenGuest,
+  type PictureSubject,
+  type Plan,
+  sourceId,
+  TooSmall,
+} from './plan';
+import { type SwitcherSize, switcherFor } from './switchers';
 
 const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywhere';
-
-/**
- * The format a camera is set to by the school of capture size: what is punched into or delivered
- * larger is shot larger.
- */
-const cameraFormat = (plan: Plan): string => (isUhd(plan) ? '3840x2160p30' : '1920x1080p60');
-
-const sourceId = ({ id, source }: PictureSubject): string =>
-  `${id}-${source === 'camera' ? 'camera' : 'source'}`;
 
 /** Whether each camera makes a file of its own. */
 const recordsEach = ({ answers, rules }: Plan): boolean =>
@@ -30,7 +30,7 @@ const onItsCard = (plan: Plan, classId: string): Record<string, boolean | number
   const steps = Math.floor(Math.min(wanted, fitsMbps) / bitrate.step);
   return {
     record: true,
-    'card-format': cameraFormat(plan),
+    'card-format': plan.formats.camera,
     'card-mbps': Math.max(bitrate.min, steps * bitrate.step),
   };
 };
@@ -38,7 +38,7 @@ const onItsCard = (plan: Plan, classId: string): Record<string, boolean | number
 const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcorder'): void => {
   const person = subject.personId ?? undefined;
   const sight = subject.sightId ?? undefined;
-  const format = cameraFormat(plan);
+  const { camera, house } = plan.formats;
   switch (subject.source) {
     case 'camera':
       plan.draft.device(sourceId(subject), classId, {
@@ -47,141 +47,160 @@ const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcor
         sight,
         settings:
           classId === 'webcam'
-            ? {}
-            : { format, ...(recordsEach(plan) ? onItsCard(plan, classId) : {}) },
+            ? { format: plan.formats.programme }
+            : { format: camera, ...(recordsEach(plan) ? onItsCard(plan, classId) : {}) },
       });
       return;
     case 'slides':
-      plan.draft.device(sourceId(subject), 'player-slides', { name: subject.name, sight });
+      plan.draft.device(sourceId(subject), 'player-slides', {
+        name: subject.name,
+        sight,
+        settings: { format: house },
+      });
       return;
     case 'console':
       plan.draft.device(sourceId(subject), 'player-console', {
         name: subject.name,
         sight,
-        settings: { protected: false },
+        settings: { format: house, protected: false },
       });
       return;
   }
 };
 
-/** Switchers by size, with the inputs that stay free when one in four is kept. */
-const SWITCHERS = [
-  { classId: 'switcher-4', inputs: 4 },
-  { classId: 'switcher-8', inputs: 8 },
-  { classId: 'switcher-20', inputs: 20 },
-] as const;
-const switcherFor = ({ pictures, rules }: Plan): (typeof SWITCHERS)[number] => {
-  const found = SWITCHERS.find(
-    ({ inputs }) =>
-      pictures.length <= inputs - (rules.spareInputs === 'exact' ? 0 : Math.floor(inputs / 4)),
-  );
-  if (!found)
-    throw new CannotBuild(
-      `${pictures.length} pictures are more than the largest switcher takes with the inputs ` +
-        `that must stay free (${SWITCHERS[2].inputs - Math.floor(SWITCHERS[2].inputs / 4)}). ` +
-        'Let a camera see several people.',
-    );
-  return found;
+/**
+ * Where a source's picture leaves it. Who plays must see the game at once, and what is captured comes
+ * late: a splitter gives them a screen of their own.
+ */
+const outOf = ({ draft }: Plan, subject: PictureSubject): string => {
+  const id = sourceId(subject);
+  if (subject.source !== 'console') return `${id}.hdmi`;
+  draft
+    .device(`${id}-split`, 'splitter-hdmi-2', { name: `${subject.name} splitter` })
+    .device(`${id}-screen`, 'display-monitor', { name: `Player’s screen of ${subject.name}` })
+    .link(`${id}.hdmi`, `${id}-split.in`, 2)
+    .link(`${id}-split.out-2`, `${id}-screen.in`, 2);
+  return `${id}-split.out-1`;
 };
 
-/** One camera, straight into the computer. */
+const WEBCAM_FORMATS: ReadonlySet<string> = new Set(
+  (() => {
+    const format = classById('webcam').controls['format'];
+    return format?.type === 'choice' ? format.options.map(({ value }) => value) : [];
+  })(),
+);
+
+/** One picture, straight into the computer. */
 const addSingle = (plan: Plan, subject: PictureSubject): void => {
-  const { draft, answers } = plan;
-  const [socket = 'usb-2'] = plan.sockets.pictures;
+  const { draft, answers, formats } = plan;
+  const [socket = 'usb-2'] = plan.machine.sockets.pictures;
   const isPlain =
     subject.source === 'camera' &&
     !isUhd(plan) &&
-    !answers.deliverables.includes('camera recordings');
+    WEBCAM_FORMATS.has(formats.programme) &&
+    !recordsEach(plan);
   if (isPlain && answers.people.length === 1) {
     addSource(plan, subject, 'webcam');
     draft.link(`${sourceId(subject)}.usb`, `computer.${socket}`, 2, 'usb-2');
     return;
   }
   addSource(plan, subject);
-  addCapture(plan, 'capture', `${sourceId(subject)}.hdmi`, socket);
+  addCapture(plan, 'capture', outOf(plan, subject), socket);
 };
 
-/** A capture device on a socket of its own. Uncompressed 1080p30 leaves room for two on one controller. */
-const addCapture = ({ draft, rules }: Plan, id: string, from: string, socket: string): void => {
-  const isLarge = rules.captureSize !== '1080p everywhere';
+/** Uncompressed 1080p30 leaves room for two on one controller; a larger or faster picture for one. */
+const addCapture = ({ draft, formats }: Plan, id: string, from: string, socket: string): void => {
+  const isLarge = parseFormat(formats.camera).height > 1080;
   draft
     .device(id, isLarge ? 'capture-10g' : 'capture-5g', {
       name: id === 'capture' ? 'Capture' : id.replace('-', ' '),
-      settings: { 'capture-format': '1920x1080p30', encoding: 'raw 16' },
+      settings: {
+        'capture-format': isLarge ? formats.programme : formats.capture,
+        encoding: 'raw 16',
+      },
     })
     .link(from, `${id}.in`, 3)
     .link(`${id}.usb`, `computer.${socket}`, 1, 'usb-5g');
 };
 
 const inSoftware = (plan: Plan): void => {
-  const { pictures, sockets } = plan;
-  if (pictures.length > sockets.pictures.length)
-    throw new CannotBuild(
+  const { pictures, machine } = plan;
+  const sockets = machine.sockets.pictures;
+  if (pictures.length > sockets.length)
+    throw new TooSmall(
       `${pictures.length} pictures want a fast socket of the computer each, and it has ` +
-        `${sockets.pictures.length}. Switch in hardware, or let a camera see several people.`,
+        `${sockets.length}. Switch in hardware, or let a camera see several people.`,
     );
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
-    addCapture(
-      plan,
-      `capture-${index + 1}`,
-      `${sourceId(subject)}.hdmi`,
-      sockets.pictures[index] ?? '',
-    );
+    addCapture(plan, `capture-${index + 1}`, outOf(plan, subject), sockets[index] ?? '');
   });
 };
 
 const inHardware = (plan: Plan): void => {
-  const { draft, pictures } = plan;
-  const { classId } = switcherFor(plan);
-  const isSerial = classId === 'switcher-20';
+  const { draft, pictures, formats } = plan;
+  const size = switcherFor(plan);
   // Without scalers every input must arrive in the house format.
-  if (isSerial && isUhd(plan))
+  if (size.isSerial && isUhd(plan))
     throw new CannotBuild(
       `${pictures.length} pictures at 2160p want a switcher that is not in the catalogue. ` +
         'Choose 1080p everywhere, or let a camera see several people.',
     );
-  draft.device('switcher', classId, {
+  draft.device('switcher', size.classId, {
     name: 'Switcher',
-    settings: isSerial ? {} : { 'usb-encoding': 'raw 16' },
+    settings: size.isSerial
+      ? { 'house-format': formats.house }
+      : { 'house-format': formats.capture, 'usb-format': formats.capture, 'usb-encoding': 'raw 16' },
   });
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
-    const id = sourceId(subject);
-    const input = `switcher.in-${index + 1}`;
-    if (!isSerial) scaledInto(plan, id, input, subject);
-    else if (subject.source === 'camera') draft.link(`${id}.sdi`, input, 10);
-    else
-      draft
-        .device(`${id}-converter`, 'converter-hdmi-sdi', { name: `${subject.name} converter` })
-        .link(`${id}.hdmi`, `${id}-converter.in`, 2)
-        .link(`${id}-converter.out`, input, 10);
+    into(plan, size, subject, `switcher.in-${index + 1}`);
   });
-  if (!isSerial) draft.link('switcher.usb', 'computer.usb-2', 2, 'usb-5g');
+  if (!size.isSerial) draft.link('switcher.usb', 'computer.usb-2', 2, 'usb-5g');
   else {
     draft
       .device('programme-converter', 'converter-sdi-hdmi', { name: 'Programme converter' })
       .link('switcher.programme', 'programme-converter.in', 3);
     addCapture(plan, 'capture', 'programme-converter.out', 'usb-2');
   }
-  if (classId === 'switcher-8')
-    draft
-      .device('multiview', 'display-monitor', { name: 'Multiview' })
-      .link('switcher.multiview', 'multiview.in', 3);
+  addViews(plan, size);
 };
 
-/**
- * HDMI inputs take 1080p: a larger picture comes through a scan converter, which leaves the
- * camera's own recording large.
- */
-const scaledInto = (plan: Plan, id: string, input: string, subject: PictureSubject): void => {
-  const { draft } = plan;
-  if (subject.source !== 'camera' || !isUhd(plan)) draft.link(`${id}.hdmi`, input, 5);
-  else
+/** A picture's way into an input: as it is, by another cable, or made smaller first. */
+const into = (plan: Plan, { isSerial }: SwitcherSize, subject: PictureSubject, input: string) => {
+  const { draft, formats } = plan;
+  const id = sourceId(subject);
+  if (isSerial && subject.source === 'camera') draft.link(`${id}.sdi`, input, 10);
+  else if (isSerial)
     draft
-      .device(`${id}-scaler`, 'converter-scan', { name: `${subject.name} scaler` })
+      .device(`${id}-converter`, 'converter-hdmi-sdi', { name: `${subject.name} converter` })
+      .link(outOf(plan, subject), `${id}-converter.in`, 2)
+      .link(`${id}-converter.out`, input, 10);
+  // HDMI inputs take 1080p: a scan converter leaves the camera's own recording large.
+  else if (subject.source === 'camera' && isUhd(plan))
+    draft
+      .device(`${id}-scaler`, 'converter-scan', {
+        name: `${subject.name} scaler`,
+        settings: { format: formats.capture },
+      })
       .link(`${id}.hdmi`, `${id}-scaler.in`, 2)
       .link(`${id}-scaler.out`, input, 5);
+  else draft.link(outOf(plan, subject), input, 5);
+};
+
+/** Whoever works the switcher sees every picture; who is before the cameras sees what goes out. */
+const addViews = ({ draft, answers, people }: Plan, size: SwitcherSize): void => {
+  const screen = size.isSerial ? 'display-sdi' : 'display-monitor';
+  if (answers.brief.switchedBy === 'operator' && size.hasMultiview)
+    draft
+      .device('multiview', screen, { name: 'Multiview' })
+      .link('switcher.multiview', 'multiview.in', 3);
+  const output = size.isSerial ? 'aux-1' : 'programme';
+  // With guests elsewhere they have a screen from the computer, which shows these.
+  if (!people.some(isSeenGuest) && people.some(({ where, shot }) => where === 'on site' && shot !== null))
+    draft
+      .device('confidence', screen, { name: 'Confidence screen' })
+      .link(`switcher.${output}`, 'confidence.in', 3);
 };
 
 const priceOf = (classId: string): number => classById(classId).typicalPrice ?? Infinity;
@@ -190,13 +209,14 @@ const priceOf = (classId: string): number => classById(classId).typicalPrice ?? 
  * A file of what has no card of its own: a recorder each, or one switcher that records all its
  * inputs where that costs less.
  */
-const addRecorders = ({ draft }: Plan, subjects: readonly PictureSubject[]): void => {
+const addRecorders = (plan: Plan, subjects: readonly PictureSubject[]): void => {
+  const { draft } = plan;
   const each = priceOf('recorder-picture');
   const together = priceOf('switcher-8-recording');
   if (subjects.length <= 8 && together < each * subjects.length) {
     draft.device('recorder', 'switcher-8-recording', { name: 'Recording switcher' });
     subjects.forEach((subject, index) =>
-      draft.link(`${sourceId(subject)}.hdmi`, `recorder.in-${index + 1}`, 3),
+      draft.link(outOf(plan, subject), `recorder.in-${index + 1}`, 3),
     );
     return;
   }
@@ -204,7 +224,7 @@ const addRecorders = ({ draft }: Plan, subjects: readonly PictureSubject[]): voi
     const id = sourceId(subject);
     draft
       .device(`${id}-recorder`, 'recorder-picture', { name: `${subject.name} recorder` })
-      .link(`${id}.hdmi`, `${id}-recorder.in`, 2);
+      .link(outOf(plan, subject), `${id}-recorder.in`, 2);
   }
 };
 

@@ -16,7 +16,7 @@ import {
   usbDevice,
   usbHost,
 } from './parts';
-import { formats, HD_30, UHD_60 } from './picture-parts';
+import { CANVASES, formats, UHD_60 } from './picture-parts';
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
 
@@ -41,7 +41,9 @@ const returns = (usb: readonly string[], outputs: readonly string[]): Record<str
   };
   const programs = heard(['programs-in'], 'programs-aloud', 'programs-volume');
   const mix = heard([...usb, 'network'], 'mix-aloud', 'mix-volume');
+  const callers = heard(['call-in'], 'mix-aloud', 'mix-volume');
   return {
+    'callers-out': { ...callers.out, to: digital.filter((id) => !usb.includes(id)) },
     'programs-out': programs.out,
     'programs-ears': programs.ears,
     'mix-out': mix.out,
@@ -139,11 +141,7 @@ export const computer = (
       screens: route(usb, shown, { frames: 2 }, { picture: onScreen }),
     },
     controls: {
-      canvas: formats(
-        'Programme format',
-        [...HD_30, '1920x1080p60', '3840x2160p30'],
-        '1920x1080p30',
-      ),
+      canvas: formats('Programme format', CANVASES, '1920x1080p30'),
       'screen-format': formats('Format of its screens', UHD_60, '1920x1080p60'),
       'programs-aloud': toggle('Its programs are heard at its outputs', true),
       'programs-volume': gain('Volume of its programs', -60, 0, -20, 0.5),

@@ -54,6 +54,11 @@ export const UHD_30: readonly FormatText[] = [
 
 export const UHD_60: readonly FormatText[] = [...UHD_30, '3840x2160p50', '3840x2160p60'];
 
+/** What a program mixes pictures in: whole ones, up to 2160p30. */
+export const CANVASES: readonly FormatText[] = UHD_30.filter(
+  (text) => parseFormat(text).scan === 'p',
+);
+
 /** Formats a rig may be wanted in, as they are read. */
 export const WANTED_FORMATS: readonly { readonly value: string; readonly label: string }[] =
   UHD_60.filter((text) => {

@@ -3,8 +3,11 @@ import type { Measured } from '../../passes/measure';
 import type { SoundFigures } from '../../passes/sound';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
 import type { SimpleCommand } from '../../rig';
-import { Bench, turning } from './bench';
-import { addWorth, compareWorth, type Worth } from './worth';
+import { Bench } from './bench';
+import { keyOf, type OnBench, type Progress, searchTogether, together, voiceOf } from './search';
+import type { Worth } from './worth';
+
+export type { Progress } from './search';
 
 /** Most settings tried for one voice; more would keep a person waiting. */
 export const MOST_SETTINGS = 400_000;
@@ -19,11 +22,6 @@ const apart = ({ deviceId, control, label, kind, valueDb, settingsDb }: Knob): K
   valueDb,
   settingsDb,
 });
-
-/** Told now and then how far a search is. @param tried of so many */
-export type Progress = (tried: number, of: number) => void;
-/** How often a search says how far it is: once in so many settings. */
-const SAYS_EVERY = 20_000;
 
 /** A settings search for one voice: what to set, what it gives, and how that is known to be the best. */
 export interface GainProposal {
@@ -46,138 +44,12 @@ export type GainAnswer =
   | { readonly can: true; readonly proposal: GainProposal }
   | { readonly can: false; readonly why: string };
 
-const settingsCount = (knobs: readonly Knob[]): number =>
-  knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
-
-/** The best settings so far, and what they are worth. */
-interface Found {
-  readonly worth: Worth & { readonly tightest: number };
-  readonly settings: readonly number[];
-}
-
-/** Walks every combination of settings of the knobs, the last knob fastest. */
-const eachSetting = (
-  knobs: readonly Knob[],
-  visit: (settings: readonly number[], turned: number) => void,
-): void => {
-  const at = knobs.map(() => 0);
-  const settings = knobs.map(({ settingsDb }) => settingsDb[0] ?? 0);
-  let turned = 0;
-  for (;;) {
-    visit(settings, turned);
-    let knob = knobs.length - 1;
-    for (; knob >= 0; knob--) {
-      const list = knobs[knob]?.settingsDb ?? [];
-      const next = (at[knob] ?? 0) + 1;
-      at[knob] = next < list.length ? next : 0;
-      settings[knob] = list[at[knob] ?? 0] ?? 0;
-      if (next < list.length) break;
-    }
-    if (knob < 0) return;
-    turned = knob;
-  }
-};
-
 const commandOf = ({ deviceId, control, kind }: KnobOnWay, valueDb: number): SimpleCommand => ({
   type: 'setControl',
   deviceId,
   control,
   value: kind === 'pad' ? valueDb < 0 : valueDb,
 });
-
-const keyOf = ({ deviceId, control }: KnobOnWay): string => `${deviceId}.${control}`;
-
-/** A voice that can be set, on a bench of its own. */
-interface OnBench {
-  readonly stage: Stage;
-  readonly bench: Bench;
-  readonly all: readonly Knob[];
-  /** Knobs that no other voice of the group passes */
-  own: readonly Knob[];
-  tried: number;
-  keepHeadroom: number;
-  meetLevel: number;
-}
-
-const tryOwn = (voice: OnBench, say: () => void): Found | undefined => {
-  const best: Found[] = [];
-  const { bench, own } = voice;
-  eachSetting(own, (settings, turned) => {
-    for (let index = turned; index < own.length; index++) {
-      const knob = own[index];
-      if (knob) bench.set(knob, settings[index] ?? knob.valueDb);
-    }
-    const worth = bench.worth(own, settings);
-    voice.tried++;
-    say();
-    if (worth.shortDb === 0) {
-      voice.keepHeadroom++;
-      if (worth.missDb === 0) voice.meetLevel++;
-    }
-    if (!best[0] || compareWorth(worth, best[0].worth) < 0)
-      best[0] = { worth, settings: [...settings] };
-  });
-  return best[0];
-};
-
-/** The knobs that more than one of the voices pass, each once. */
-const sharedOf = (voices: readonly OnBench[]): Knob[] => {
-  const counts = new Map<string, { knob: Knob; of: number }>();
-  for (const { all } of voices)
-    for (const knob of all) {
-      const known = counts.get(keyOf(knob));
-      if (known) known.of++;
-      else counts.set(keyOf(knob), { knob, of: 1 });
-    }
-  return [...counts.values()].flatMap(({ knob, of }) => (of > 1 ? [knob] : []));
-};
-
-/**
- * Leaves knobs as they are until no voice has more combinations than can be tried: those nearest the
- * converter first, since gain is best early, and of these the shared ones.
- */
-const cutDown = (voices: readonly OnBench[], shared: Knob[], most: number): void => {
-  const count = ({ own }: OnBench): number => settingsCount(shared) * settingsCount(own);
-  for (;;) {
-    const [over] = voices.filter((voice) => count(voice) > most);
-    if (!over) return;
-    if (shared.length > 0) shared.pop();
-    else over.own = over.own.slice(0, -1);
-  }
-};
-
-/** The settings of the shared knobs and each voice's own, by the best sum of what they are worth. */
-const search = (voices: readonly OnBench[], shared: readonly Knob[], onProgress?: Progress) => {
-  const total = voices.reduce(
-    (sum, { own }) => sum + settingsCount(own) * settingsCount(shared),
-    0,
-  );
-  let said = 0;
-  const say = () => {
-    said++;
-    if (said % SAYS_EVERY === 0) onProgress?.(said, total);
-  };
-  let best: { worth: Worth; settings: readonly number[]; each: Found[] } | undefined;
-  eachSetting(shared, (settings) => {
-    const each: Found[] = [];
-    let worth: Worth = {
-      ...{ shortDb: 0, missDb: 0, snrDb: 0 },
-      ...turning(shared, settings),
-    };
-    for (const voice of voices) {
-      shared.forEach((knob, index) => {
-        voice.bench.set(knob, settings[index] ?? knob.valueDb);
-      });
-      const found = tryOwn(voice, say);
-      if (!found) return;
-      each.push(found);
-      worth = addWorth(worth, found.worth);
-    }
-    if (!best || compareWorth(worth, best.worth) < 0)
-      best = { worth, settings: [...settings], each };
-  });
-  return best;
-};
 
 /** Puts a voice on its bench. @returns why it cannot be set, where a figure is missing or there is nothing to turn */
 const onBench = (
@@ -196,12 +68,12 @@ const onBench = (
   const all = knobsOf(measured, stage).filter((knob) => !held.has(keyOf(knob)));
   if (all.length === 0) return { can: false, why: `Nothing on the way of ${name} can be turned.` };
   const bench = new Bench(measured, stage, first);
-  return { stage, bench, all, own: all, tried: 0, keepHeadroom: 0, meetLevel: 0 };
+  return { stage, bench, knobs: all };
 };
 
 /**
- * The settings of voices that share knobs, together: every setting of what they share, and for each of
- * these every setting of what each has alone.
+ * The settings of voices that share knobs, together. A voice that goes to two converters is set for
+ * both at once.
  * @param most combinations tried for one voice at the most
  * @returns an answer for each stage, in their order; what is shared is set by the first of them
  */
@@ -216,34 +88,29 @@ const setTogether = (
   }: SearchOptions = {},
 ): GainAnswer[] => {
   const benches = stages.map((stage) => onBench(measured, stage, held, figuresOf));
-  const voices = benches.flatMap((bench) => ('can' in bench ? [] : [bench]));
-  const shared = sharedOf(voices);
-  const isShared = new Set(shared.map(keyOf));
-  for (const voice of voices) voice.own = voice.all.filter((knob) => !isShared.has(keyOf(knob)));
-  cutDown(voices, shared, most);
-  const best = search(voices, shared, onProgress);
+  const ways = benches.flatMap((bench) => ('can' in bench ? [] : [bench]));
+  const waysOf = new Map<Stage, OnBench[]>();
+  for (const way of ways) {
+    const source = sourceOf(way.stage);
+    waysOf.set(source, [...(waysOf.get(source) ?? []), way]);
+  }
+  const voiceOfSource = new Map([...waysOf].map(([source, own]) => [source, voiceOf(own)]));
+  const settingsDb = searchTogether([...voiceOfSource.values()], most, onProgress);
   const done = new Set<string>();
-  let next = 0;
-  return benches.map((voice): GainAnswer => {
-    if ('can' in voice) return voice;
-    const found = best?.each[next++];
-    const settingOf = (knob: Knob): number | undefined => {
-      const own = voice.own.indexOf(knob);
-      if (own >= 0) return found?.settings[own];
-      const at = shared.findIndex((item) => keyOf(item) === keyOf(knob));
-      return at >= 0 ? best?.settings[at] : undefined;
+  return benches.map((way): GainAnswer => {
+    if ('can' in way) return way;
+    const voice = voiceOfSource.get(sourceOf(way.stage));
+    const knobs = way.knobs.filter((knob) => settingsDb.has(keyOf(knob)));
+    const chosen = knobs.map((knob) => settingsDb.get(keyOf(knob)) ?? knob.valueDb);
+    const worthAt = (values: readonly number[]) => {
+      for (const knob of way.knobs) way.bench.set(knob, knob.valueDb);
+      knobs.forEach((knob, index) => way.bench.set(knob, values[index] ?? knob.valueDb));
+      return way.bench.worth(knobs, values);
     };
-    const knobs = voice.all.filter((knob) => settingOf(knob) !== undefined);
-    const settingsDb = knobs.map((knob) => settingOf(knob) ?? knob.valueDb);
-    for (const knob of voice.all) voice.bench.set(knob, knob.valueDb);
-    const before = voice.bench.worth(
-      knobs,
-      knobs.map(({ valueDb }) => valueDb),
-    );
-    for (const knob of voice.all) voice.bench.set(knob, settingOf(knob) ?? knob.valueDb);
-    const after = voice.bench.worth(knobs, settingsDb);
+    const before = worthAt(knobs.map(({ valueDb }) => valueDb));
+    const after = worthAt(chosen);
     const commands = knobs.flatMap((knob, index) => {
-      const value = settingsDb[index] ?? knob.valueDb;
+      const value = chosen[index] ?? knob.valueDb;
       if (value === knob.valueDb || done.has(keyOf(knob))) return [];
       done.add(keyOf(knob));
       return [commandOf(knob, value)];
@@ -252,15 +119,15 @@ const setTogether = (
       can: true,
       proposal: {
         knobs: knobs.map(apart),
-        left: voice.all.filter((knob) => settingOf(knob) === undefined).map(apart),
-        settingsDb,
+        left: way.knobs.filter((knob) => !settingsDb.has(keyOf(knob))).map(apart),
+        settingsDb: chosen,
         commands,
         before,
         after,
-        limitingStage: (stagesOf(voice.stage)[after.tightest] ?? voice.stage).index,
-        tried: voice.tried,
-        keepHeadroom: voice.keepHeadroom,
-        meetLevel: voice.meetLevel,
+        limitingStage: (stagesOf(way.stage)[after.tightest] ?? way.stage).index,
+        tried: voice?.tried ?? 0,
+        keepHeadroom: voice?.keepHeadroom ?? 0,
+        meetLevel: voice?.meetLevel ?? 0,
       },
     };
   });
@@ -290,26 +157,9 @@ export const setForVoice = (
 ): GainAnswer =>
   setTogether(measured, [stage], options)[0] ?? { can: false, why: 'There is no such voice.' };
 
-/** Voices in groups that share knobs, in the order of the rig. */
-const groups = (measured: Measured): Stage[][] => {
-  const made: { stages: Stage[]; keys: Set<string> }[] = [];
-  for (const stage of voices(measured)) {
-    const keys = new Set(knobsOf(measured, stage).map(keyOf));
-    const met = made.filter((group) => [...keys].some((key) => group.keys.has(key)));
-    const [into] = met;
-    if (!into) made.push({ stages: [stage], keys });
-    else {
-      for (const other of met.slice(1)) {
-        into.stages.push(...other.stages);
-        for (const key of other.keys) into.keys.add(key);
-        made.splice(made.indexOf(other), 1);
-      }
-      into.stages.push(stage);
-      for (const key of keys) into.keys.add(key);
-    }
-  }
-  return made.map(({ stages }) => stages);
-};
+/** Ways of voices in groups that share knobs, in the order of the rig; those of one voice are together. */
+const groups = (measured: Measured): readonly (readonly Stage[])[] =>
+  together(voices(measured), (stage) => knobsOf(measured, stage).map(keyOf));
 
 /**
  * The same for a voice and all that share a knob with it, so that helping one spoils none.

@@ -40,7 +40,7 @@ const applied = (rig: Rig, commands: readonly SimpleCommand[]): Rig =>
     : apply(rig, { type: 'batch', label: 'Placed everything.', commands: [...commands] });
 
 /** Focal lengths that frame what is wanted from where the cameras now stand. */
-const zooms = (analysis: Analysis): SimpleCommand[] =>
+export const zooms = (analysis: Analysis): SimpleCommand[] =>
   framings(analysis).flatMap(
     ({ device, shot, camera, lens, focalForWantedMm }): SimpleCommand[] => {
       if (!camera || focalForWantedMm === null || (lens && !reachesFocal(lens, focalForWantedMm)))

@@ -1,0 +1,74 @@
+import { CATALOGUE } from '../catalogue';
+import {
+  type Brief,
+  DELIVERABLE_KINDS,
+  HOUSE_QUESTION_KEYS,
+  HOUSE_QUESTIONS,
+  type HouseRules,
+  houseRulesSchema,
+  seeded,
+  SIGHT_KINDS,
+  SWITCHED_BY,
+} from '../rig';
+import { anyOf } from '../rig/chance';
+import { type Answers, onSite, remote } from './answers';
+
+/** Answers at random over the whole range of every question: one to eight people on site, none to three elsewhere. */
+export const anyAnswers = (seed: number): Answers => {
+  const chance = seeded(seed, CATALOGUE);
+  const here = chance.once(2) ? chance.integer(1, 4) : chance.integer(1, 9);
+  const away = chance.once(2) ? 0 : chance.integer(0, 4);
+  const rules: Record<string, unknown> = {};
+  for (const key of HOUSE_QUESTION_KEYS)
+    if (chance.once(3))
+      rules[key] = anyOf(
+        chance,
+        HOUSE_QUESTIONS[key].schools.map(({ value }) => value),
+      );
+  if (chance.once(3))
+    rules['chosenFormat'] = chance.oneOf([
+      '1920x1080p25',
+      '1920x1080p30',
+      '1920x1080p50',
+      '1920x1080p60',
+    ]);
+  if (chance.once(5)) rules['recordingsOfVoice'] = chance.integer(1, 4);
+  const houseRules: Partial<HouseRules> = houseRulesSchema.partial().parse(rules);
+  const deliverables = DELIVERABLE_KINDS.filter(() => chance.once(2));
+  return {
+    name: `Drawn ${seed}`,
+    people: [
+      ...Array.from({ length: here }, (_, n) =>
+        onSite(`Person ${n + 1}`, {
+          posture: chance.oneOf(['sits', 'sits', 'stands', 'moves'] as const),
+          shot: chance.once(6)
+            ? null
+            : chance.oneOf(['head and shoulders', 'waist', 'full'] as const),
+          isHeard: !chance.once(8),
+          dislikesHeadset: chance.once(4),
+          needsHandsFree: chance.once(5),
+        }),
+      ),
+      ...Array.from({ length: away }, (_, n) =>
+        remote(`Guest ${n + 1}`, chance.once(6) ? { shot: null } : {}),
+      ),
+    ],
+    sights: Array.from({ length: chance.once(2) ? 0 : chance.integer(1, 4) }, (_, n) => ({
+      name: `Sight ${n + 1}`,
+      what: chance.oneOf(SIGHT_KINDS),
+    })),
+    deliverables: deliverables.length > 0 ? deliverables : ['stream'],
+    brief: {
+      form: chance.oneOf<Brief["form"]>(['live', 'recorded', 'both']),
+      cut: chance.oneOf<Brief["cut"]>(['long form', 'clips', 'long form and clips']),
+      lengthMin: chance.oneOf([20, 60, 60, 120, 240]),
+      showsPerMonth: 4,
+      switchedBy: chance.oneOf(SWITCHED_BY),
+      budget: chance.oneOf([null, null, 1500, 5000, 15_000]),
+      setUpMin: chance.oneOf([10, 30, 60]),
+      room: chance.oneOf<Brief["room"]>(['shared', 'fixed']),
+      uplinkMbps: chance.oneOf([null, 5, 20, 50]),
+    },
+    houseRules,
+  };
+};

@@ -1,0 +1,131 @@
+import {
+  CannotBuild,
+  guestsOf,
+  isSeenGuest,
+  onSiteOf,
+  type Plan,
+  takeScreen,
+  TooSmall,
+} from './plan';
+
+/** What comes from the computer and what goes to it: calls, screens, the stream, the recordings. */
+
+/** A call for each guest, which shows them everyone and lets them hear everyone but themselves. */
+export const addCalls = (plan: Plan): void => {
+  for (const { id, name } of guestsOf(plan))
+    plan.draft
+      .device(`${id}-call`, 'call', { name: `${name} call`, person: id })
+      .link(`${id}-call.receive`, 'computer.call-in')
+      .link('computer.call-out', `${id}-call.send`);
+};
+
+/**
+ * Screens before the people on site: with the guest on them, or in front of the lens by the school of
+ * prompters. Where text scrolls, a prompter shows it; when no screen output is left, from a laptop of
+ * its own.
+ */
+export const addScreens = (plan: Plan): void => {
+  const { draft, people, rules, pictures } = plan;
+  const isSomebodyHere = onSiteOf(plan).length > 0;
+  if (people.some(isSeenGuest) && isSomebodyHere)
+    draft
+      .device('guest-screen', rules.prompter === 'second display' ? 'prompter' : 'display-monitor', {
+        name: 'Guest screen',
+      })
+      .link(`computer.${takeScreen(plan)}`, 'guest-screen.in', 3);
+  if (rules.prompter === 'scrolling' && pictures.some(({ source }) => source === 'camera')) {
+    draft.device('prompter', 'prompter', { name: 'Prompter' });
+    try {
+      draft.link(`computer.${takeScreen(plan)}`, 'prompter.in', 3);
+    } catch (error) {
+      if (!(error instanceof TooSmall)) throw error;
+      draft
+        .device('prompter-text', 'player-slides', { name: 'Laptop of the prompter' })
+        .link('prompter-text.hdmi', 'prompter.in', 3);
+    }
+  }
+};
+
+/** The stream, from the machine that the school says. */
+const addStream = (plan: Plan): void => {
+  const { draft, rules, formats } = plan;
+  draft.device('stream', 'stream');
+  if (rules.computers === 'one') {
+    draft.link('computer.programme', 'stream.in');
+    return;
+  }
+  const screen = takeScreen(plan);
+  draft
+    .do({ type: 'setControl', deviceId: 'computer', control: 'mix-aloud', value: true })
+    .do({ type: 'setControl', deviceId: 'computer', control: 'mix-volume', value: 0 })
+    .do({
+      type: 'setControl',
+      deviceId: 'computer',
+      control: 'screen-format',
+      value: formats.programme,
+    });
+  if (rules.computers === 'hardware encoder')
+    draft
+      .device('encoder', 'encoder-hardware', {
+        name: 'Encoder',
+        settings: { 'stream-format': formats.capture },
+      })
+      .link(`computer.${screen}`, 'encoder.in', 2)
+      .link('encoder.network', 'stream.wire', 5);
+  else
+    draft
+      .device('stream-capture', 'capture-5g', {
+        name: 'Capture of the programme',
+        settings: { 'capture-format': formats.capture, encoding: 'raw 16' },
+      })
+      .device('stream-computer', 'computer-laptop', {
+        name: 'Streaming computer',
+        settings: { canvas: formats.programme },
+      })
+      .link(`computer.${screen}`, 'stream-capture.in', 2)
+      .link('stream-capture.usb', 'stream-computer.usb-2', 1, 'usb-5g')
+      .link('stream-computer.programme', 'stream.in');
+};
+
+const NO_PICTURE = {
+  stream:
+    'A stream needs a picture, and nobody and nothing is to be seen. Let someone be seen, or leave ' +
+    'the stream out.',
+  'vertical clips':
+    'Vertical clips need a picture, and nobody and nothing is to be seen. Let someone be seen, or ' +
+    'leave the clips out.',
+} as const;
+
+/**
+ * What is delivered. Where no programme is made, every picture is kept by itself; voices have their
+ * tracks wherever they come into the computer, since that costs nothing.
+ */
+export const addOutlets = (plan: Plan): void => {
+  const { draft, answers, pictures, people, rules, formats } = plan;
+  const wanted = new Set<string>(answers.deliverables);
+  const isGuestSeen = people.some(isSeenGuest);
+  const hasPicture = pictures.length > 0 || isGuestSeen;
+  for (const what of ['stream', 'vertical clips'] as const)
+    if (wanted.has(what) && !hasPicture) throw new CannotBuild(NO_PICTURE[what]);
+  const programme = wanted.has('programme recording') || wanted.has('vertical clips');
+  const reachesComputer = rules.switching !== 'none, cut later' || pictures.length === 1 || isGuestSeen;
+  draft.do({
+    type: 'setControl',
+    deviceId: 'computer',
+    control: 'canvas',
+    value: formats.programme,
+  });
+  if (wanted.has('stream')) addStream(plan);
+  if (programme)
+    draft
+      .device('recording-programme', 'recording-programme')
+      .link('computer.programme', 'recording-programme.in');
+  if (hasPicture && reachesComputer && !wanted.has('stream') && !programme)
+    draft
+      .device('pictures', 'recording-pictures', { name: 'Picture files' })
+      .link('computer.pictures', 'pictures.in');
+  if (people.some(({ isHeard }) => isHeard) || wanted.has('voice tracks'))
+    draft
+      .device('recording-tracks', 'recording-tracks')
+      .link('computer.tracks', 'recording-tracks.in');
+};
