@@ -9,8 +9,6 @@ export interface Desk {
   readonly outs: readonly [string, string];
   /** Switch that powers a channel */
   readonly phantom: (channel: number) => string;
-  /** Whether one switch powers all channels */
-  readonly isOnePhantom?: true;
 }
 
 const inGroupsOf =
@@ -29,7 +27,6 @@ const DESKS: readonly Desk[] = [
     phones: 1,
     outs: ['main-1', 'main-2'],
     phantom: () => 'phantom',
-    isOnePhantom: true,
   },
   { classId: 'interface-8', inputs: 8, phones: 2, outs: INTERFACE_OUTS, phantom: inGroupsOf(4) },
   {
@@ -41,22 +38,25 @@ const DESKS: readonly Desk[] = [
   },
 ];
 
-/**
- * The cheapest desk with inputs for every voice and the spare ones of the house rule.
- * @param singlePhantom some need phantom power, and some must not get it
- */
-export const deskFor = (
-  voices: number,
-  { keepSpare, singlePhantom }: { keepSpare: boolean; singlePhantom: boolean },
-): Desk => {
-  const desk = DESKS.find(
-    ({ inputs, isOnePhantom }) =>
-      voices <= inputs - (keepSpare ? Math.floor(inputs / 4) : 0) &&
-      !(singlePhantom && isOnePhantom),
-  );
-  if (!desk)
+/** Keeps a track of each input on a card of its own. */
+export const DESK_WITH_CARD: Desk = {
+  classId: 'interface-4-card',
+  inputs: 4,
+  phones: 2,
+  outs: INTERFACE_OUTS,
+  phantom: (channel) => `phantom-${channel}`,
+};
+
+/** How many inputs of a desk may be used. */
+export const usableInputs = ({ inputs }: Desk, keepSpare: boolean): number =>
+  inputs - (keepSpare ? Math.floor(inputs / 4) : 0);
+
+/** The cheapest desk with inputs for every voice and the spare ones of the house rule. */
+export const deskFor = (voices: number, keepSpare: boolean): Desk => {
+  const found = DESKS.find((desk) => voices <= usableInputs(desk, keepSpare));
+  if (!found)
     throw new CannotBuild(
       `${voices} microphones are more than the largest desk of the catalogue takes.`,
     );
-  return desk;
+  return found;
 };

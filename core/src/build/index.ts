@@ -1,5 +1,6 @@
 import { type Analysis, analyse } from '../analyse';
 import { RigDraft } from '../catalogue/draft';
+import { moneyOf } from '../passes/money';
 import { blankRig, DEFAULT_HOUSE_RULES, type Mains, type Rig } from '../rig';
 import type { Answers } from './answers';
 import { writeBrief } from './brief';
@@ -96,9 +97,15 @@ const wired = (answers: Answers, mains: Mains | null): ReturnType<typeof wire> =
   throw new CannotBuild(tooSmall?.message ?? 'No computer of the catalogue does this work.');
 };
 
-/** What still presses is an answer that is not met. */
-const leftOver = ({ causes }: Analysis): Unmet[] =>
-  causes.filter(isPressing).map(({ finding }) => ({ says: finding.says, costs: null }));
+/** What still presses is an answer that is not met, where nothing has been said of it yet. */
+const leftOver = ({ causes, rig }: Analysis, said: readonly Unmet[]): Unmet[] =>
+  causes
+    .filter(isPressing)
+    .filter(({ finding: { code } }) => said.every((one) => one.code !== code))
+    .map(({ finding: { says, code } }) => {
+      const { left } = moneyOf(rig);
+      return { says, code, costs: code === 'brief.over-budget' && left !== null ? -left : null };
+    });
 
 /**
  * Builds a complete rig from answers: classes, counts, ports, formats, scenes, places, gains and cables
@@ -109,8 +116,10 @@ const leftOver = ({ causes }: Analysis): Unmet[] =>
 export const build = (answers: Answers, mains: Mains | null = null): Built => {
   try {
     const { rig, unmet } = wired(answers, mains);
-    const made = cheapen(finish(rig), withLenses);
-    return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made)] };
+    const T = (globalThis as any).T ?? {}; let t = performance.now();
+    const fin = finish(rig); T.finish = Math.round(performance.now() - t); t = performance.now();
+    const made = cheapen(fin, withLenses); T.cheapen = Math.round(performance.now() - t);
+    return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {
     if (error instanceof CannotBuild) return { ok: false, why: error.message };
     throw error;

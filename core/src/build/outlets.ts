@@ -1,11 +1,12 @@
 import {
   CannotBuild,
   guestsOf,
+  isLargest,
   isSeenGuest,
   onSiteOf,
   type Plan,
+  priceOf,
   takeScreen,
-  TooSmall,
 } from './plan';
 
 /** What comes from the computer and what goes to it: calls, screens, the stream, the recordings. */
@@ -21,8 +22,7 @@ export const addCalls = (plan: Plan): void => {
 
 /**
  * Screens before the people on site: with the guest on them, or in front of the lens by the school of
- * prompters. Where text scrolls, a prompter shows it; when no screen output is left, from a laptop of
- * its own.
+ * prompters. Where text scrolls, a prompter shows it.
  */
 export const addScreens = (plan: Plan): void => {
   const { draft, people, rules, pictures } = plan;
@@ -34,15 +34,18 @@ export const addScreens = (plan: Plan): void => {
       })
       .link(`computer.${takeScreen(plan)}`, 'guest-screen.in', 3);
   if (rules.prompter === 'scrolling' && pictures.some(({ source }) => source === 'camera')) {
-    draft.device('prompter', 'prompter', { name: 'Prompter' });
-    try {
-      draft.link(`computer.${takeScreen(plan)}`, 'prompter.in', 3);
-    } catch (error) {
-      if (!(error instanceof TooSmall)) throw error;
+    const screen = plan.freeScreens.length > 0 || !isLargest(plan) ? takeScreen(plan) : undefined;
+    if (screen !== undefined)
       draft
-        .device('prompter-text', 'player-slides', { name: 'Laptop of the prompter' })
-        .link('prompter-text.hdmi', 'prompter.in', 3);
-    }
+        .device('prompter', 'prompter', { name: 'Prompter' })
+        .link(`computer.${screen}`, 'prompter.in', 3);
+    else
+      plan.unmet.push({
+        says:
+          'A prompter with scrolling text is wanted, and no screen output of the computer is left for ' +
+          'it: give it a laptop of its own.',
+        costs: priceOf('player-slides') + priceOf('prompter'),
+      });
   }
 };
 
@@ -96,6 +99,15 @@ const NO_PICTURE = {
     'leave the clips out.',
 } as const;
 
+const NO_SOUND = {
+  'voice tracks':
+    'A track per voice was asked for, and nobody is to be heard. Let someone be heard, or leave the ' +
+    'tracks out.',
+  backup:
+    'A backup of the sound was asked for, and nobody is to be heard. Let someone be heard, or leave ' +
+    'the backup out.',
+} as const;
+
 /**
  * What is delivered. Where no programme is made, every picture is kept by itself; voices have their
  * tracks wherever they come into the computer, since that costs nothing.
@@ -107,6 +119,9 @@ export const addOutlets = (plan: Plan): void => {
   const hasPicture = pictures.length > 0 || isGuestSeen;
   for (const what of ['stream', 'vertical clips'] as const)
     if (wanted.has(what) && !hasPicture) throw new CannotBuild(NO_PICTURE[what]);
+  const isSomebodyHeard = people.some(({ isHeard }) => isHeard);
+  for (const what of ['voice tracks', 'backup'] as const)
+    if (wanted.has(what) && !isSomebodyHeard) throw new CannotBuild(NO_SOUND[what]);
   const programme = wanted.has('programme recording') || wanted.has('vertical clips');
   const reachesComputer = rules.switching !== 'none, cut later' || pictures.length === 1 || isGuestSeen;
   draft.do({
@@ -124,7 +139,7 @@ export const addOutlets = (plan: Plan): void => {
     draft
       .device('pictures', 'recording-pictures', { name: 'Picture files' })
       .link('computer.pictures', 'pictures.in');
-  if (people.some(({ isHeard }) => isHeard) || wanted.has('voice tracks'))
+  if (isSomebodyHeard)
     draft
       .device('recording-tracks', 'recording-tracks')
       .link('computer.tracks', 'recording-tracks.in');

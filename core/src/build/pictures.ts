@@ -6,16 +6,20 @@ import {
   isSeenGuest,
   type PictureSubject,
   type Plan,
+  priceOf,
   sourceId,
   TooSmall,
 } from './plan';
+import { soundWay } from './sound-way';
 import { type SwitcherSize, switcherFor } from './switchers';
 
 const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywhere';
 
 /** Whether each camera makes a file of its own. */
-const recordsEach = ({ answers, rules }: Plan): boolean =>
-  answers.deliverables.includes('camera recordings') || rules.switching === 'none, cut later';
+const recordsEach = (plan: Plan): boolean =>
+  plan.answers.deliverables.includes('camera recordings') ||
+  plan.rules.switching === 'none, cut later' ||
+  soundWay(plan) === 'into the camera';
 
 /** Bitrates that keep a picture for the edit. @unit Mb/s */
 const CARD_MBPS = { hd: 50, uhd: 100 } as const;
@@ -202,8 +206,6 @@ const addViews = ({ draft, answers, people }: Plan, size: SwitcherSize): void =>
       .device('confidence', screen, { name: 'Confidence screen' })
       .link(`switcher.${output}`, 'confidence.in', 3);
 };
-
-const priceOf = (classId: string): number => classById(classId).typicalPrice ?? Infinity;
 
 /**
  * A file of what has no card of its own: a recorder each, or one switcher that records all its

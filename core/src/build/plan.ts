@@ -1,3 +1,4 @@
+import { classById } from '../catalogue';
 import type { RigDraft } from '../catalogue/draft';
 import type { HouseRules } from '../rig';
 import type { AnsweredPerson, Answers } from './answers';
@@ -13,6 +14,8 @@ export interface Unmet {
   readonly says: string;
   /** In the studio's currency; null where money does not help, or nobody can say */
   readonly costs: number | null;
+  /** The rule whose findings it explains */
+  readonly code?: string;
 }
 
 /** Something a picture is wanted of. */
@@ -81,3 +84,9 @@ export const onSiteOf = ({ people }: Pick<Plan, 'people'>): Plan['people'] =>
   people.filter(({ where }) => where === 'on site');
 export const isSeenGuest = ({ where, shot }: AnsweredPerson): boolean =>
   where === 'remote' && shot !== null;
+
+/** Whether no larger computer is left to try. */
+export const isLargest = ({ machine }: Plan): boolean => machine === MACHINES.at(-1);
+
+/** What a class usually costs, in the studio's currency. */
+export const priceOf = (classId: string): number => classById(classId).typicalPrice ?? 0;

@@ -1,14 +1,15 @@
 import { classById } from '../catalogue';
-import { type Desk, deskFor } from './desks';
+import { type Desk, DESK_WITH_CARD, deskFor } from './desks';
 import { addListening } from './listening';
 import { CannotBuild, guestsOf, onSiteOf, type Plan } from './plan';
+import { noteOtherWay, soundWay } from './sound-way';
 
 type Voice = Plan['people'][number];
 
 /** A microphone that stays with whoever moves, and a close dynamic on an arm or a stand for everyone else. */
 const microphoneClass = ({ posture, dislikesHeadset }: Voice): string =>
-  posture === 'moves' ? (dislikesHeadset ? 'mic-wireless' : 'mic-headset') : 'mic-dynamic-stage';
-const NEEDS_PHANTOM: ReadonlySet<string> = new Set(['mic-headset']);
+  posture === 'moves' ? (dislikesHeadset ? 'mic-lavalier' : 'mic-headset') : 'mic-dynamic-stage';
+const NEEDS_PHANTOM: ReadonlySet<string> = new Set(['mic-headset', 'mic-lavalier']);
 
 const byUsb = ({ draft, machine: { sockets } }: Plan, voice: Voice): void => {
   draft
@@ -47,9 +48,51 @@ const wantsBackup = ({ answers, rules }: Plan, voices: readonly Voice[]): boolea
   (voices.length > 0 &&
     (rules.recordingsOfVoice > 1 || rules.soundRecorded === 'stand-alone recorder'));
 
+/** Each voice into the camera that sees it. */
+const intoCameras = ({ draft }: Plan, voices: readonly Voice[]): void => {
+  for (const voice of voices) {
+    const classId = microphoneClass(voice);
+    draft
+      .device(`${voice.id}-mic`, classId, { name: `${voice.name} mic`, person: voice.id })
+      .link(`${voice.id}-mic.out`, `${voice.id}-camera.mic`, 5)
+      .do({
+        type: 'setControl',
+        deviceId: `${voice.id}-camera`,
+        control: 'phantom',
+        value: NEEDS_PHANTOM.has(classId),
+      });
+  }
+};
+
+/** Into a desk that keeps the tracks, and its mix with the pictures through the switcher. */
+const throughSwitcher = (plan: Plan, voices: readonly Voice[]): void => {
+  addMicrophones(plan, DESK_WITH_CARD, voices);
+  plan.draft.link(`desk.${DESK_WITH_CARD.outs[1]}`, 'switcher.sound-1', 3);
+  addListening(plan, DESK_WITH_CARD, listenersOf(plan));
+};
+
+const listenersOf = (plan: Plan): Plan['people'] =>
+  plan.rules.monitoring === 'loudspeakers muted' &&
+  !guestsOf(plan).some(({ isHeard }) => isHeard)
+    ? []
+    : onSiteOf(plan);
+
+/** Into a desk by the computer, and the mix on a second machine where that is wanted. */
+const intoComputer = (plan: Plan, voices: readonly Voice[]): void => {
+  const { draft, rules, machine } = plan;
+  const desk = deskFor(voices.length, rules.spareInputs === 'one in four');
+  addMicrophones(plan, desk, voices);
+  draft.link('desk.usb', `computer.${machine.sockets.sound}`, 2, 'usb-2');
+  addListening(plan, desk, listenersOf(plan));
+  if (wantsBackup(plan, voices))
+    draft
+      .device('backup', 'recorder-sound', { name: 'Backup recorder' })
+      .link(`desk.${desk.outs[1]}`, 'backup.line-1', 2);
+};
+
 /** Microphones, what they go into, what everyone listens with, and the second machine that records. */
 export const addSound = (plan: Plan): void => {
-  const { draft, rules, answers, machine } = plan;
+  const { rules, answers } = plan;
   const local = onSiteOf(plan);
   const voices = local.filter(({ isHeard }) => isHeard);
   const guests = guestsOf(plan).some(({ isHeard }) => isHeard);
@@ -64,16 +107,14 @@ export const addSound = (plan: Plan): void => {
     return;
   }
   if (voices.length === 0 && !guests) return;
-  const needs = new Set(voices.map(microphoneClass));
-  const desk = deskFor(voices.length, {
-    keepSpare: rules.spareInputs === 'one in four',
-    singlePhantom: needs.has('mic-headset') && needs.has('mic-wireless'),
-  });
-  addMicrophones(plan, desk, voices);
-  draft.link('desk.usb', `computer.${machine.sockets.sound}`, 2, 'usb-2');
-  addListening(plan, desk, rules.monitoring === 'loudspeakers muted' && !guests ? [] : local);
-  if (wantsBackup(plan, voices))
-    draft
-      .device('backup', 'recorder-sound', { name: 'Backup recorder' })
-      .link(`desk.${desk.outs[1]}`, 'backup.line-1', 2);
+  noteOtherWay(plan);
+  switch (soundWay(plan)) {
+    case 'into the camera':
+      return intoCameras(plan, voices);
+    case 'through the switcher':
+      return throughSwitcher(plan, voices);
+    case 'interface into the computer':
+    case 'stand-alone recorder':
+      return intoComputer(plan, voices);
+  }
 };

@@ -33,9 +33,10 @@ export const isConversion = (stage: Stage): boolean =>
   stage.via.route.route.sound?.toDigital !== undefined &&
   stage.parent?.at.port.family === 'analogue';
 
-/** Whether a signal has been digital before it comes to a stage. */
+/** Whether a signal has been digital before it comes to a stage: a converter made it so, or it began so. */
 export const wasDigital = (stage: Stage): boolean => {
-  for (let at = stage.parent; at; at = at.parent) if (isConversion(at)) return true;
+  for (let at = stage.parent; at; at = at.parent)
+    if (isConversion(at) || at.at.port.family !== 'analogue') return true;
   return false;
 };
 

@@ -84,8 +84,12 @@ export const portAt = (rig: Rig, end: End): Port | undefined => {
   return device && entry(device.model.ports, end.portId);
 };
 
-/** Whether a port takes more than one link. Only a program's ports do: a socket holds one plug. */
-export const takesMany = (port: Port): boolean => port.family === 'software';
+/**
+ * Whether a port takes more than one link. A socket holds one plug; a program's ports take any number,
+ * and a transmitter is heard by every receiver on its frequency.
+ */
+export const takesMany = ({ family, connector, direction }: Port): boolean =>
+  family === 'software' || (connector === 'radio' && direction === 'out');
 
 /**
  * The ports that are one hole with a port: a combo socket is a microphone, a line and an instrument

@@ -22,6 +22,8 @@ export const headphonesOnLine = eachSoundRule<LinkEdge>(
         ({ from, to }) =>
           from.port.family === 'analogue' &&
           isLine(from.port.nominal) &&
+          // What is heard by radio drives its own headphones.
+          from.port.connector !== 'radio' &&
           to.device.model.kind === 'headphones',
       ),
     about: ({ id, to }) => at({ deviceId: to.device.id, portId: to.id, linkId: id }),
