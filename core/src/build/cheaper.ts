@@ -52,9 +52,7 @@ export const swapped = (rig: Rig, deviceId: string, model: Model): SimpleCommand
 };
 
 const isWorse = (before: ReadonlySet<string>, after: Analysis): boolean =>
-  after.findings.some(
-    (finding) => finding.level !== 'note' && !before.has(findingKey(finding)),
-  );
+  after.findings.some((finding) => finding.level !== 'note' && !before.has(findingKey(finding)));
 
 const priceOf = (rig: Rig): number => moneyOf(rig).toPay;
 

@@ -62,4 +62,13 @@ export const withLenses = (analysis: Analysis): Analysis => {
 };
 
 /** Places, gains, and whatever remedies stops and warnings still want. */
-export const finish = (rig: Rig): Analysis => { const T = (globalThis as any).T ?? {}; let t = performance.now(); const a = inRoom(rig); T.room = Math.round(performance.now() - t); t = performance.now(); const b = withGains(a); T.gains = Math.round(performance.now() - t); return settle(b, isPressing); };
+export const finish = (rig: Rig): Analysis => {
+  const T = (globalThis as any).T ?? {};
+  let t = performance.now();
+  const a = inRoom(rig);
+  T.room = Math.round(performance.now() - t);
+  t = performance.now();
+  const b = withGains(a);
+  T.gains = Math.round(performance.now() - t);
+  return settle(b, isPressing);
+};

@@ -116,9 +116,13 @@ const leftOver = ({ causes, rig }: Analysis, said: readonly Unmet[]): Unmet[] =>
 export const build = (answers: Answers, mains: Mains | null = null): Built => {
   try {
     const { rig, unmet } = wired(answers, mains);
-    const T = (globalThis as any).T ?? {}; let t = performance.now();
-    const fin = finish(rig); T.finish = Math.round(performance.now() - t); t = performance.now();
-    const made = cheapen(fin, withLenses); T.cheapen = Math.round(performance.now() - t);
+    const T = (globalThis as any).T ?? {};
+    let t = performance.now();
+    const fin = finish(rig);
+    T.finish = Math.round(performance.now() - t);
+    t = performance.now();
+    const made = cheapen(fin, withLenses);
+    T.cheapen = Math.round(performance.now() - t);
     return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {
     if (error instanceof CannotBuild) return { ok: false, why: error.message };

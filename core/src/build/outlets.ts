@@ -1,3 +1,5 @@
+import { classById } from '../catalogue';
+import { isFormatText, parseFormat, sameRate } from '../units';
 import {
   CannotBuild,
   guestsOf,
@@ -11,11 +13,27 @@ import {
 
 /** What comes from the computer and what goes to it: calls, screens, the stream, the recordings. */
 
+/** What a guest is asked to send: the rate of the programme, where calls have it. */
+const callFormat = ({ formats }: Plan): string | undefined => {
+  const { rate } = parseFormat(formats.programme);
+  const control = classById('call').controls['format'];
+  return control?.type === 'choice'
+    ? control.options
+        .map(({ value }) => value)
+        .find((value) => isFormatText(value) && sameRate(parseFormat(value).rate, rate))
+    : undefined;
+};
+
 /** A call for each guest, which shows them everyone and lets them hear everyone but themselves. */
 export const addCalls = (plan: Plan): void => {
+  const format = callFormat(plan);
   for (const { id, name } of guestsOf(plan))
     plan.draft
-      .device(`${id}-call`, 'call', { name: `${name} call`, person: id })
+      .device(`${id}-call`, 'call', {
+        name: `${name} call`,
+        person: id,
+        settings: format === undefined ? {} : { format },
+      })
       .link(`${id}-call.receive`, 'computer.call-in')
       .link('computer.call-out', `${id}-call.send`);
 };
@@ -29,9 +47,13 @@ export const addScreens = (plan: Plan): void => {
   const isSomebodyHere = onSiteOf(plan).length > 0;
   if (people.some(isSeenGuest) && isSomebodyHere)
     draft
-      .device('guest-screen', rules.prompter === 'second display' ? 'prompter' : 'display-monitor', {
-        name: 'Guest screen',
-      })
+      .device(
+        'guest-screen',
+        rules.prompter === 'second display' ? 'prompter' : 'display-monitor',
+        {
+          name: 'Guest screen',
+        },
+      )
       .link(`computer.${takeScreen(plan)}`, 'guest-screen.in', 3);
   if (rules.prompter === 'scrolling' && pictures.some(({ source }) => source === 'camera')) {
     const screen = plan.freeScreens.length > 0 || !isLargest(plan) ? takeScreen(plan) : undefined;
@@ -100,6 +122,11 @@ const NO_PICTURE = {
 } as const;
 
 const NO_SOUND = {
+  stream: 'A stream was asked for, and nobody is to be heard. Let someone be heard.',
+  'programme recording':
+    'A recording of the programme was asked for, and nobody is to be heard. Let someone be heard.',
+  'vertical clips':
+    'Vertical clips were asked for, and nobody is to be heard. Let someone be heard.',
   'voice tracks':
     'A track per voice was asked for, and nobody is to be heard. Let someone be heard, or leave the ' +
     'tracks out.',
@@ -120,10 +147,12 @@ export const addOutlets = (plan: Plan): void => {
   for (const what of ['stream', 'vertical clips'] as const)
     if (wanted.has(what) && !hasPicture) throw new CannotBuild(NO_PICTURE[what]);
   const isSomebodyHeard = people.some(({ isHeard }) => isHeard);
-  for (const what of ['voice tracks', 'backup'] as const)
-    if (wanted.has(what) && !isSomebodyHeard) throw new CannotBuild(NO_SOUND[what]);
+  if (!isSomebodyHeard)
+    for (const what of answers.deliverables)
+      if (what !== 'camera recordings') throw new CannotBuild(NO_SOUND[what]);
   const programme = wanted.has('programme recording') || wanted.has('vertical clips');
-  const reachesComputer = rules.switching !== 'none, cut later' || pictures.length === 1 || isGuestSeen;
+  const reachesComputer =
+    rules.switching !== 'none, cut later' || pictures.length === 1 || isGuestSeen;
   draft.do({
     type: 'setControl',
     deviceId: 'computer',

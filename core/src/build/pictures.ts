@@ -112,15 +112,25 @@ const addSingle = (plan: Plan, subject: PictureSubject): void => {
   addCapture(plan, 'capture', outOf(plan, subject), socket);
 };
 
-/** Uncompressed 1080p30 leaves room for two on one controller; a larger or faster picture for one. */
-const addCapture = ({ draft, formats }: Plan, id: string, from: string, socket: string): void => {
+/** Uncompressed 1080p30 leaves room for two on one controller; larger pictures are packed where there are several. */
+const addCapture = (
+  { draft, formats, pictures, rules }: Plan,
+  id: string,
+  from: string,
+  socket: string,
+): void => {
   const isLarge = parseFormat(formats.camera).height > 1080;
+  const isPacked = parseFormat(formats.programme).height > 1080;
   draft
     .device(id, isLarge ? 'capture-10g' : 'capture-5g', {
       name: id === 'capture' ? 'Capture' : id.replace('-', ' '),
       settings: {
         'capture-format': isLarge ? formats.programme : formats.capture,
-        encoding: 'raw 16',
+        encoding: !isPacked
+          ? 'raw 16'
+          : pictures.length > 1 && rules.switching === 'software'
+            ? 'compressed'
+            : 'raw 12',
       },
     })
     .link(from, `${id}.in`, 3)
@@ -154,7 +164,11 @@ const inHardware = (plan: Plan): void => {
     name: 'Switcher',
     settings: size.isSerial
       ? { 'house-format': formats.house }
-      : { 'house-format': formats.capture, 'usb-format': formats.capture, 'usb-encoding': 'raw 16' },
+      : {
+          'house-format': formats.capture,
+          'usb-format': formats.capture,
+          'usb-encoding': 'raw 16',
+        },
   });
   pictures.forEach((subject, index) => {
     addSource(plan, subject);
@@ -201,7 +215,10 @@ const addViews = ({ draft, answers, people }: Plan, size: SwitcherSize): void =>
       .link('switcher.multiview', 'multiview.in', 3);
   const output = size.isSerial ? 'aux-1' : 'programme';
   // With guests elsewhere they have a screen from the computer, which shows these.
-  if (!people.some(isSeenGuest) && people.some(({ where, shot }) => where === 'on site' && shot !== null))
+  if (
+    !people.some(isSeenGuest) &&
+    people.some(({ where, shot }) => where === 'on site' && shot !== null)
+  )
     draft
       .device('confidence', screen, { name: 'Confidence screen' })
       .link(`switcher.${output}`, 'confidence.in', 3);

@@ -6,7 +6,7 @@ type Way = HouseRules['soundRecorded'];
 
 /** Why sound cannot go the way that was answered; null where it can. */
 const whyNot = (plan: Plan): string | null => {
-  const { rules, people, pictures } = plan;
+  const { rules, pictures } = plan;
   const voices = onSiteOf(plan).filter(({ isHeard }) => isHeard);
   const isGuestHeard = guestsOf(plan).some(({ isHeard }) => isHeard);
   const wantsEars = rules.monitoring !== 'loudspeakers muted';
@@ -25,8 +25,8 @@ const whyNot = (plan: Plan): string | null => {
     case 'into the camera':
       return isGuestHeard
         ? 'guests elsewhere are heard, and they must hear the room through the computer'
-        : wantsEars && people.length > 1
-          ? 'everyone is to hear everyone, and nothing plays back at once what a camera takes in'
+        : wantsEars
+          ? 'people are to hear themselves, and nothing plays back at once what a camera takes in'
           : voices.some(({ shot }) => shot === null)
             ? 'somebody who speaks has no camera'
             : null;

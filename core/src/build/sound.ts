@@ -42,12 +42,6 @@ const addMicrophones = ({ draft }: Plan, desk: Desk, voices: readonly Voice[]): 
   );
 };
 
-/** Whether a second machine keeps the sound: asked for, or by a house rule. */
-const wantsBackup = ({ answers, rules }: Plan, voices: readonly Voice[]): boolean =>
-  answers.deliverables.includes('backup') ||
-  (voices.length > 0 &&
-    (rules.recordingsOfVoice > 1 || rules.soundRecorded === 'stand-alone recorder'));
-
 /** Each voice into the camera that sees it. */
 const intoCameras = ({ draft }: Plan, voices: readonly Voice[]): void => {
   for (const voice of voices) {
@@ -67,27 +61,43 @@ const intoCameras = ({ draft }: Plan, voices: readonly Voice[]): void => {
 /** Into a desk that keeps the tracks, and its mix with the pictures through the switcher. */
 const throughSwitcher = (plan: Plan, voices: readonly Voice[]): void => {
   addMicrophones(plan, DESK_WITH_CARD, voices);
-  plan.draft.link(`desk.${DESK_WITH_CARD.outs[1]}`, 'switcher.sound-1', 3);
-  addListening(plan, DESK_WITH_CARD, listenersOf(plan));
+  addListening(plan, DESK_WITH_CARD, [
+    'switcher.sound-1',
+    ...addBackups(plan, DESK_WITH_CARD, plan.rules.recordingsOfVoice - 2),
+  ]);
 };
 
-const listenersOf = (plan: Plan): Plan['people'] =>
-  plan.rules.monitoring === 'loudspeakers muted' &&
-  !guestsOf(plan).some(({ isHeard }) => isHeard)
-    ? []
-    : onSiteOf(plan);
+/**
+ * Recorders beside the computer: the first on the desk's second output.
+ * @returns inputs of the others, which want the mix from elsewhere
+ */
+const addBackups = ({ draft }: Plan, desk: Desk, count: number): string[] => {
+  const ids = Array.from({ length: Math.max(0, count) }, (_, index) =>
+    index === 0 ? 'backup' : `backup-${index + 1}`,
+  );
+  ids.forEach((id, index) =>
+    draft.device(id, 'recorder-sound', {
+      name: index === 0 ? 'Backup recorder' : `Backup recorder ${index + 1}`,
+    }),
+  );
+  const [first, ...more] = ids;
+  if (first !== undefined) draft.link(`desk.${desk.outs[1]}`, `${first}.line-1`, 2);
+  return more.map((id) => `${id}.line-1`);
+};
 
-/** Into a desk by the computer, and the mix on a second machine where that is wanted. */
+/** Into a desk by the computer, and the mix on as many more machines as are asked for. */
 const intoComputer = (plan: Plan, voices: readonly Voice[]): void => {
-  const { draft, rules, machine } = plan;
+  const { draft, rules, machine, answers } = plan;
   const desk = deskFor(voices.length, rules.spareInputs === 'one in four');
   addMicrophones(plan, desk, voices);
   draft.link('desk.usb', `computer.${machine.sockets.sound}`, 2, 'usb-2');
-  addListening(plan, desk, listenersOf(plan));
-  if (wantsBackup(plan, voices))
-    draft
-      .device('backup', 'recorder-sound', { name: 'Backup recorder' })
-      .link(`desk.${desk.outs[1]}`, 'backup.line-1', 2);
+  const isWanted =
+    answers.deliverables.includes('backup') || rules.soundRecorded === 'stand-alone recorder';
+  addListening(
+    plan,
+    desk,
+    addBackups(plan, desk, Math.max(isWanted ? 1 : 0, rules.recordingsOfVoice - 1)),
+  );
 };
 
 /** Microphones, what they go into, what everyone listens with, and the second machine that records. */

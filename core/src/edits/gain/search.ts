@@ -20,6 +20,11 @@ export interface Voice {
   readonly ways: readonly OnBench[];
   /** Knobs on any of them, each once, in the order the signal meets them */
   readonly knobs: readonly Knob[];
+  readonly counts: Counts;
+}
+
+/** How far the search of a voice has come. */
+interface Counts {
   tried: number;
   /** Of the settings tried, how many keep the headroom everywhere, and how many of these also meet the level */
   keepHeadroom: number;
@@ -30,11 +35,14 @@ export const keyOf = ({ deviceId, control }: Pick<Knob, 'deviceId' | 'control'>)
   `${deviceId}.${control}`;
 
 /** A voice of its ways, nothing tried yet. */
-export const voiceOf = (ways: readonly OnBench[]): Voice => {
+export const voiceOf = (
+  ways: readonly OnBench[],
+  counts: Counts = { tried: 0, keepHeadroom: 0, meetLevel: 0 },
+): Voice => {
   const knobs = new Map<string, Knob>();
   for (const way of ways)
     for (const knob of way.knobs) if (!knobs.has(keyOf(knob))) knobs.set(keyOf(knob), knob);
-  return { ways, knobs: [...knobs.values()], tried: 0, keepHeadroom: 0, meetLevel: 0 };
+  return { ways, knobs: [...knobs.values()], counts };
 };
 
 const settingsCount = (knobs: readonly Knob[]): number =>
@@ -88,12 +96,12 @@ const tryAlone = (voice: Voice, knobs: readonly Knob[], say: () => void): Best |
       const of = here === undefined ? bench.worth(knobs, now) : bench.worth([], []);
       here = here === undefined ? of : addWorth(here, of);
     }
-    voice.tried++;
+    voice.counts.tried++;
     say();
     if (!here) return;
     if (here.shortDb === 0) {
-      voice.keepHeadroom++;
-      if (here.missDb === 0) voice.meetLevel++;
+      voice.counts.keepHeadroom++;
+      if (here.missDb === 0) voice.counts.meetLevel++;
     }
     if (worth && compareWorth(here, worth) >= 0) return;
     worth = here;
@@ -210,8 +218,7 @@ const tally = (
   const at = split(voices, free);
   if (at)
     for (const part of at.parts) tally(part, at.free, times * at.knob.settingsDb.length, into);
-  else
-    for (const voice of voices) into.set(voice, times * settingsCount(freeOf(voice, free)));
+  else for (const voice of voices) into.set(voice, times * settingsCount(freeOf(voice, free)));
   return into;
 };
 
@@ -234,8 +241,41 @@ const cutDown = (voices: readonly Voice[], most: number): ReadonlySet<string> =>
   }
 };
 
+/** Searching for all voices at once may take so many times what one of them may. */
+const TOTAL_TIMES = 3;
+
+const groupsOf = (
+  voices: readonly Voice[],
+  free: ReadonlySet<string>,
+): readonly (readonly Voice[])[] =>
+  together(voices, ({ knobs }) => knobs.map(keyOf).filter((key) => free.has(key)));
+
+const tallies = (voices: readonly Voice[], free: ReadonlySet<string>): number[] =>
+  groupsOf(voices, free).flatMap((part) => [...tally(part, free, 1, new Map()).values()]);
+
+const sumOf = (counts: readonly number[]): number => counts.reduce((sum, one) => sum + one, 0);
+
 /**
- * The settings of voices that share knobs, searched together.
+ * Voices by their first ways, then by their second, and so on, the way with the fewest knobs first: the
+ * preamp is set for the nearest converter, and what stands behind it for what then arrives.
+ */
+const stagesOfWays = (voices: readonly Voice[]): readonly (readonly Voice[])[] => {
+  const sorted = voices.map(({ ways, counts }) => ({
+    ways: [...ways].sort((a, b) => a.knobs.length - b.knobs.length),
+    counts,
+  }));
+  const most = Math.max(0, ...sorted.map(({ ways }) => ways.length));
+  return Array.from({ length: most }, (_, place) =>
+    sorted.flatMap(({ ways, counts }) => {
+      const way = ways[place];
+      return way ? [voiceOf([way], counts)] : [];
+    }),
+  );
+};
+
+/**
+ * The settings of voices that share knobs, searched together: exactly where that can be waited for, else
+ * one converter after the other.
  * @param most combinations tried for one voice at the most
  * @returns by the key of the knob; knobs left as they are not in it. @unit dB
  */
@@ -244,15 +284,31 @@ export const searchTogether = (
   most: number,
   onProgress?: Progress,
 ): ReadonlyMap<string, number> => {
-  const free = cutDown(voices, most);
-  const parts = together(voices, ({ knobs }) => knobs.map(keyOf).filter((key) => free.has(key)));
-  const total = [...parts]
-    .flatMap((part) => [...tally(part, free, 1, new Map()).values()])
-    .reduce((sum, count) => sum + count, 0);
+  const all = new Set(voices.flatMap(({ knobs }) => knobs.map(keyOf)));
+  const counts = tallies(voices, all);
+  const isExact = counts.every((count) => count <= most) && sumOf(counts) <= TOTAL_TIMES * most;
+  const stages = isExact ? [voices] : stagesOfWays(voices);
+  const settingsDb = new Map<string, number>();
   let said = 0;
-  const say = (): void => {
-    said++;
-    if (said % SAYS_EVERY === 0) onProgress?.(said, total);
-  };
-  return new Map(parts.flatMap((part) => [...(bestOf(part, free, say)?.settingsDb ?? [])]));
+  for (const stage of stages) {
+    const own = stage.map((voice) => ({
+      ...voice,
+      knobs: voice.knobs.filter((knob) => !settingsDb.has(keyOf(knob))),
+    }));
+    for (const voice of stage)
+      for (const knob of voice.knobs) {
+        const held = settingsDb.get(keyOf(knob));
+        if (held !== undefined) setOn(voice, knob, held);
+      }
+    const free = cutDown(own, most);
+    const total = said + sumOf(tallies(own, free));
+    const say = (): void => {
+      said++;
+      if (said % SAYS_EVERY === 0) onProgress?.(said, total);
+    };
+    for (const part of groupsOf(own, free))
+      for (const [key, valueDb] of bestOf(part, free, say)?.settingsDb ?? [])
+        settingsDb.set(key, valueDb);
+  }
+  return settingsDb;
 };

@@ -125,9 +125,9 @@ const setTogether = (
         before,
         after,
         limitingStage: (stagesOf(way.stage)[after.tightest] ?? way.stage).index,
-        tried: voice?.tried ?? 0,
-        keepHeadroom: voice?.keepHeadroom ?? 0,
-        meetLevel: voice?.meetLevel ?? 0,
+        tried: voice?.counts.tried ?? 0,
+        keepHeadroom: voice?.counts.keepHeadroom ?? 0,
+        meetLevel: voice?.counts.meetLevel ?? 0,
       },
     };
   });

@@ -29,7 +29,12 @@ const counted = ({ rig, graph }: Measured): Count => {
         ).length,
     0,
   );
-  return { people, outputs };
+  // A pack on the belt is a socket of its own.
+  const packs = inUse.filter(
+    ({ model, ports }) =>
+      model.kind === 'headphones' && ports.values().some(({ port }) => port.connector === 'radio'),
+  ).length;
+  return { people, outputs: outputs + packs };
 };
 
 export const outputsShort = soundRule(
