@@ -1,4 +1,5 @@
 import type { RigDraft } from '../catalogue/draft';
+import { CALL_MBPS } from '../passes/computer/lines';
 import { type Deliverable, freeId, USUAL_DELIVERABLES, USUAL_PERSON } from '../rig';
 import { formatText, parseFormat, pixelsPerSecond } from '../units';
 import type { Answers } from './answers';
@@ -17,10 +18,15 @@ const SHOT_OF = {
 
 /** Usual bitrates are those of this. */
 const USUAL_FORMAT = parseFormat('1920x1080p30');
+/** A stream with fewer falls apart: a slow line is then said to be too slow. @source handbook 3-picture */
+const LEAST_BITS_PER_PIXEL = 0.05;
 /** Steps in which a stream is set. @unit Mb/s */
 const STEP_MBPS = 0.5;
 
-/** A usual deliverable in the rig's format: more pixels want more bits, not quite as many times more. */
+/**
+ * A usual deliverable in the rig's format: more pixels want more bits, not quite as many times more.
+ * @param uplinkMbps what the line out leaves for a stream
+ */
 const inFormat = (
   what: Deliverable['what'],
   { programme, camera }: Formats,
@@ -34,15 +40,19 @@ const inFormat = (
   const wanted =
     usual.bitrateMbps *
     Math.max(1, pixelsPerSecond(format) / pixelsPerSecond(USUAL_FORMAT)) ** 0.75;
-  const fits = what === 'stream' ? Math.min(wanted, uplinkMbps) : wanted;
+  const least = (LEAST_BITS_PER_PIXEL * pixelsPerSecond(format)) / 1e6;
+  const fits = what === 'stream' ? Math.max(least, Math.min(wanted, uplinkMbps)) : wanted;
   return {
     ...usual,
     format: formatText(format),
-    bitrateMbps: Math.max(STEP_MBPS, Math.floor(fits / STEP_MBPS) * STEP_MBPS),
+    bitrateMbps: Math.max(Math.ceil(least / STEP_MBPS), Math.floor(fits / STEP_MBPS)) * STEP_MBPS,
   };
 };
 
-/** Writes people, sights and deliverables as they were answered. */
+/**
+ * Writes people, sights and deliverables as they were answered.
+ * @param uplinkShare how much of the line out may be used
+ */
 export const writeBrief = (
   draft: RigDraft,
   answers: Answers,
@@ -80,7 +90,8 @@ export const writeBrief = (
       source: what === 'screen' ? 'slides' : what === 'console' ? 'console' : 'camera',
     };
   });
-  const uplinkMbps = (answers.brief.uplinkMbps ?? Infinity) * uplinkShare;
+  const callsMbps = CALL_MBPS * people.filter(({ where }) => where === 'remote').length;
+  const uplinkMbps = (answers.brief.uplinkMbps ?? Infinity) * uplinkShare - callsMbps;
   for (const what of answers.deliverables)
     draft.do({
       type: 'addDeliverable',

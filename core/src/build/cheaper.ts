@@ -15,13 +15,19 @@ import { linksOf } from '../rig/links/plugs';
 import { findingKey } from '../rules';
 import { moneyOf } from '../passes/money';
 
-/** Classes of the same kind that usually cost less, cheapest first. */
-export const cheaperThan = ({ kind, typicalPrice }: Model): Model[] =>
+/**
+ * Classes of the same kind that usually cost less, cheapest first; in a camera's place only such as are
+ * known well enough for its shots to be judged.
+ */
+export const cheaperThan = ({ kind, typicalPrice, camera }: Model): Model[] =>
   typicalPrice === null
     ? []
     : CATALOGUE.filter(
         (model) =>
-          model.kind === kind && model.typicalPrice !== null && model.typicalPrice < typicalPrice,
+          model.kind === kind &&
+          (camera === undefined || model.camera !== undefined) &&
+          model.typicalPrice !== null &&
+          model.typicalPrice < typicalPrice,
       ).sort((a, b) => (a.typicalPrice ?? 0) - (b.typicalPrice ?? 0));
 
 /**
@@ -51,8 +57,13 @@ export const swapped = (rig: Rig, deviceId: string, model: Model): SimpleCommand
   return [...commands, { type: 'replaceModel', deviceId, model }, ...again];
 };
 
-const isWorse = (before: ReadonlySet<string>, after: Analysis): boolean =>
-  after.findings.some((finding) => finding.level !== 'note' && !before.has(findingKey(finding)));
+/** Whether something presses that did not, or a camera has no lens that had one. */
+export const isWorse = (before: ReadonlySet<string>, after: Analysis): boolean =>
+  after.findings.some(
+    (finding) =>
+      (finding.level !== 'note' || finding.code === 'picture.lens-unknown') &&
+      !before.has(findingKey(finding)),
+  );
 
 const priceOf = (rig: Rig): number => moneyOf(rig).toPay;
 

@@ -1,5 +1,5 @@
 import { classById } from '../catalogue';
-import { isFormatText, parseFormat, sameRate } from '../units';
+import { isFormatText, parseFormat, rate, type Rate, sameRate } from '../units';
 import {
   CannotBuild,
   guestsOf,
@@ -13,15 +13,15 @@ import {
 
 /** What comes from the computer and what goes to it: calls, screens, the stream, the recordings. */
 
-/** What a guest is asked to send: the rate of the programme, where calls have it. */
+/** What a guest is asked to send: the rate of the programme where calls have it, else half of it. */
 const callFormat = ({ formats }: Plan): string | undefined => {
-  const { rate } = parseFormat(formats.programme);
   const control = classById('call').controls['format'];
-  return control?.type === 'choice'
-    ? control.options
-        .map(({ value }) => value)
-        .find((value) => isFormatText(value) && sameRate(parseFormat(value).rate, rate))
-    : undefined;
+  if (control?.type !== 'choice') return undefined;
+  const { rate: wanted } = parseFormat(formats.programme);
+  const sent = control.options.map(({ value }) => value).filter(isFormatText);
+  const at = (of: Rate): string | undefined =>
+    sent.find((value) => sameRate(parseFormat(value).rate, of));
+  return at(wanted) ?? at(rate(wanted.num, wanted.den * 2));
 };
 
 /** A call for each guest, which shows them everyone and lets them hear everyone but themselves. */

@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import { fittingMbps } from '../edits/cards';
-import { parseFormat } from '../units';
+import { framesPerSecond, parseFormat } from '../units';
 import {
   CannotBuild,
   isSeenGuest,
@@ -112,7 +112,7 @@ const addSingle = (plan: Plan, subject: PictureSubject): void => {
   addCapture(plan, 'capture', outOf(plan, subject), socket);
 };
 
-/** Uncompressed 1080p30 leaves room for two on one controller; larger pictures are packed where there are several. */
+/** Uncompressed 1080p30 leaves room for two on one controller; larger or faster ones are packed where there are several. */
 const addCapture = (
   { draft, formats, pictures, rules }: Plan,
   id: string,
@@ -120,7 +120,8 @@ const addCapture = (
   socket: string,
 ): void => {
   const isLarge = parseFormat(formats.camera).height > 1080;
-  const isPacked = parseFormat(formats.programme).height > 1080;
+  const programme = parseFormat(formats.programme);
+  const isPacked = programme.height > 1080 || framesPerSecond(programme) > 30;
   draft
     .device(id, isLarge ? 'capture-10g' : 'capture-5g', {
       name: id === 'capture' ? 'Capture' : id.replace('-', ' '),

@@ -15,6 +15,7 @@ const ANSWERED: ReadonlySet<SimpleCommand['type']> = new Set<SimpleCommand['type
   'removeSight',
   'removeDeliverable',
   'addDeliverable',
+  'changeDeliverable',
   'setMains',
 ]);
 
@@ -22,8 +23,6 @@ const keepsAnswer = (command: SimpleCommand): boolean => {
   if (command.type === 'setOwnership') return command.ownership === 'to buy';
   if (command.type === 'changePerson')
     return Object.keys(command.person).every((field) => field === 'at');
-  if (command.type === 'changeDeliverable')
-    return Object.keys(command.deliverable).every((field) => field === 'bitrateMbps');
   return !ANSWERED.has(command.type);
 };
 const keepsAnswers = (command: Command): boolean =>

@@ -148,7 +148,7 @@ const makeLoads = (measured: Measured): readonly DriveLoad[] => {
 };
 
 /** What a call sends up for one guest. @unit Mb/s, typical of 720p */
-const CALL_MBPS = 3;
+export const CALL_MBPS = 3;
 
 /** Everything that goes up the line out of the building. */
 export interface Uplink {
