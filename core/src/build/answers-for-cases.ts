@@ -1,16 +1,26 @@
+import { analyse, reanalyse } from '../analyse';
 import { CATALOGUE } from '../catalogue';
+import { moneyOf } from '../passes/money';
 import {
+  apply,
   type Brief,
   DELIVERABLE_KINDS,
   HOUSE_QUESTION_KEYS,
   HOUSE_QUESTIONS,
   type HouseRules,
   houseRulesSchema,
+  inOrder,
+  type Mains,
+  Refusal,
+  type Rig,
   seeded,
   SIGHT_KINDS,
   SWITCHED_BY,
+  USUAL_MAINS,
 } from '../rig';
 import { anyOf } from '../rig/chance';
+import { findingKey } from '../rules';
+import { cheaperThan, isWorse, swapped } from './cheaper';
 import { type Answers, onSite, remote } from './answers';
 
 /** Answers at random over the whole range of every question: one to eight people on site, none to three elsewhere. */
@@ -71,4 +81,32 @@ export const anyAnswers = (seed: number): Answers => {
     },
     houseRules,
   };
+};
+
+/** What such a rig stands on: the usual mains by turns, now and then not said. */
+export const anyMains = (seed: number): Mains | null =>
+  USUAL_MAINS[seed % (USUAL_MAINS.length + 1)] ?? null;
+
+/** Devices of a rig that could be of a cheaper class of their kind, and nothing would press that does not. */
+export const cheaperSwaps = (rig: Rig): string[] => {
+  const analysis = analyse(rig);
+  const before = new Set(analysis.findings.map(findingKey));
+  return inOrder(rig.devices).flatMap(([id, { model }]) =>
+    cheaperThan(model)
+      .filter((cheaper) => {
+        try {
+          const commands = swapped(rig, id, cheaper);
+          if (!commands) return false;
+          const after = apply(rig, { type: 'batch', label: 'Swap', commands });
+          return (
+            moneyOf(after).toPay < moneyOf(rig).toPay &&
+            !isWorse(before, reanalyse(analysis, after))
+          );
+        } catch (error) {
+          if (error instanceof Refusal) return false;
+          throw error;
+        }
+      })
+      .map(({ classId }) => `${id}: ${classId ?? ''} instead of ${model.classId ?? ''}`),
+  );
 };

@@ -3,7 +3,7 @@ import { setForAll } from '../edits/gain/set';
 import { apply, type Rig, type SimpleCommand, USUAL_LENSES, freeId, inOrder } from '../rig';
 import { placeAll, zooms } from '../solve/placing/place';
 import { BEGINNINGS, type Beginning } from './rooms';
-import { isPressing, settle } from './settle';
+import { settle } from './settle';
 
 /** More people than this want more floor than the smaller room has. */
 const FEW_PEOPLE = 4;
@@ -62,13 +62,4 @@ export const withLenses = (analysis: Analysis): Analysis => {
 };
 
 /** Places, gains, and whatever remedies stops and warnings still want. */
-export const finish = (rig: Rig): Analysis => {
-  const T = (globalThis as any).T ?? {};
-  let t = performance.now();
-  const a = inRoom(rig);
-  T.room = Math.round(performance.now() - t);
-  t = performance.now();
-  const b = withGains(a);
-  T.gains = Math.round(performance.now() - t);
-  return settle(b, isPressing);
-};
+export const finish = (rig: Rig): Analysis => settle(withGains(inRoom(rig)));

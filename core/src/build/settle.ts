@@ -1,8 +1,8 @@
 import { type Analysis, fixesOfCause, reanalyse } from '../analyse';
 import { costOf } from '../passes/money';
 import { apply, type Command, type SimpleCommand } from '../rig';
+import { findingKey } from '../rules';
 import type { Cause } from '../rules/causes';
-import type { Fix } from '../edits/fix';
 
 /** More remedies than this no new rig needs. */
 const MOST_TAKEN = 60;
@@ -33,36 +33,35 @@ const keepsAnswers = (command: Command): boolean =>
 export const isPressing = ({ finding: { level } }: Pick<Cause, 'finding'>): boolean =>
   level !== 'note';
 
-/** The cheapest remedy on offer that makes nothing worse and changes no answer. */
-const remedyOf = (analysis: Analysis, cause: Cause): Fix | undefined => {
-  const [best] = fixesOfCause(analysis, cause)
+/** What presses, by key. */
+const pressingOf = ({ findings }: Analysis): ReadonlySet<string> =>
+  new Set(findings.filter(({ level }) => level !== 'note').map(findingKey));
+
+/** The rig with the cheapest remedy of a cause that changes no answer and brings nothing that presses. */
+const mended = (analysis: Analysis, cause: Cause): Analysis | undefined => {
+  const before = pressingOf(analysis);
+  const cheapestFirst = fixesOfCause(analysis, cause)
     .filter(({ isWorse, command }) => !isWorse && keepsAnswers(command))
-    .map((fix) => ({ fix, price: costOf(analysis.rig, fix.command) }))
+    .map(({ command }) => ({ command, price: costOf(analysis.rig, command) }))
     .sort((a, b) => a.price - b.price);
-  return best?.fix;
+  for (const { command } of cheapestFirst) {
+    const after = reanalyse(analysis, apply(analysis.rig, command));
+    if ([...pressingOf(after)].every((key) => before.has(key))) return after;
+  }
+  return undefined;
 };
 
-/**
- * Takes remedies of stops and warnings, the cheapest of each, until none is left that helps.
- * @param wanted which causes are to be mended; all that press where it is left out
- */
-export const settle = (
-  begin: Analysis,
-  wanted: (cause: Cause) => boolean = isPressing,
-): Analysis => {
+/** Takes remedies of stops and warnings, the cheapest of each, until none is left that helps. */
+export const settle = (begin: Analysis): Analysis => {
   let now = begin;
-  const seen = new Set([JSON.stringify(begin.rig)]);
   for (let taken = 0; taken < MOST_TAKEN; taken++) {
-    const here = now;
-    const fix = here.causes
-      .filter(wanted)
-      .map((cause) => remedyOf(here, cause))
-      .find((one) => one !== undefined);
-    if (!fix) return now;
-    now = reanalyse(now, apply(now.rig, fix.command));
-    const state = JSON.stringify(now.rig);
-    if (seen.has(state)) return now;
-    seen.add(state);
+    let next: Analysis | undefined;
+    for (const cause of now.causes.filter(isPressing)) {
+      next = mended(now, cause);
+      if (next) break;
+    }
+    if (!next) return now;
+    now = next;
   }
   return now;
 };
