@@ -10,6 +10,7 @@ export {
   build,
   onSite,
   remote,
+  type Unmet,
 } from './build';
 export { type Beginning, BEGINNINGS } from './build/rooms';
 export * from './catalogue';

@@ -1,8 +1,11 @@
 import {
   analyse,
   type Analysis,
+  type Answers,
   arrangeDesk,
   type Arrangement,
+  build,
+  type Built,
   costOf,
   type Finding,
   findingKey,
@@ -10,6 +13,7 @@ import {
   fixesOf,
   fixesOfCause,
   type GainAnswer,
+  type Mains,
   predict,
   type Prediction,
   type Placing,
@@ -64,6 +68,11 @@ const offersOf = (
 /** The engine beside the page: it follows the page's rig and works out what takes long. */
 export class EngineTasks {
   private analysis: Analysis | null = null;
+
+  /** A rig from answers. @param mains what the studio stands on */
+  build(answers: Answers, mains: Mains | null, onProgress?: Progress): Built {
+    return build(answers, mains, onProgress);
+  }
 
   /** Takes the rig of the page over. @param changes since the last one this worker was given */
   follow(changes: RigChanges): void {

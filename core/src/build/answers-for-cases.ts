@@ -110,3 +110,5 @@ export const cheaperSwaps = (rig: Rig): string[] => {
       .map(({ classId }) => `${id}: ${classId ?? ''} instead of ${model.classId ?? ''}`),
   );
 };
+
+export { UNMETTABLE } from './unmet';

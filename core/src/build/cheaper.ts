@@ -13,6 +13,7 @@ import {
 } from '../rig';
 import { linksOf } from '../rig/links/plugs';
 import { findingKey } from '../rules';
+import type { Progress } from '../edits/gain/set';
 import { moneyOf } from '../passes/money';
 
 /**
@@ -104,6 +105,21 @@ const groupsOf = ({ devices }: Rig): (readonly [Device, string[]])[] => {
   return [...byClass.values()];
 };
 
+/** The first cheaper class that some devices of one class can all be of; as it was where there is none. */
+const withCheaper = (
+  analysis: Analysis,
+  model: Model,
+  ids: readonly string[],
+  complete: (analysis: Analysis) => Analysis,
+): Analysis => {
+  const isStill = ids.every((id) => analysis.rig.devices[id]?.model.classId === model.classId);
+  for (const cheaper of isStill ? cheaperThan(model) : []) {
+    const after = tryModel(analysis, ids, cheaper, complete);
+    if (after) return after;
+  }
+  return analysis;
+};
+
 /**
  * The same rig for less: every class is replaced by the cheapest of its kind that brings no stop and no
  * warning, those of one class together first and then one by one, until nothing can be replaced.
@@ -111,24 +127,17 @@ const groupsOf = ({ devices }: Rig): (readonly [Device, string[]])[] => {
  */
 export const cheapen = (
   begin: Analysis,
-  complete: (analysis: Analysis) => Analysis = (same) => same,
+  complete: (analysis: Analysis) => Analysis,
+  onProgress?: Progress,
 ): Analysis => {
   let now = begin;
   for (;;) {
     const before = now;
-    for (const [{ model }, ids] of groupsOf(before.rig))
-      for (const some of ids.length > 1 ? [ids, ...ids.map((id) => [id])] : [ids]) {
-        const here = now;
-        const found = cheaperThan(model)
-          .filter(() => some.every((id) => here.rig.devices[id]?.model.classId === model.classId))
-          .map((cheaper) => () => tryModel(here, some, cheaper, complete));
-        for (const attempt of found) {
-          const after = attempt();
-          if (!after) continue;
-          now = after;
-          break;
-        }
-      }
+    groupsOf(before.rig).forEach(([{ model }, ids], done, groups) => {
+      onProgress?.(done, groups.length);
+      now = withCheaper(now, model, ids, complete);
+      if (ids.length > 1) for (const id of ids) now = withCheaper(now, model, [id], complete);
+    });
     if (now === before) return now;
   }
 };

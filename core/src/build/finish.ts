@@ -1,5 +1,5 @@
 import { type Analysis, analyse, reanalyse } from '../analyse';
-import { setForAll } from '../edits/gain/set';
+import { type Progress, setForAll } from '../edits/gain/set';
 import { apply, type Rig, type SimpleCommand, USUAL_LENSES, freeId, inOrder } from '../rig';
 import { placeAll, zooms } from '../solve/placing/place';
 import { BEGINNINGS, type Beginning } from './rooms';
@@ -17,13 +17,13 @@ const done = (analysis: Analysis, label: string, commands: readonly SimpleComman
     : reanalyse(analysis, apply(analysis.rig, { type: 'batch', label, commands: [...commands] }));
 
 /** A usual room, and everybody and everything placed in it. */
-const inRoom = (rig: Rig): Analysis => {
+const inRoom = (rig: Rig, onProgress: Progress): Analysis => {
   const here = Object.values(rig.people).filter(({ where }) => where === 'on site').length;
   const room = here > 0 ? roomFor(here) : undefined;
   const begin = analyse(rig);
   if (!room) return begin;
   const drawn = done(begin, 'Drew a usual room.', room.commands);
-  const placing = placeAll(drawn);
+  const placing = placeAll(drawn, onProgress);
   return done(drawn, 'Placed everything.', placing?.commands ?? []);
 };
 
@@ -61,5 +61,9 @@ export const withLenses = (analysis: Analysis): Analysis => {
   return bare.length === 0 ? now : done(now, 'Framed the shots.', zooms(now));
 };
 
-/** Places, gains, and whatever remedies stops and warnings still want. */
-export const finish = (rig: Rig): Analysis => settle(withGains(inRoom(rig)));
+/**
+ * Places, gains, and whatever remedies stops and warnings still want.
+ * @param onProgress of placing, which takes longest
+ */
+export const finish = (rig: Rig, onProgress: Progress): Analysis =>
+  settle(withGains(inRoom(rig, onProgress)));

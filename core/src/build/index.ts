@@ -1,3 +1,4 @@
+import type { Progress } from '../edits/gain/set';
 import type { Mains, Rig } from '../rig';
 import type { Answers } from './answers';
 import { cheapen } from './cheaper';
@@ -22,16 +23,26 @@ export type Built =
   | { readonly ok: true; readonly rig: Rig; readonly unmet: readonly Unmet[] }
   | { readonly ok: false; readonly why: string };
 
+/** How much of the whole each part is, in hundredths, as it usually is. */
+const PARTS = { wired: 5, placed: 60, settled: 70 } as const;
+
 /**
  * Builds a complete rig from answers: classes, counts, ports, formats, scenes, places, gains and cables
  * chosen by rule, nothing by template, then by the product's own judgement: what presses is mended, and
  * no class is dearer than it must be. Where the answers contradict each other it says which.
  * @param mains what the studio stands on
  */
-export const build = (answers: Answers, mains: Mains | null = null): Built => {
+export const build = (
+  answers: Answers,
+  mains: Mains | null = null,
+  onProgress?: Progress,
+): Built => {
+  const within = (from: number, to: number) => (done: number, of: number) =>
+    onProgress?.(Math.round(from + ((to - from) * done) / of), 100);
   try {
     const { rig, unmet } = wired(answers, mains);
-    const made = cheapen(finish(rig), withLenses);
+    const finished = finish(rig, within(PARTS.wired, PARTS.placed));
+    const made = cheapen(finished, withLenses, within(PARTS.settled, 100));
     return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {
     if (error instanceof CannotBuild) return { ok: false, why: error.message };

@@ -112,7 +112,10 @@ const addSingle = (plan: Plan, subject: PictureSubject): void => {
   addCapture(plan, 'capture', outOf(plan, subject), socket);
 };
 
-/** Uncompressed 1080p30 leaves room for two on one controller; larger or faster ones are packed where there are several. */
+/**
+ * Uncompressed 1080p30 leaves room for two on one controller; larger or faster ones are packed where
+ * there are several.
+ */
 const addCapture = (
   { draft, formats, pictures, rules }: Plan,
   id: string,

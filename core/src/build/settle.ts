@@ -54,11 +54,16 @@ const mended = (analysis: Analysis, cause: Cause): Analysis | undefined => {
 /** Takes remedies of stops and warnings, the cheapest of each, until none is left that helps. */
 export const settle = (begin: Analysis): Analysis => {
   let now = begin;
+  /** What had no remedy once has none later: each is tried once */
+  const hopeless = new Set<string>();
   for (let taken = 0; taken < MOST_TAKEN; taken++) {
     let next: Analysis | undefined;
     for (const cause of now.causes.filter(isPressing)) {
+      const key = findingKey(cause.finding);
+      if (hopeless.has(key)) continue;
       next = mended(now, cause);
       if (next) break;
+      hopeless.add(key);
     }
     if (!next) return now;
     now = next;

@@ -49,7 +49,9 @@ export const noteOtherWay = (plan: Plan): void => {
   const why = whyNot(plan);
   if (why !== null && onSiteOf(plan).some(({ isHeard }) => isHeard))
     plan.unmet.push({
-      says: `Sound was to go ${WORDS[plan.rules.soundRecorded]}: it goes by an interface into the computer, since ${why}.`,
+      says:
+        `Sound was to go ${WORDS[plan.rules.soundRecorded]}: it goes by an interface into the ` +
+        `computer, since ${why}.`,
       costs: null,
       code: 'brief.sound-way',
     });

@@ -19,6 +19,8 @@ export const UNMETTABLE: Readonly<Record<string, string>> = {
     'The catalogue has nothing that makes 2160p all the way in this manner.',
   'computer.uplink':
     'The calls and the stream that were answered do not fit the line that was measured.',
+  'computer.encodes':
+    'Calls, stream and files that were answered are more than the graphics hardware of any computer makes.',
   'computer.work': 'No computer of the catalogue does more.',
 };
 

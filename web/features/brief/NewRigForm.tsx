@@ -1,8 +1,18 @@
 'use client';
 
-import { shelfDo } from '@/features/shelf/door';
+import { sendFile } from '@/features/shelf/door';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { type Answers, answersSchema, DEFAULT_HOUSE_RULES, HOUSE_QUESTIONS } from '@echo-loom/core';
+import {
+  type Answers,
+  answersSchema,
+  DEFAULT_HOUSE_RULES,
+  HOUSE_QUESTIONS,
+  type Mains,
+  type Rig,
+  rigToJson,
+  type Unmet,
+  WANTED_FORMATS,
+} from '@echo-loom/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -10,19 +20,32 @@ import { useState } from 'react';
 import { type FieldErrors, FormProvider, useForm } from 'react-hook-form';
 import { Part, PeopleQuestions, SightQuestions } from './NewRigParts';
 import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
+import { SearchProgress } from '@/ui/Searching';
+import { UnmetAnswers } from './UnmetAnswers';
+import { useBuilding } from './useBuilding';
 import { CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS } from './words';
 
 interface Props {
   readonly pointName: string;
   readonly about: string;
   readonly answers: Answers;
+  /** What the studio stands on; it decides the rate where none is chosen */
+  readonly mains: Mains | null;
 }
 
 /** The schools that decide what is bought; the others are chosen later, among the house rules. */
 const HOUSE_ASKED = ['switching', 'microphones', 'captureSize', 'spareInputs'] as const;
+/** Those that few shows answer otherwise. */
+const HOUSE_MORE = ['computers', 'soundRecorded', 'monitoring', 'prompter', 'cut'] as const;
 const ASKED_DEFAULTS = Object.fromEntries(
-  HOUSE_ASKED.map((key) => [key, DEFAULT_HOUSE_RULES[key]]),
+  [...HOUSE_ASKED, ...HOUSE_MORE].map((key) => [key, DEFAULT_HOUSE_RULES[key]]),
 );
+
+/** A rig that is made but not yet kept, since some answers are not met in it. */
+interface Made {
+  readonly rig: Rig;
+  readonly unmet: readonly Unmet[];
+}
 
 /** The first thing wrong with the answers, in words. */
 const firstProblem = (errors: FieldErrors): string | null => {
@@ -39,19 +62,29 @@ const firstProblem = (errors: FieldErrors): string | null => {
  * A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the
  * rig at any time.
  */
-export const NewRigForm = ({ pointName, about, answers }: Props) => {
+export const NewRigForm = ({ pointName, about, answers, mains }: Props) => {
   const router = useRouter();
   const form = useForm<Answers>({
     resolver: zodResolver(answersSchema),
     defaultValues: { ...answers, houseRules: { ...ASKED_DEFAULTS, ...answers.houseRules } },
   });
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [made, setMade] = useState<Made | null>(null);
+  const building = useBuilding(mains);
+  const keep = async (rig: Rig) => {
+    const answer = await sendFile('/api/rigs/import', new File([rigToJson(rig)], 'rig.json'));
+    if (answer.ok) router.push(`/rigs/${answer.id}`);
+    else setRefusal(answer.says);
+  };
   const submit = form.handleSubmit(
     async (given) => {
       setRefusal(null);
-      const answer = await shelfDo({ does: 'build', answers: given });
-      if (answer.ok) router.push(`/rigs/${answer.id}`);
-      else setRefusal(answer.says);
+      setMade(null);
+      const built = await building.begin(given);
+      if (!built) return;
+      if (!built.ok) setRefusal(built.why);
+      else if (built.unmet.length > 0) setMade(built);
+      else await keep(built.rig);
     },
     (errors) => setRefusal(firstProblem(errors) ?? 'Some answers are not complete.'),
   );
@@ -95,6 +128,11 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
             <NumberAnswer name="brief.setUpMin" label="Set-up time allowed, minutes" />
             <ChooseAnswer name="brief.room" label="Room" options={ROOMS} />
             <NumberAnswer name="brief.budget" label="Budget; empty if not decided" mayBeNone />
+            <NumberAnswer
+              name="brief.uplinkMbps"
+              label="Line out of the building, Mb/s upwards; empty if not measured"
+              mayBeNone
+            />
           </Part>
           <Part title="House rules that decide what is bought">
             {HOUSE_ASKED.map((key) => (
@@ -105,6 +143,27 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
                 options={HOUSE_QUESTIONS[key].schools}
               />
             ))}
+            <Box as="details" fontSize="sm">
+              <Box as="summary" cursor="pointer" py="1">
+                More of them: computers, sound, listening, prompter, rate
+              </Box>
+              <Flex direction="column" gap="1.5" pt="1">
+                {HOUSE_MORE.map((key) => (
+                  <ChooseAnswer
+                    key={key}
+                    name={`houseRules.${key}`}
+                    label={HOUSE_QUESTIONS[key].question}
+                    options={HOUSE_QUESTIONS[key].schools}
+                  />
+                ))}
+                <ChooseAnswer
+                  name="houseRules.chosenFormat"
+                  label="Format of the pictures"
+                  options={WANTED_FORMATS}
+                  unanswered="As the mains says, sent at half the rate"
+                />
+              </Flex>
+            </Box>
           </Part>
           {refusal && (
             <Box
@@ -119,6 +178,18 @@ export const NewRigForm = ({ pointName, about, answers }: Props) => {
               {refusal}
             </Box>
           )}
+          {made && (
+            <UnmetAnswers
+              unmet={made.unmet}
+              onKeep={() => keep(made.rig)}
+              onChange={() => setMade(null)}
+            />
+          )}
+          <SearchProgress
+            at={building.at}
+            label="Building, placing and proving it, hundredths"
+            onCancel={building.cancel}
+          />
           <Flex gap="2">
             <Button
               type="submit"

@@ -77,6 +77,8 @@ interface ChooseProps extends AnswerProps {
   readonly isBare?: boolean;
   /** Whether one of the options means nothing at all */
   readonly mayBeNone?: boolean;
+  /** What it is called that nothing is chosen, where that may be */
+  readonly unanswered?: string;
 }
 
 export const ChooseAnswer = ({
@@ -85,6 +87,7 @@ export const ChooseAnswer = ({
   options,
   isBare = false,
   mayBeNone = false,
+  unanswered,
 }: ChooseProps) => {
   const {
     field: { ref, value, onBlur, onChange },
@@ -104,11 +107,18 @@ export const ChooseAnswer = ({
           ref={ref}
           name={name}
           onBlur={onBlur}
-          value={value === null ? NOT_SEEN : String(value)}
+          value={value === undefined ? '' : value === null ? NOT_SEEN : String(value)}
           onChange={({ target }) =>
-            onChange(mayBeNone && target.value === NOT_SEEN ? null : target.value)
+            onChange(
+              target.value === ''
+                ? undefined
+                : mayBeNone && target.value === NOT_SEEN
+                  ? null
+                  : target.value,
+            )
           }
         >
+          {unanswered !== undefined && <option value="">{unanswered}</option>}
           {options.map((option) => (
             <option key={option.value} value={option.value}>
               {option.label}

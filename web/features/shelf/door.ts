@@ -1,11 +1,9 @@
-import type { Answers } from '@echo-loom/core';
 import { z } from 'zod';
 
 /** The shelf's way to the server. */
 
 export type Deed =
   | { readonly does: 'create'; readonly name: string }
-  | { readonly does: 'build'; readonly answers: Answers }
   | { readonly does: 'rename'; readonly id: string; readonly name: string }
   | { readonly does: 'duplicate' | 'put away' | 'put back'; readonly id: string }
   | { readonly does: 'choose currency'; readonly currency: string }

@@ -1,5 +1,6 @@
-import { type Answers, build, onSite, remote, STARTING_POINTS } from '../../build';
+import { type Answers, onSite, remote, STARTING_POINTS } from '../../build';
 import type { Beginning } from '../../build/rooms';
+import { wired } from '../../build/wire';
 import { CATALOGUE } from '../../catalogue';
 import { apply, type Rig, seeded } from '../../rig';
 
@@ -25,7 +26,6 @@ const briefOf = (seed: number): Answers => {
 
 /** The rig of a brief, in a room to begin with, nothing placed yet. */
 export const roomed = (seed: number, room: Beginning): Rig => {
-  const built = build(briefOf(seed));
-  if (!built.ok) throw new Error(built.why);
-  return apply(built.rig, { type: 'batch', label: 'Room', commands: [...room.commands] });
+  const { rig } = wired(briefOf(seed));
+  return apply(rig, { type: 'batch', label: 'Room', commands: [...room.commands] });
 };

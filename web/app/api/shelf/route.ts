@@ -1,12 +1,4 @@
-import {
-  answersSchema,
-  blankRig,
-  build,
-  cleanLine,
-  nameSchema,
-  type Rig,
-  RIG_VERSION,
-} from '@echo-loom/core';
+import { blankRig, cleanLine, nameSchema, RIG_VERSION } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
@@ -19,8 +11,6 @@ const MAX_BYTES = 256 * 1024;
 
 const deedSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('create'), name: nameSchema }),
-  /** Builds a rig from the answers of a brief, or says which of them contradict each other */
-  z.strictObject({ does: z.literal('build'), answers: answersSchema }),
   z.strictObject({ does: z.literal('duplicate'), id: rigIdSchema }),
   z.strictObject({ does: z.literal('rename'), id: rigIdSchema, name: nameSchema }),
   z.strictObject({ does: z.literal('put away'), id: rigIdSchema }),
@@ -50,19 +40,10 @@ const duplicate = async (id: string): Promise<Response> => {
   return answer({ id: await createRig({ ...found.read.rig, name }) });
 };
 
-/** A rig that begins, on the mains of the studio. */
-const onMains = async (rig: Rig): Promise<Rig> => ({ ...rig, mains: await findMains() });
-
 const perform = async (deed: Deed): Promise<Response> => {
   switch (deed.does) {
     case 'create':
-      return answer({ id: await createRig(await onMains(blankRig(deed.name))) });
-    case 'build': {
-      const built = build(deed.answers);
-      return built.ok
-        ? answer({ id: await createRig(await onMains(built.rig)) })
-        : problem(409, built.why);
-    }
+      return answer({ id: await createRig({ ...blankRig(deed.name), mains: await findMains() }) });
     case 'duplicate':
       return duplicate(deed.id);
     case 'rename':

@@ -2,6 +2,7 @@ import { nameSchema, STARTING_POINTS } from '@echo-loom/core';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { NewRigForm } from '@/features/brief/NewRigForm';
+import { findMains } from '@/server/studio';
 
 export const metadata: Metadata = { title: 'New rig' };
 
@@ -21,6 +22,7 @@ const Page = async ({ params, searchParams }: Props) => {
       pointName={point.name}
       about={point.about}
       answers={point.answers(name.success ? name.data : point.name)}
+      mains={await findMains()}
     />
   );
 };
