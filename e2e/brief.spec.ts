@@ -12,7 +12,10 @@ const begin = async (page: Page, url: string, point: string, name: string) => {
 };
 /** Answers a person is asked for: fields, and one for each group of boxes to tick. */
 const answersAsked = async (page: Page): Promise<number> =>
-  (await page.locator('form input[type="text"], form input:not([type]), form select').count()) + 1;
+  (await page
+    .locator('form input[type="text"], form input:not([type]), form select')
+    .filter({ visible: true })
+    .count()) + 1;
 const complete = async (page: Page) => {
   await page.getByRole('link', { name: 'Brief' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'needs are met' })).toHaveText(
@@ -75,9 +78,35 @@ for (const point of [
   }) => {
     await begin(page, demo.url, point, `Made as ${point}`);
     await page.getByRole('button', { name: 'Make the rig' }).click();
-    await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\//);
+    await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\/0\//, { timeout: 30_000 });
     await complete(page);
   });
+
+test('answers that cannot be met are said before the rig is kept; changed, it comes complete', async ({
+  page,
+  demo,
+}) => {
+  await begin(page, demo.url, 'Two voices', 'Dear');
+  const budget = page.getByLabel('Budget; empty if not decided');
+  await budget.fill('3000');
+  await page.getByText('More of them').click();
+  await page.getByLabel('Computers', { exact: true }).selectOption('hardware encoder');
+  await page.getByLabel('Format of the pictures').selectOption('1920x1080p25');
+  await page.getByRole('button', { name: 'Make the rig' }).click();
+  const unmet = page.getByRole('region', { name: 'One answer cannot be met' });
+  await expect(unmet).toContainText(/What is to be bought costs \d+, \d+ more than the budget\./);
+  await expect(page.getByRole('heading', { name: 'One answer cannot be met' })).toBeFocused();
+  await unmet.getByRole('button', { name: 'Change the answers' }).click();
+  await expect(unmet).toHaveCount(0);
+  await budget.fill('');
+  await page.getByRole('button', { name: 'Make the rig' }).click();
+  await expect(verdict(page)).toHaveAttribute('data-verdict', /^0\/0\//);
+  await expect(page.getByRole('button', { name: /^Encoder/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await expect(page.locator('[data-thing^="person:"]')).toHaveCount(2);
+  await page.getByRole('link', { name: 'Picture', exact: true }).click();
+  await expect(page.getByLabel('Wanted at')).toHaveValue('1920x1080p25');
+});
 
 test('answers that contradict each other are refused with the reason, and nothing typed is lost', async ({
   page,

@@ -19,6 +19,12 @@ const newRigOfTwoVoices = async (
   } else await page.getByText('Two voices', { exact: true }).click();
   await expect(page.getByRole('radio', { name: /Two voices/ })).toBeChecked();
   await press(/^Make it/);
+  const room = page.getByLabel('Its walls, to begin with');
+  if (byKeys) {
+    await room.focus();
+    await page.keyboard.press('End');
+  } else await room.selectOption('none yet');
+  await expect(room).toHaveValue('none yet');
   await press(/^Make the rig/);
 };
 

@@ -10,6 +10,7 @@ export {
   build,
   onSite,
   remote,
+  ROOM_ANSWERS,
   type Unmet,
 } from './build';
 export { type Beginning, BEGINNINGS } from './build/rooms';

@@ -79,6 +79,7 @@ export const anyAnswers = (seed: number): Answers => {
       room: chance.oneOf<Brief['room']>(['shared', 'fixed']),
       uplinkMbps: chance.oneOf([null, 5, 20, 50]),
     },
+    usualRoom: 'to fit',
     houseRules,
   };
 };

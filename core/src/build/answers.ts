@@ -8,6 +8,10 @@ import {
   SIGHT_KINDS,
   USUAL_PERSON,
 } from '../rig';
+import { BEGINNINGS } from './rooms';
+
+/** Where it stands to begin with: a usual room by its name, the one that fits the people, or none yet. */
+export const ROOM_ANSWERS = ['to fit', ...BEGINNINGS.map(({ name }) => name), 'none yet'] as const;
 
 /** What a producer says before there is a rig. */
 export const answersSchema = z.strictObject({
@@ -33,6 +37,7 @@ export const answersSchema = z.strictObject({
     .max(6)
     .refine((list) => new Set(list).size === list.length, 'expected each deliverable once'),
   brief: briefSchema.omit({ sights: true, deliverables: true }),
+  usualRoom: z.enum(ROOM_ANSWERS),
   houseRules: houseRulesSchema.partial(),
 });
 export type Answers = z.infer<typeof answersSchema>;
@@ -92,6 +97,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       sights: [],
       deliverables: [...LIVE],
       brief: brief({ switchedBy: 'nobody', setUpMin: 10, room: 'fixed' }),
+      usualRoom: 'to fit',
       houseRules: {},
     }),
   },
@@ -105,6 +111,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       sights: [],
       deliverables: [...LIVE],
       brief: brief(),
+      usualRoom: 'to fit',
       houseRules: {},
     }),
   },
@@ -118,6 +125,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       sights: [{ name: 'The table', what: 'people together' }],
       deliverables: [...LIVE],
       brief: brief({ switchedBy: 'operator', cut: 'long form and clips' }),
+      usualRoom: 'to fit',
       houseRules: {},
     }),
   },
@@ -135,6 +143,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       ],
       deliverables: [...LIVE],
       brief: brief({ switchedBy: 'host by pedal' }),
+      usualRoom: 'to fit',
       houseRules: {},
     }),
   },
@@ -148,6 +157,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       sights: [],
       deliverables: [...LIVE],
       brief: brief(),
+      usualRoom: 'to fit',
       houseRules: {},
     }),
   },

@@ -1,15 +1,27 @@
 import { type Analysis, analyse, reanalyse } from '../analyse';
 import { type Progress, setForAll } from '../edits/gain/set';
-import { apply, type Rig, type SimpleCommand, USUAL_LENSES, freeId, inOrder } from '../rig';
+import {
+  apply,
+  entry,
+  numberSetting,
+  type Rig,
+  type SimpleCommand,
+  USUAL_LENSES,
+  freeId,
+  inOrder,
+} from '../rig';
 import { placeAll, zooms } from '../solve/placing/place';
+import type { Answers } from './answers';
 import { BEGINNINGS, type Beginning } from './rooms';
 import { settle } from './settle';
 
 /** More people than this want more floor than the smaller room has. */
 const FEW_PEOPLE = 4;
 
-const roomFor = (people: number): Beginning | undefined =>
-  BEGINNINGS.find(({ name }) => name === (people <= FEW_PEOPLE ? 'Loft' : 'Shed'));
+const roomFor = (answered: Answers['usualRoom'], people: number): Beginning | undefined => {
+  const wanted = answered === 'to fit' ? (people <= FEW_PEOPLE ? 'Loft' : 'Shed') : answered;
+  return BEGINNINGS.find(({ name }) => name === wanted);
+};
 
 const done = (analysis: Analysis, label: string, commands: readonly SimpleCommand[]): Analysis =>
   commands.length === 0
@@ -17,9 +29,9 @@ const done = (analysis: Analysis, label: string, commands: readonly SimpleComman
     : reanalyse(analysis, apply(analysis.rig, { type: 'batch', label, commands: [...commands] }));
 
 /** A usual room, and everybody and everything placed in it. */
-const inRoom = (rig: Rig, onProgress: Progress): Analysis => {
+const inRoom = (rig: Rig, usualRoom: Answers['usualRoom'], onProgress: Progress): Analysis => {
   const here = Object.values(rig.people).filter(({ where }) => where === 'on site').length;
-  const room = here > 0 ? roomFor(here) : undefined;
+  const room = here > 0 ? roomFor(usualRoom, here) : undefined;
   const begin = analyse(rig);
   if (!room) return begin;
   const drawn = done(begin, 'Drew a usual room.', room.commands);
@@ -30,6 +42,15 @@ const inRoom = (rig: Rig, onProgress: Progress): Analysis => {
 /** Every gain by the search of "set it for me". */
 const withGains = (analysis: Analysis): Analysis =>
   done(analysis, 'Set every gain.', setForAll(analysis).commands);
+
+/** A lens cannot be opened wider than it is. @param widest its f-number */
+const openedTo = (rig: Rig, deviceId: string, widest: number): SimpleCommand[] => {
+  const device = entry(rig.devices, deviceId);
+  const opened = device && numberSetting(device, 'f-number');
+  return opened !== undefined && opened < widest
+    ? [{ type: 'setControl', deviceId, control: 'f-number', value: widest }]
+    : [];
+};
 
 /** What a camera needs that another has built in: a lens that frames its shot, and a clean output. */
 export const withLenses = (analysis: Analysis): Analysis => {
@@ -46,6 +67,7 @@ export const withLenses = (analysis: Analysis): Analysis => {
     now = done(now, 'Put lenses on.', [
       { type: 'addLens', lensId, lens },
       { type: 'mountLens', deviceId, lensId },
+      ...openedTo(now.rig, deviceId, lens.widest),
       ...(model.controls['overlays-off']
         ? [
             {
@@ -65,5 +87,8 @@ export const withLenses = (analysis: Analysis): Analysis => {
  * Places, gains, and whatever remedies stops and warnings still want.
  * @param onProgress of placing, which takes longest
  */
-export const finish = (rig: Rig, onProgress: Progress): Analysis =>
-  settle(withGains(inRoom(rig, onProgress)));
+export const finish = (
+  rig: Rig,
+  { usualRoom }: Pick<Answers, 'usualRoom'>,
+  onProgress: Progress,
+): Analysis => settle(withGains(inRoom(rig, usualRoom, onProgress)));

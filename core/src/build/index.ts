@@ -13,6 +13,7 @@ export {
   answersSchema,
   onSite,
   remote,
+  ROOM_ANSWERS,
   STARTING_POINTS,
   type StartingPoint,
 } from './answers';
@@ -41,7 +42,7 @@ export const build = (
     onProgress?.(Math.round(from + ((to - from) * done) / of), 100);
   try {
     const { rig, unmet } = wired(answers, mains);
-    const finished = finish(rig, within(PARTS.wired, PARTS.placed));
+    const finished = finish(rig, answers, within(PARTS.wired, PARTS.placed));
     const made = cheapen(finished, withLenses, within(PARTS.settled, 100));
     return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {

@@ -10,6 +10,7 @@ import {
   priceOf,
   takeScreen,
 } from './plan';
+import { isStreamedFrom } from './sound-way';
 
 /** What comes from the computer and what goes to it: calls, screens, the stream, the recordings. */
 
@@ -55,6 +56,10 @@ export const addScreens = (plan: Plan): void => {
         },
       )
       .link(`computer.${takeScreen(plan)}`, 'guest-screen.in', 3);
+  if (!people.some(isSeenGuest) && isStreamedFrom(plan, 'switcher'))
+    draft
+      .device('confidence', 'display-monitor', { name: 'Confidence screen' })
+      .link(`computer.${takeScreen(plan)}`, 'confidence.in', 3);
   if (rules.prompter === 'scrolling' && pictures.some(({ source }) => source === 'camera')) {
     const screen = plan.freeScreens.length > 0 || !isLargest(plan) ? takeScreen(plan) : undefined;
     if (screen !== undefined)
@@ -71,6 +76,18 @@ export const addScreens = (plan: Plan): void => {
   }
 };
 
+/** A screen output of the computer that shows the programme, with everything that is heard. */
+const programmeOnScreen = (plan: Plan): string => {
+  const { draft, formats } = plan;
+  for (const [control, value] of [
+    ['mix-aloud', true],
+    ['mix-volume', 0],
+    ['screen-format', formats.programme],
+  ] as const)
+    draft.do({ type: 'setControl', deviceId: 'computer', control, value });
+  return takeScreen(plan);
+};
+
 /** The stream, from the machine that the school says. */
 const addStream = (plan: Plan): void => {
   const { draft, rules, formats } = plan;
@@ -79,23 +96,16 @@ const addStream = (plan: Plan): void => {
     draft.link('computer.programme', 'stream.in');
     return;
   }
-  const screen = takeScreen(plan);
-  draft
-    .do({ type: 'setControl', deviceId: 'computer', control: 'mix-aloud', value: true })
-    .do({ type: 'setControl', deviceId: 'computer', control: 'mix-volume', value: 0 })
-    .do({
-      type: 'setControl',
-      deviceId: 'computer',
-      control: 'screen-format',
-      value: formats.programme,
-    });
+  const feed = isStreamedFrom(plan, 'switcher')
+    ? 'switcher.programme'
+    : `computer.${programmeOnScreen(plan)}`;
   if (rules.computers === 'hardware encoder')
     draft
       .device('encoder', 'encoder-hardware', {
         name: 'Encoder',
         settings: { 'stream-format': formats.capture },
       })
-      .link(`computer.${screen}`, 'encoder.in', 2)
+      .link(feed, 'encoder.in', 2)
       .link('encoder.network', 'stream.wire', 5);
   else
     draft
@@ -107,7 +117,7 @@ const addStream = (plan: Plan): void => {
         name: 'Streaming computer',
         settings: { canvas: formats.programme },
       })
-      .link(`computer.${screen}`, 'stream-capture.in', 2)
+      .link(feed, 'stream-capture.in', 2)
       .link('stream-capture.usb', 'stream-computer.usb-2', 1, 'usb-5g')
       .link('stream-computer.programme', 'stream.in');
 };

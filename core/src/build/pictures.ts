@@ -10,7 +10,7 @@ import {
   sourceId,
   TooSmall,
 } from './plan';
-import { soundWay } from './sound-way';
+import { isStreamedFrom, soundWay } from './sound-way';
 import { type SwitcherSize, switcherFor } from './switchers';
 
 const isUhd = ({ rules }: Plan): boolean => rules.captureSize !== '1080p everywhere';
@@ -39,6 +39,15 @@ const onItsCard = (plan: Plan, classId: string): Record<string, boolean | number
   };
 };
 
+/**
+ * One over the shutter: half a picture's time or all of it, a whole number of times the lamps flash.
+ * @source handbook 3-picture: the mains region decides shutters
+ */
+const shutterFor = ({ mains, formats }: Plan): number => {
+  const hz = mains?.hz ?? 50;
+  return framesPerSecond(parseFormat(formats.camera)) > 30 ? 2 * hz : hz;
+};
+
 const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcorder'): void => {
   const person = subject.personId ?? undefined;
   const sight = subject.sightId ?? undefined;
@@ -51,8 +60,12 @@ const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcor
         sight,
         settings:
           classId === 'webcam'
-            ? { format: plan.formats.programme }
-            : { format: camera, ...(recordsEach(plan) ? onItsCard(plan, classId) : {}) },
+            ? { format: plan.formats.programme, shutter: shutterFor(plan) }
+            : {
+                format: camera,
+                shutter: shutterFor(plan),
+                ...(recordsEach(plan) ? onItsCard(plan, classId) : {}),
+              },
       });
       return;
     case 'slides':
@@ -211,7 +224,8 @@ const into = (plan: Plan, { isSerial }: SwitcherSize, subject: PictureSubject, i
 };
 
 /** Whoever works the switcher sees every picture; who is before the cameras sees what goes out. */
-const addViews = ({ draft, answers, people }: Plan, size: SwitcherSize): void => {
+const addViews = (plan: Plan, size: SwitcherSize): void => {
+  const { draft, answers, people } = plan;
   const screen = size.isSerial ? 'display-sdi' : 'display-monitor';
   if (answers.brief.switchedBy === 'operator' && size.hasMultiview)
     draft
@@ -221,6 +235,7 @@ const addViews = ({ draft, answers, people }: Plan, size: SwitcherSize): void =>
   // With guests elsewhere they have a screen from the computer, which shows these.
   if (
     !people.some(isSeenGuest) &&
+    !isStreamedFrom(plan, 'switcher') &&
     people.some(({ where, shot }) => where === 'on site' && shot !== null)
   )
     draft

@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { RigDraft } from '../catalogue/draft';
-import type { HouseRules } from '../rig';
+import type { HouseRules, Mains } from '../rig';
 import type { AnsweredPerson, Answers } from './answers';
 import type { Formats } from './formats';
 
@@ -59,6 +59,8 @@ export interface Plan {
   readonly answers: Answers;
   readonly rules: HouseRules;
   readonly formats: Formats;
+  /** What the studio stands on */
+  readonly mains: Mains | null;
   readonly people: readonly (AnsweredPerson & { readonly id: string })[];
   readonly pictures: readonly PictureSubject[];
   readonly machine: Machine;

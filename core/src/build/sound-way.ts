@@ -1,6 +1,7 @@
 import type { HouseRules } from '../rig';
 import { DESK_WITH_CARD, usableInputs } from './desks';
 import { guestsOf, onSiteOf, type Plan } from './plan';
+import { switcherFor } from './switchers';
 
 type Way = HouseRules['soundRecorded'];
 
@@ -36,6 +37,19 @@ const whyNot = (plan: Plan): string | null => {
 /** The way sound goes: the one that was answered where that can be, else through an interface. */
 export const soundWay = (plan: Plan): Way =>
   whyNot(plan) === null ? plan.rules.soundRecorded : 'interface into the computer';
+
+/**
+ * Where an encoder or a second computer gets the programme from: the switcher itself, where sound goes
+ * through it and it has HDMI, so that the stream goes on without the computer; else the computer.
+ */
+export const isStreamedFrom = (plan: Plan, from: 'switcher' | 'computer'): boolean => {
+  const isFromSwitcher =
+    plan.rules.computers !== 'one' &&
+    plan.answers.deliverables.includes('stream') &&
+    soundWay(plan) === 'through the switcher' &&
+    !switcherFor(plan).isSerial;
+  return isFromSwitcher === (from === 'switcher');
+};
 
 const WORDS: Readonly<Record<Way, string>> = {
   'interface into the computer': 'by an interface into the computer',

@@ -1,5 +1,4 @@
 import type { Analysis } from '../analyse';
-import { moneyOf } from '../passes/money';
 import type { Unmet } from './plan';
 import { isPressing } from './settle';
 
@@ -25,14 +24,12 @@ export const UNMETTABLE: Readonly<Record<string, string>> = {
 };
 
 /** What still presses is an answer that is not met, where nothing has been said of it yet. */
-export const leftOver = ({ causes, rig }: Analysis, said: readonly Unmet[]): Unmet[] => {
-  const { left } = moneyOf(rig);
-  return causes
+export const leftOver = ({ causes }: Analysis, said: readonly Unmet[]): Unmet[] =>
+  causes
     .filter(isPressing)
     .filter(({ finding: { code } }) => said.every((one) => one.code !== code))
     .map(({ finding: { says, code } }) => ({
       says: [says, UNMETTABLE[code]].filter(Boolean).join(' '),
       code,
-      costs: code === 'brief.over-budget' && left !== null ? -left : null,
+      costs: null,
     }));
-};

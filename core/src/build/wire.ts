@@ -44,6 +44,7 @@ const wire = (answers: Answers, mains: Mains | null, machine: Machine): Wired =>
     answers,
     rules,
     formats,
+    mains,
     people,
     pictures: [...faces, ...sights],
     machine,

@@ -23,7 +23,7 @@ import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
 import { SearchProgress } from '@/ui/Searching';
 import { UnmetAnswers } from './UnmetAnswers';
 import { useBuilding } from './useBuilding';
-import { CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS } from './words';
+import { CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS, USUAL_ROOMS } from './words';
 
 interface Props {
   readonly pointName: string;
@@ -127,6 +127,7 @@ export const NewRigForm = ({ pointName, about, answers, mains }: Props) => {
           <Part title="Room and money">
             <NumberAnswer name="brief.setUpMin" label="Set-up time allowed, minutes" />
             <ChooseAnswer name="brief.room" label="Room" options={ROOMS} />
+            <ChooseAnswer name="usualRoom" label="Its walls, to begin with" options={USUAL_ROOMS} />
             <NumberAnswer name="brief.budget" label="Budget; empty if not decided" mayBeNone />
             <NumberAnswer
               name="brief.uplinkMbps"

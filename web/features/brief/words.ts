@@ -1,4 +1,4 @@
-import { DELIVERABLE_KINDS, SHOTS, SIGHT_KINDS, SWITCHED_BY } from '@echo-loom/core';
+import { DELIVERABLE_KINDS, ROOM_ANSWERS, SHOTS, SIGHT_KINDS, SWITCHED_BY } from '@echo-loom/core';
 
 /** Choices of the brief as they are read. */
 
@@ -18,6 +18,14 @@ export const ROOMS: Options = [
   { value: 'shared', label: 'Shared, packed away after' },
   { value: 'fixed', label: 'Ours, stays as it is' },
 ];
+const ROOM_WORDS: Readonly<Record<string, string>> = {
+  'to fit': 'A usual one that fits',
+  'none yet': 'Drawn later',
+};
+export const USUAL_ROOMS: Options = ROOM_ANSWERS.map((value) => ({
+  value,
+  label: ROOM_WORDS[value] ?? value,
+}));
 export const SIGHTS: Options = plain(SIGHT_KINDS);
 export const DELIVERABLES: Options = plain(DELIVERABLE_KINDS);
 export const SHOT_OPTIONS: Options = plain(SHOTS);
