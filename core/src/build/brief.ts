@@ -87,6 +87,7 @@ export const writeBrief = (
       name,
       personId: null,
       sightId: id,
+      wanted: SHOT_OF[what],
       source: what === 'screen' ? 'slides' : what === 'console' ? 'console' : 'camera',
     };
   });

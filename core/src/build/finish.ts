@@ -18,9 +18,15 @@ import { settle } from './settle';
 /** More people than this want more floor than the smaller room has. */
 const FEW_PEOPLE = 4;
 
-const roomFor = (answered: Answers['usualRoom'], people: number): Beginning | undefined => {
-  const wanted = answered === 'to fit' ? (people <= FEW_PEOPLE ? 'Loft' : 'Shed') : answered;
-  return BEGINNINGS.find(({ name }) => name === wanted);
+/** Rooms to try, the first that everything stands in without a complaint. */
+const roomsFor = (answered: Answers['usualRoom'], people: number): Beginning[] => {
+  const names =
+    answered !== 'to fit'
+      ? [answered]
+      : people <= FEW_PEOPLE
+        ? ['Loft', 'Shed', 'Hall']
+        : ['Shed', 'Hall'];
+  return names.flatMap((wanted) => BEGINNINGS.filter(({ name }) => name === wanted));
 };
 
 const done = (analysis: Analysis, label: string, commands: readonly SimpleCommand[]): Analysis =>
@@ -31,13 +37,24 @@ const done = (analysis: Analysis, label: string, commands: readonly SimpleComman
 /** A usual room, and everybody and everything placed in it. */
 const inRoom = (rig: Rig, usualRoom: Answers['usualRoom'], onProgress: Progress): Analysis => {
   const here = Object.values(rig.people).filter(({ where }) => where === 'on site').length;
-  const room = here > 0 ? roomFor(usualRoom, here) : undefined;
   const begin = analyse(rig);
-  if (!room) return begin;
-  const drawn = done(begin, 'Drew a usual room.', room.commands);
-  const placing = placeAll(drawn, onProgress);
-  return done(drawn, 'Placed everything.', placing?.commands ?? []);
+  let first: Analysis | undefined;
+  for (const room of here > 0 ? roomsFor(usualRoom, here) : []) {
+    const drawn = done(begin, 'Drew a usual room.', room.commands);
+    const placing = placeAll(drawn, onProgress);
+    const placed = done(drawn, 'Placed everything.', placing?.commands ?? []);
+    if (!isCrowded(placed)) return placed;
+    first ??= placed;
+  }
+  return first ?? begin;
 };
+
+/** What no remedy mends once everything stands: things in one another, or in a picture. */
+const isCrowded = ({ causes }: Analysis): boolean =>
+  causes.some(
+    ({ finding: { area, level, code } }) =>
+      level !== 'note' && (area === 'stands' || (area === 'place' && code !== 'place.rings-long')),
+  );
 
 /** Every gain by the search of "set it for me". */
 const withGains = (analysis: Analysis): Analysis =>

@@ -54,19 +54,25 @@ const addSource = (plan: Plan, subject: PictureSubject, classId = 'camera-camcor
   const { camera, house } = plan.formats;
   switch (subject.source) {
     case 'camera':
-      plan.draft.device(sourceId(subject), classId, {
-        name: `${subject.name} camera`,
-        person,
-        sight,
-        settings:
-          classId === 'webcam'
-            ? { format: plan.formats.programme, shutter: shutterFor(plan) }
-            : {
-                format: camera,
-                shutter: shutterFor(plan),
-                ...(recordsEach(plan) ? onItsCard(plan, classId) : {}),
-              },
-      });
+      plan.draft
+        .device(sourceId(subject), classId, {
+          name: `${subject.name} camera`,
+          person,
+          sight,
+          settings:
+            classId === 'webcam'
+              ? { format: plan.formats.programme, shutter: shutterFor(plan) }
+              : {
+                  format: camera,
+                  shutter: shutterFor(plan),
+                  ...(recordsEach(plan) ? onItsCard(plan, classId) : {}),
+                },
+        })
+        .shot(sourceId(subject), {
+          personId: subject.personId,
+          sightId: subject.sightId,
+          wanted: subject.wanted,
+        });
       return;
     case 'slides':
       plan.draft.device(sourceId(subject), 'player-slides', {

@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { RigDraft } from '../catalogue/draft';
-import type { HouseRules, Mains } from '../rig';
+import type { HouseRules, Mains, Shot } from '../rig';
 import type { AnsweredPerson, Answers } from './answers';
 import type { Formats } from './formats';
 
@@ -25,6 +25,8 @@ export interface PictureSubject {
   readonly personId: string | null;
   readonly sightId: string | null;
   readonly source: 'camera' | 'slides' | 'console';
+  /** How much of it is to be seen */
+  readonly wanted: Shot;
 }
 
 /** The computer in the making: its class, and which of its sockets are for what. */

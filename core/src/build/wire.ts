@@ -30,15 +30,11 @@ const wire = (answers: Answers, mains: Mains | null, machine: Machine): Wired =>
   const rules = { ...DEFAULT_HOUSE_RULES, ...answers.houseRules };
   const formats = formatsFor(rules, answers.houseRules.chosenFormat, mains);
   const { people, sights } = writeBrief(draft, answers, formats, rules.uplinkShare);
-  const faces = people
-    .filter(({ where, shot }) => where === 'on site' && shot !== null)
-    .map(({ id, name }): PictureSubject => ({
-      id,
-      name,
-      personId: id,
-      sightId: null,
-      source: 'camera',
-    }));
+  const faces = people.flatMap(({ id, name, where, shot }): PictureSubject[] =>
+    where === 'on site' && shot !== null
+      ? [{ id, name, personId: id, sightId: null, source: 'camera', wanted: shot }]
+      : [],
+  );
   const plan: Plan = {
     draft,
     answers,

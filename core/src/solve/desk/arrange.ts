@@ -147,10 +147,13 @@ const inWords = (
     : `Reach, reading and noise cost ${after.toFixed(2)} m instead of ${before.toFixed(2)} m. ${proof}.`;
 };
 
+/** What stands where it does for what it hears or sees. */
+const STAYING: ReadonlySet<string> = new Set(['microphone', 'camera', 'webcam', 'phone']);
+
 /**
  * Arranges a desk: no overlap, nothing over the edge, what is touched within reach, screens where
- * they are read, noise away from microphones. Microphones stay where they are: what they hear was
- * set up there. Never worse than what it started from.
+ * they are read, noise away from microphones. Microphones and cameras stay where they are: what they
+ * hear and see was set up there. Never worse than what it started from.
  * @returns null where there is no such desk on the plan, nothing to arrange, or no room for all of it
  */
 export const arrangeDesk = (
@@ -165,7 +168,7 @@ export const arrangeDesk = (
   const seats = seatsAt(analysis, desk, axes);
   const microphones = microphonesOn(analysis, desk).map(axes.to);
   const deviceOf = (id: string) => entry(analysis.rig.devices, id);
-  const isFixed = ({ id }: Solid): boolean => deviceOf(id)?.model.kind === 'microphone';
+  const isFixed = ({ id }: Solid): boolean => STAYING.has(deviceOf(id)?.model.kind ?? 'other');
   const things = desk.things.filter((thing) => !isFixed(thing));
   if (things.length === 0) return null;
   const taken = desk.things.filter(isFixed).map((thing) => boxOf(axes, thing));

@@ -1,5 +1,5 @@
 import { bodyOf } from '../../catalogue';
-import { framings } from '../../passes/framing';
+import { type Framing, framings } from '../../passes/framing';
 import type { Measured } from '../../passes/measure';
 import { CABLE_KG, eyesAtM, MOUTH_UNDER_M, mouthDistanceM } from '../../passes/place';
 import {
@@ -134,7 +134,7 @@ export const layOut = (measured: Measured, { stage, gear, asideM }: Way): Simple
   });
   const rest = placeVoices(rig, out, stage, seats, { table, middleM, tableM, tableWideM });
   placeSights(rig, out, stage, middleM, tableM);
-  placeCameras(measured, out, stage, seats, { rowM, middleM, tableM });
+  placeCameras(measured, out, stage, seats, { table, rowM, middleM, tableM, tableWideM });
   if (gear !== 'left out')
     placeGear(rest, out, stage, gear === 'the table' ? table : null, { middleM, tableWideM });
   return out.commands;
@@ -231,19 +231,32 @@ const placeSights = (
   });
 };
 
-/** Cameras in a row opposite, each before what it is for. */
+/** How far a camera that cannot zoom must stand for its shot, m; null where it can, or nobody can say. */
+const fixedDistanceM = (
+  { model }: Device,
+  shots: readonly Framing[],
+  id: string,
+): number | null => {
+  const zoom = model.camera && model.controls[model.camera.focalControl];
+  const isFixed = zoom?.type === 'amount' && zoom.min === zoom.max;
+  const shot = shots.find((one) => one.shot.deviceId === id);
+  return isFixed ? (shot?.distanceForWantedM ?? null) : null;
+};
+
+/** Cameras in a row opposite, each before what it is for; one that must be near stands on the table. */
 const placeCameras = (
   measured: Measured,
   out: Layout,
   stage: Stage,
   seats: readonly Seat[],
-  { rowM, middleM, tableM }: { rowM: number; middleM: number; tableM: number },
+  { table, rowM, middleM, tableM, tableWideM }: TableAt & { rowM: number },
 ): void => {
   const { rig } = measured;
   const cameras = inOrder(rig.devices).filter(
     ([, device]) => isCamera(device) && !device.at && !device.on && bodyOf(device.model),
   );
-  const wanted = framings(measured).flatMap(({ distanceForWantedM }) => distanceForWantedM ?? []);
+  const shots = framings(measured);
+  const wanted = shots.flatMap(({ distanceForWantedM }) => distanceForWantedM ?? []);
   const farM = Math.max(USUAL_DISTANCE_M, ...wanted.map((m) => Math.min(m, 4)));
   const leastM = tableM + TABLE_DEEP_M / 2 + CAMERA_OFF_M;
   const awayM = Math.max(leastM, Math.min(stage.deepM - CAMERA_WALL_M, rowM + farM));
@@ -258,6 +271,21 @@ const placeCameras = (
   for (const { id, device, aimM } of rows) {
     const body = bodyOf(device.model);
     if (!body) continue;
+    const fixedM = fixedDistanceM(device, shots, id);
+    if (fixedM !== null && rowM + fixedM < leastM) {
+      const half = tableWideM / 2 - 0.1;
+      const person = seats.find((seat) => seat.id === device.personId)?.person;
+      const upM = person ? Math.max(0, eyesAtM(person) - TABLE_TOP_M - body.heightM / 2) : 0;
+      out.stand(
+        id,
+        table,
+        between(aimM - middleM, -half, half),
+        between(rowM + fixedM - tableM, -TABLE_DEEP_M / 2 + 0.1, TABLE_DEEP_M / 2 - 0.1),
+        tidy(upM),
+        180,
+      );
+      continue;
+    }
     const acrossM = Math.max(aimM, last + CAMERA_APART_M);
     last = acrossM;
     const person = seats.find((seat) => seat.id === device.personId)?.person;
