@@ -1,4 +1,4 @@
-import type { HouseRules, Mains } from '../rig';
+import { type HouseRules, type Mains, usualFormatOn } from '../rig';
 import { type Format, formatText, framesPerSecond, parseFormat, rate } from '../units';
 
 /** In which formats a new rig works, from the format that was chosen and the mains it stands on. */
@@ -40,7 +40,7 @@ export const formatsFor = (
   answered: string | undefined,
   mains: Mains | null,
 ): Formats => {
-  const chosen = whole(parseFormat(answered ?? `1920x1080p${mains?.hz === 50 ? 50 : 60}`));
+  const chosen = whole(parseFormat(answered ?? usualFormatOn(mains)));
   const small: Format = chosen.height > FULL.height ? { ...chosen, ...FULL } : chosen;
   const large: Format = slower({ ...chosen, ...LARGE });
   const sent = answered === undefined ? slower(small) : small;

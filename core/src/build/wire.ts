@@ -1,6 +1,6 @@
 import { type Analysis, analyse } from '../analyse';
 import { RigDraft } from '../catalogue/draft';
-import { blankRig, DEFAULT_HOUSE_RULES, type Mains, type Rig } from '../rig';
+import { blankRigOn, DEFAULT_HOUSE_RULES, type Mains, type Rig } from '../rig';
 import type { Answers } from './answers';
 import { writeBrief } from './brief';
 import { formatsFor } from './formats';
@@ -26,7 +26,7 @@ interface Wired {
 
 /** Devices and cables, on one computer. @throws CannotBuild, TooSmall */
 const wire = (answers: Answers, mains: Mains | null, machine: Machine): Wired => {
-  const draft = new RigDraft(answers.name, { ...blankRig(answers.name), mains });
+  const draft = new RigDraft(answers.name, blankRigOn(answers.name, mains));
   const rules = { ...DEFAULT_HOUSE_RULES, ...answers.houseRules };
   const formats = formatsFor(rules, answers.houseRules.chosenFormat, mains);
   const { people, sights } = writeBrief(draft, answers, formats, rules.uplinkShare);

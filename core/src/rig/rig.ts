@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Mains } from './mains';
 import { SHAPE, blankParts } from './slices';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
@@ -16,3 +17,17 @@ export const blankRig = (name: string): Rig => ({
   ...blankParts(),
   name,
 });
+
+/** Lamps on 50 Hz do not flicker at 25 and 50 pictures a second, those on 60 Hz not at 30 and 60. */
+export const usualFormatOn = (mains: Mains | null): string =>
+  `1920x1080p${mains?.hz === 50 ? 50 : 60}`;
+
+/** The same on the mains of its studio, which says at what rate pictures are wanted. */
+export const blankRigOn = (name: string, mains: Mains | null): Rig => {
+  const rig = blankRig(name);
+  return {
+    ...rig,
+    mains,
+    houseRules: { ...rig.houseRules, chosenFormat: usualFormatOn(mains) },
+  };
+};

@@ -38,6 +38,7 @@ export const shown = (index: Index, sightId: string): CoverageAnswer => {
       ? `${names(index, sources)} reaches no stream and no recording.`
       : 'Nothing shows it.',
     by: [],
+    there: sources.map(({ id }) => id),
     thread: null,
   };
 };

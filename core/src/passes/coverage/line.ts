@@ -19,6 +19,8 @@ export interface CoverageLine {
   readonly says: string;
   /** Devices at whose ends the satisfying threads stand */
   readonly by: readonly string[];
+  /** Devices that are there for it where it is not met, such as a camera that reaches nothing */
+  readonly there?: readonly string[];
   /** The thread that satisfies it, the first of several */
   readonly thread: Thread | null;
 }

@@ -52,7 +52,7 @@ export const seen = (index: Index, personId: string, person: Person): CoverageAn
     : person.where === 'remote'
       ? 'No call is given to them.'
       : 'No camera is given to them.';
-  return { verdict: 'missing', says, by: [], thread: null };
+  return { verdict: 'missing', says, by: [], there: cameras.map(({ id }) => id), thread: null };
 };
 
 export const heard = (index: Index, personId: string): CoverageAnswer => {
@@ -67,6 +67,7 @@ export const heard = (index: Index, personId: string): CoverageAnswer => {
         ? `${names(index, sources)} reaches no stream and no recording.`
         : 'No microphone is given to them.',
       by: [],
+      there: sources.map(({ id }) => id),
       thread: null,
     };
   const machines = [...new Set(threads.filter(({ end }) => writesFile(end)).map(recordingMachine))];

@@ -218,3 +218,20 @@ describe('how far a cable goes, against the handbook', () => {
     (kind, gbps, metres) => expect(reachM(cable(kind), gbps)).toBe(metres),
   );
 });
+
+describe('radio', () => {
+  const heard = new RigDraft('Radio')
+    .device('transmitter', 'in-ear-transmitter')
+    .device('one', 'in-ear-pack')
+    .device('two', 'in-ear-pack')
+    .link('transmitter.radio', 'one.radio', 0)
+    .link('transmitter.radio', 'two.radio', 0);
+  it('one transmitter is heard by any number of packs, and the file reads again', () => {
+    expect(Object.keys(heard.build().links)).toHaveLength(2);
+    expect(readRig(JSON.parse(rigToJson(heard.build()))).ok).toBe(true);
+  });
+  it('one pack hears one transmitter', () =>
+    expect(() =>
+      heard.device('other', 'in-ear-transmitter').link('other.radio', 'one.radio', 0),
+    ).toThrow(/already has a cable in it/));
+});

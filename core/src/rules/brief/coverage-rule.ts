@@ -12,8 +12,8 @@ interface Draft extends Pick<
   /** How bad a line is; null where it is not this rule's */
   readonly level: (line: CoverageLine, rig: Rig) => Level | null;
   readonly title: (line: CoverageLine) => string;
-  /** What to do, as the last sentence */
-  readonly advice: string;
+  /** What to do, as the last sentence; what is in doubt is asked */
+  readonly advice: string | ((line: CoverageLine) => string);
   readonly houseRule?: keyof HouseRules;
 }
 
@@ -47,7 +47,7 @@ export const coverageRule = ({
             ...(deviceId === undefined ? {} : { deviceId }),
           },
           title: title(line),
-          says: `${line.subject.name}: ${line.says} ${advice}`,
+          says: `${line.subject.name}: ${line.says} ${typeof advice === 'string' ? advice : advice(line)}`,
           ...(houseRule ? { houseRule } : {}),
         },
       ];
@@ -57,3 +57,6 @@ export const coverageRule = ({
     return line ? remedies(measured, line) : [];
   },
 });
+
+/** Whether what a line asks for is in the rig and only gets nowhere. */
+export const isThere = ({ there = [] }: CoverageLine): boolean => there.length > 0;

@@ -48,6 +48,7 @@ export const bitsThin = pictureRule(
         `${deliverable.name} has ${figure(bits, 3)} bits for each pixel of ` +
         `${formatName(parseFormat(deliverable.format ?? '1920x1080p30'))}. ` +
         `${bits < TOO_THIN ? 'Movement falls apart.' : 'Fine detail in movement is lost.'} ` +
+        'A better camera changes nothing that can be seen in it: first the bitrate, then the light. ' +
         'Raise the bitrate, or deliver a smaller picture.',
     })),
   {

@@ -25,7 +25,8 @@ export const moreThanDelivered = pictureRule(
   },
   (measured) => {
     const delivered = largest(measured);
-    if (delivered === 0 || measured.rig.houseRules.captureSize !== '2160p throughout') return [];
+    // Under 1080p everywhere the school's own rule says it.
+    if (delivered === 0 || measured.rig.houseRules.captureSize === '1080p everywhere') return [];
     const cut = new Set(
       framings(measured)
         .filter(({ shot }) => shot.punchIn > 1)

@@ -235,6 +235,14 @@ const listening = (outputs: 'interface-2' | 'interface-4') =>
 ruleCases('sound.outputs-short', {
   valid: {
     'two sockets for two': listening('interface-4'),
+    'a pack on the belt of each': new RigDraft('Case', listening('interface-2'))
+      .device('transmitter', 'in-ear-transmitter')
+      .device('one', 'in-ear-pack', { person: 'host' })
+      .device('two', 'in-ear-pack', { person: 'guest' })
+      .link('interface.out-1', 'transmitter.in')
+      .link('transmitter.radio', 'one.radio', 0)
+      .link('transmitter.radio', 'two.radio', 0)
+      .build(),
     'loudspeakers by the house rule': apply(listening('interface-2'), {
       type: 'setHouseRules',
       rules: { monitoring: 'loudspeakers muted' },

@@ -1,4 +1,4 @@
-import { blankRig, cleanLine, nameSchema, RIG_VERSION } from '@echo-loom/core';
+import { blankRigOn, cleanLine, nameSchema, RIG_VERSION } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
@@ -43,7 +43,7 @@ const duplicate = async (id: string): Promise<Response> => {
 const perform = async (deed: Deed): Promise<Response> => {
   switch (deed.does) {
     case 'create':
-      return answer({ id: await createRig({ ...blankRig(deed.name), mains: await findMains() }) });
+      return answer({ id: await createRig(blankRigOn(deed.name, await findMains())) });
     case 'duplicate':
       return duplicate(deed.id);
     case 'rename':
