@@ -72,6 +72,7 @@ export const addScreens = (plan: Plan): void => {
           'A prompter with scrolling text is wanted, and no screen output of the computer is left for ' +
           'it: give it a laptop of its own.',
         costs: priceOf('player-slides') + priceOf('prompter'),
+        code: 'brief.prompter',
       });
   }
 };

@@ -14,6 +14,8 @@ export const UNMETTABLE: Readonly<Record<string, string>> = {
   'brief.recorded-once': 'A microphone by USB reaches one computer only.',
   'sound.battery':
     'By the house rule everyone is to listen in-ear, and a pack runs on its battery.',
+  'signal.destination-empty': 'Nobody on site is to be heard, so a guest hears nothing.',
+  'brief.prompter': 'No screen output of the computer is left for it.',
   'brief.partly-delivered':
     'The catalogue has nothing that makes 2160p all the way in this manner.',
   'computer.uplink':

@@ -1,15 +1,13 @@
 import { analyse } from '../../analyse';
-import { type Answers, build, STARTING_POINTS } from '../../build';
+import { type Answers, STARTING_POINTS } from '../../build';
+import { wired } from '../../build/wire';
 import { differenceOf } from '../../predict/compare';
 import { apply, type HouseRules, type Rig } from '../../rig';
 import { demoRig } from '../demo-for-cases';
 import type { Finding } from '../rule';
 
-export const rigOf = (answers: Answers): Rig => {
-  const built = build(answers);
-  if (!built.ok) throw new Error(built.why);
-  return built.rig;
-};
+/** Devices and cables of answers, before anything is placed or mended. */
+export const rigOf = (answers: Answers): Rig => wired(answers).rig;
 
 export const point = (id: string) => {
   const found = STARTING_POINTS.find((candidate) => candidate.id === id);
