@@ -126,6 +126,7 @@ import { soundReach } from './sound/reach';
 import { reverberant } from './sound/reverberant';
 import { roomNoise } from './sound/room-noise';
 import { talkbackHeard } from './sound/talkback-heard';
+import { leftBehind } from './sound/left-behind';
 import { tooClose } from './sound/too-close';
 import { truePeak } from './sound/true-peak';
 import { mixNoise } from './sound/mix-noise';
@@ -182,6 +183,7 @@ export const RULES: readonly Rule[] = [
   reverberant,
   offAxis,
   tooClose,
+  leftBehind,
   openMicrophones,
   distanceDiffers,
   placeUnknown,

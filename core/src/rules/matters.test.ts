@@ -17,6 +17,7 @@ describe('the rules of a matter', () => {
       'sound.bleed',
       'sound.distance-differs',
       'sound.howl',
+      'sound.left-behind',
       'sound.off-axis',
       'sound.place-unknown',
       'sound.placed-noise',

@@ -22,7 +22,7 @@ export interface MicrophoneChoice {
 }
 
 /** Worn on the body, it goes where its person goes. */
-const WORN: ReadonlySet<string> = new Set(['mic-lavalier', 'mic-headset', 'mic-wireless']);
+export const WORN: ReadonlySet<string> = new Set(['mic-lavalier', 'mic-headset', 'mic-wireless']);
 const ON_HEAD: ReadonlySet<string> = new Set(['mic-headset']);
 const IN_HAND: ReadonlySet<string> = new Set(['mic-dynamic-stage']);
 /** A condenser's own hiss is heard in a quiet recording when the voice stands less than this above it. @unit dB(A) */

@@ -1,3 +1,4 @@
+import { bought, microphoneInstead, phantomFor } from '../../edits/microphone';
 import { atMouth } from '../../edits/mouth';
 import { CATALOGUE } from '../../catalogue';
 import { splice } from '../../edits/splice';
@@ -5,7 +6,7 @@ import type { Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { FARTHER_M, fartherFrom, microphonesInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
-import { entry, type Model, numberSetting, type SimpleCommand } from '../../rig';
+import { entry, numberSetting, type SimpleCommand } from '../../rig';
 
 /** Closest a mouth is sent to a microphone: nearer, breath and lips win. @unit m */
 const NEAREST_M = 0.04;
@@ -16,32 +17,6 @@ export interface Attempt {
   /** What it costs where that is not the price of devices: null = it depends on the room */
   readonly price?: null;
 }
-
-/** Phantom power at the input a microphone hangs on, on or off as it needs. */
-const phantomFor = (source: Stage, needs: boolean): SimpleCommand[] => {
-  const { port, device } = source.at.links[0]?.to ?? source.at;
-  return port.family === 'analogue' && port.phantomSupply
-    ? [
-        {
-          type: 'setControl',
-          deviceId: device.id,
-          control: port.phantomSupply.control,
-          value: needs,
-        },
-      ]
-    : [];
-};
-
-/** Another model in a device's place, to be bought. */
-export const bought = (deviceId: string, model: Model): SimpleCommand[] => [
-  { type: 'replaceModel', deviceId, model },
-  { type: 'setOwnership', deviceId, ownership: 'to buy', price: null },
-];
-
-const needsPhantom = (model: Model): boolean =>
-  Object.values(model.ports).some(
-    (port) => port.family === 'analogue' && (port.phantomNeedMa ?? 0) > 0,
-  );
 
 export const closer = (measured: Measured, source: Stage, missingDb: number): Attempt[] => {
   const emits = source.at.port.emits?.sound;
@@ -63,7 +38,6 @@ export const closer = (measured: Measured, source: Stage, missingDb: number): At
 
 /** Microphones with the same plug, which the voice could have instead. */
 export const otherMicrophones = (measured: Measured, source: Stage): Attempt[] => {
-  const { id } = source.at.device;
   const device = measured.device(source.at.device);
   return CATALOGUE.filter(
     ({ kind, classId, ports }) =>
@@ -73,7 +47,7 @@ export const otherMicrophones = (measured: Measured, source: Stage): Attempt[] =
       ports[source.at.id]?.family === 'analogue',
   ).map((model) => ({
     label: `${model.name} instead of ${device.name}`,
-    commands: [...bought(id, model), ...phantomFor(source, needsPhantom(model))],
+    commands: microphoneInstead(source.at, model),
   }));
 };
 
@@ -91,7 +65,7 @@ export const between = (
   return [
     {
       label: `${label} after ${measured.device(source.at.device).name}`,
-      commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source, true) : [])],
+      commands: [...commands, ...(classId === 'booster-inline' ? phantomFor(source.at, true) : [])],
     },
   ];
 };

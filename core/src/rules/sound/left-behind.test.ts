@@ -1,0 +1,38 @@
+import type { Person } from '../../rig';
+import { RigDraft } from '../../catalogue/draft';
+import { ruleCases } from '../judge-for-cases';
+
+const moving = (
+  classId: string,
+  distance: number,
+  more: Partial<Pick<Person, 'posture' | 'dislikesHeadset'>> = {},
+) =>
+  new RigDraft('Case')
+    .person('host', 'Host', { posture: 'moves', ...more })
+    .device('mic', classId, { name: 'Mic', person: 'host', settings: { distance } })
+    .device('interface', 'interface-2')
+    .link('mic.out', 'interface.mic-1')
+    .build();
+
+ruleCases('sound.left-behind', {
+  valid: {
+    'somebody who sits': moving('mic-dynamic-stage', 0.05, { posture: 'sits' }),
+    'a headset': moving('mic-headset', 0.05),
+    'a boom half a metre away, 6 dB softer': moving('mic-shotgun', 0.5),
+    'at 24 cm, 9.8 dB softer': moving('mic-dynamic-stage', 0.24),
+  },
+  invalid: {
+    'a dynamic at 5 cm': {
+      rig: moving('mic-dynamic-stage', 0.05),
+      level: 'warn',
+      sum: 20.828,
+      says: /half a metre away it hears 20\.8 dB less/,
+      fixes: [/^Lavalier, wired instead of Mic/, /^Headset condenser, wired instead of Mic/],
+    },
+    'where a headset is disliked, none is offered': {
+      rig: moving('mic-dynamic-stage', 0.05, { dislikesHeadset: true }),
+      level: 'warn',
+      fixes: [/^Lavalier, wired instead of Mic/],
+    },
+  },
+});
