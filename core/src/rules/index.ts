@@ -128,6 +128,7 @@ import { roomNoise } from './sound/room-noise';
 import { talkbackHeard } from './sound/talkback-heard';
 import { leftBehind } from './sound/left-behind';
 import { tooClose } from './sound/too-close';
+import { usbUnjudged } from './sound/usb-unjudged';
 import { truePeak } from './sound/true-peak';
 import { mixNoise } from './sound/mix-noise';
 import { twiceInMix } from './sound/twice-in-mix';
@@ -184,6 +185,7 @@ export const RULES: readonly Rule[] = [
   offAxis,
   tooClose,
   leftBehind,
+  usbUnjudged,
   openMicrophones,
   distanceDiffers,
   placeUnknown,

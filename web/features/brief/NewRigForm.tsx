@@ -188,7 +188,7 @@ export const NewRigForm = ({ pointName, about, answers, mains }: Props) => {
           )}
           <SearchProgress
             at={building.at}
-            label="Building, placing and proving it, hundredths"
+            label="Building, placing and proving it"
             onCancel={building.cancel}
           />
           <Flex gap="2">

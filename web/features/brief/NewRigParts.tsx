@@ -15,7 +15,7 @@ export const Part = ({
   readonly title: string;
   readonly children: ReactNode;
 }) => (
-  <Box as="fieldset" borderTopWidth="1px" borderColor="rule" pt="2.5" pb="3">
+  <Box as="fieldset" minW="0" borderTopWidth="1px" borderColor="rule" pt="2.5" pb="3">
     <Text as="legend" fontWeight="600" float="left" width="100%" mb="1.5">
       {title}
     </Text>

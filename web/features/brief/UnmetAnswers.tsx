@@ -14,10 +14,15 @@ interface Props {
 export const UnmetAnswers = ({ unmet, onKeep, onChange }: Props) => {
   const [isKeeping, setKeeping] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), []);
+  const section = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    section.current?.scrollIntoView({ block: 'nearest' });
+    heading.current?.focus({ preventScroll: true });
+  }, []);
   return (
     <Box
       as="section"
+      ref={section}
       aria-labelledby="unmet"
       borderWidth="1px"
       borderColor="rule"

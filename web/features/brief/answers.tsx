@@ -102,7 +102,7 @@ export const ChooseAnswer = ({
       <Field.Label fontSize="sm" fontWeight="400" flex="1" srOnly={isBare}>
         {label}
       </Field.Label>
-      <NativeSelect.Root size="sm" width={isBare ? '165px' : '280px'}>
+      <NativeSelect.Root size="sm" width={isBare ? '165px' : 'min(280px, 60vw)'}>
         <NativeSelect.Field
           ref={ref}
           name={name}

@@ -1,26 +1,12 @@
 import fc from 'fast-check';
-import { classById } from '../../catalogue';
 import { RigDraft } from '../../catalogue/draft';
 import { stagesOf } from '../../graph';
 import { measure } from '../../passes/measure';
 import { headroomDb, peakCeilingDbfs, peakDb, snrDb, voiceTargetDbfs } from '../../passes/sound';
 import { voices } from '../../passes/sound/ladder';
 import { apply, type Model, type Rig, type SimpleCommand } from '../../rig';
+import { coarse } from './coarse-for-cases';
 import { setForAll } from './set';
-
-/** A model whose gains have few steps, so that every combination can be read from the whole rig. */
-const coarse = (classId: string, stepDb: number): Model => {
-  const model = classById(classId);
-  return {
-    ...model,
-    controls: Object.fromEntries(
-      Object.entries(model.controls).map(([id, control]) => [
-        id,
-        control.type === 'gain' ? { ...control, stepDb } : control,
-      ]),
-    ),
-  };
-};
 
 /** The desk’s mix into the recorder, and each voice into the computer: every voice has two converters. */
 const intoBoth = (draft: RigDraft): Rig =>

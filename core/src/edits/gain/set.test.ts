@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { classById } from '../../catalogue';
 import { RigDraft } from '../../catalogue/draft';
 import { stagesOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
@@ -8,6 +7,7 @@ import { voices } from '../../passes/sound/ladder';
 import { apply, levelTarget, type Model, type Rig, type SimpleCommand } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
 import { voice, voiceThrough } from '../../rules/rigs-for-cases';
+import { coarse } from './coarse-for-cases';
 import { type GainProposal, setForAll, setForVoice } from './set';
 
 const proposalOf = (rig: Rig, place = 0): GainProposal => {
@@ -103,20 +103,6 @@ describe('set it for me', () => {
     expect(new Set(knobs).size).toBe(knobs.length);
   });
 });
-
-/** A model with coarser steps, so that every combination can be tried through the whole rig. */
-const coarse = (classId: string, stepDb: number): Model => {
-  const model = classById(classId);
-  return {
-    ...model,
-    controls: Object.fromEntries(
-      Object.entries(model.controls).map(([id, control]) => [
-        id,
-        control.type === 'gain' ? { ...control, stepDb } : control,
-      ]),
-    ),
-  };
-};
 
 const add = (
   draft: RigDraft,

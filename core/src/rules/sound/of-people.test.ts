@@ -36,3 +36,20 @@ ruleCases('sound.left-behind', {
     },
   },
 });
+
+const byUsb = (person: string | undefined) =>
+  new RigDraft('Case')
+    .person('host', 'Host')
+    .device('mic', 'mic-usb', { name: 'Mic', ...(person === undefined ? {} : { person }) })
+    .device('computer', 'computer-laptop')
+    .link('mic.usb', 'computer.usb-3', 2, 'usb-2')
+    .build();
+ruleCases('sound.usb-unjudged', {
+  valid: {
+    'a microphone with a sensitivity': moving('mic-headset', 0.05),
+    'one that is nobody’s': byUsb(undefined),
+  },
+  invalid: {
+    'one by USB': { rig: byUsb('host'), level: 'note', says: /taken to send −24\.0 dBFS/ },
+  },
+});

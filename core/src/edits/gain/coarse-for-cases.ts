@@ -1,0 +1,16 @@
+import { classById } from '../../catalogue';
+import type { Model } from '../../rig';
+
+/** A model whose gains have few steps, so that every combination can be read from the whole rig. */
+export const coarse = (classId: string, stepDb: number): Model => {
+  const model = classById(classId);
+  return {
+    ...model,
+    controls: Object.fromEntries(
+      Object.entries(model.controls).map(([id, control]) => [
+        id,
+        control.type === 'gain' ? { ...control, stepDb } : control,
+      ]),
+    ),
+  };
+};
