@@ -44,9 +44,14 @@ export const measureUp = (
   { grouping, groups, placed, strands, ranks, lastColumn, rowsEnd }: Draft,
 ): LoomLayout => {
   const laneWidths: number[][] = [];
+  const leaves = new Set(strands.map(({ fromKey }) => fromKey));
+  /** Lanes of each column out of which threads go: their readings want the room of a gutter */
+  const spoken: Set<number>[] = [];
   for (const device of placed) {
     const widths = (laneWidths[device.column] ??= []);
     widths[device.lane] = Math.max(widths[device.lane] ?? 0, widthOf(device));
+    if (device.shape === 'bar' && leaves.has(device.key))
+      (spoken[device.column] ??= new Set()).add(device.lane);
   }
   const columns: LoomColumn[] = [];
   const laneX: number[][] = [];
@@ -57,7 +62,8 @@ export const measureUp = (
     const starts: number[] = (laneX[at] = []);
     widths.forEach((width, lane) => {
       starts[lane] = x;
-      x += (width ?? 0) + (lane < widths.length - 1 ? LANE_GAP : 0);
+      const gap = spoken[at]?.has(lane) ? GUTTER : LANE_GAP;
+      x += (width ?? 0) + (lane < widths.length - 1 ? gap : 0);
     });
     const rank = ranks[at];
     const step = rank === undefined ? 'deliver' : STEPS[Math.floor(rank / STEP_SPAN)];
