@@ -4,8 +4,8 @@ import { stagesOf } from '../../graph';
 import { measure } from '../../passes/measure';
 import { headroomDb, peakCeilingDbfs, peakDb, snrDb, voiceTargetDbfs } from '../../passes/sound';
 import { voices } from '../../passes/sound/ladder';
-import { apply, type Model, type Rig, type SimpleCommand } from '../../rig';
-import { coarse } from './coarse-for-cases';
+import { apply, type Rig, type SimpleCommand } from '../../rig';
+import { add, coarse } from './coarse-for-cases';
 import { setForAll } from './set';
 
 /** The desk’s mix into the recorder, and each voice into the computer: every voice has two converters. */
@@ -18,35 +18,27 @@ const intoBoth = (draft: RigDraft): Rig =>
     .link('computer.tracks', 'tracks.in')
     .build();
 
-/** Two or three voices into one interface, whose output a recorder takes in: its line gain is everyone's. */
+/** Voices by their level at 1 m, each with a stage dynamic at 5 cm, into the desk. @unit dB SPL */
+const speak = (draft: RigDraft, speech: readonly number[]): RigDraft =>
+  speech.reduce(
+    (so, speechDbSpl, index) =>
+      so
+        .person(`p${index}`, `P ${index}`, { speechDbSpl })
+        .device(`m${index}`, 'mic-dynamic-stage', {
+          person: `p${index}`,
+          settings: { distance: 0.05 },
+        })
+        .link(`m${index}.out`, `desk.mic-${index + 1}`),
+    draft,
+  );
+
+/** Voices into one interface, whose output a recorder takes in: its line gain is everyone's. */
 const sharing = (speech: readonly number[], begin: number, lineGain: number): Rig => {
   const draft = new RigDraft('Shared');
-  const add = (deviceId: string, model: Model, settings: Record<string, number>) =>
-    draft.do({
-      type: 'addDevice',
-      deviceId,
-      name: deviceId,
-      model,
-      settings,
-      personId: null,
-      placeId: null,
-    });
-  add(
-    'desk',
-    coarse('interface-4', 23),
-    Object.fromEntries(speech.map((_, index) => [`gain-${index + 1}`, begin])),
-  );
-  add('backup', coarse('recorder-sound', 20), { 'line-gain-1': lineGain });
-  speech.forEach((speechDbSpl, index) =>
-    draft
-      .person(`p${index}`, `P ${index}`, { speechDbSpl })
-      .device(`m${index}`, 'mic-dynamic-stage', {
-        person: `p${index}`,
-        settings: { distance: 0.05 },
-      })
-      .link(`m${index}.out`, `desk.mic-${index + 1}`),
-  );
-  return intoBoth(draft);
+  const gains = Object.fromEntries(speech.map((_, index) => [`gain-${index + 1}`, begin]));
+  add(draft, 'desk', coarse('interface-4', 23), gains);
+  add(draft, 'backup', coarse('recorder-sound', 20), { 'line-gain-1': lineGain });
+  return intoBoth(speak(draft, speech));
 };
 
 interface Read {
@@ -148,18 +140,10 @@ describe('voices that share a knob, against every combination of all knobs', () 
     );
   });
   it('three voices are each within half a decibel of the house at both converters', () => {
-    const rig = [62, 70, 54].reduce(
-      (draft, speechDbSpl, index) =>
-        draft
-          .person(`p${index}`, `P ${index}`, { speechDbSpl })
-          .device(`m${index}`, 'mic-dynamic-stage', {
-            person: `p${index}`,
-            settings: { distance: 0.05 },
-          })
-          .link(`m${index}.out`, `desk.mic-${index + 1}`),
-      new RigDraft('Three').device('desk', 'interface-4').device('backup', 'recorder-sound'),
-    );
-    const whole = intoBoth(rig);
+    const desk = new RigDraft('Three')
+      .device('desk', 'interface-4')
+      .device('backup', 'recorder-sound');
+    const whole = intoBoth(speak(desk, [62, 70, 54]));
     const set = measure(turned(whole, setForAll(measure(whole)).commands));
     const levels = voices(set).map((stage) => set.sound[stage.index]?.levelDb ?? NaN);
     expect(levels).toHaveLength(6);

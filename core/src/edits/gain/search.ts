@@ -1,52 +1,22 @@
-import type { Stage } from '../../graph';
 import type { Knob } from '../../passes/sound/ladder';
-import { type Bench, turning } from './bench';
+import { turning } from './bench';
+import {
+  cutDown,
+  freeOf,
+  groupsOf,
+  keyOf,
+  split,
+  sumOf,
+  tallies,
+  type Voice,
+  voiceOf,
+} from './parting';
 import { addWorth, compareWorth, type Worth } from './worth';
 
 /** Told now and then how far a search is. @param tried of so many */
 export type Progress = (tried: number, of: number) => void;
 /** How often a search says how far it is: once in so many settings. */
 const SAYS_EVERY = 20_000;
-
-/** A way of a voice to one of its converters, on a bench. */
-export interface OnBench {
-  readonly stage: Stage;
-  readonly bench: Bench;
-  readonly knobs: readonly Knob[];
-}
-
-/** A voice with all the ways that are set together: a converter of the interface, one of the recorder. */
-export interface Voice {
-  readonly ways: readonly OnBench[];
-  /** Knobs on any of them, each once, in the order the signal meets them */
-  readonly knobs: readonly Knob[];
-  readonly counts: Counts;
-}
-
-/** How far the search of a voice has come. */
-interface Counts {
-  tried: number;
-  /** Of the settings tried, how many keep the headroom everywhere, and how many of these also meet the level */
-  keepHeadroom: number;
-  meetLevel: number;
-}
-
-export const keyOf = ({ deviceId, control }: Pick<Knob, 'deviceId' | 'control'>): string =>
-  `${deviceId}.${control}`;
-
-/** A voice of its ways, nothing tried yet. */
-export const voiceOf = (
-  ways: readonly OnBench[],
-  counts: Counts = { tried: 0, keepHeadroom: 0, meetLevel: 0 },
-): Voice => {
-  const knobs = new Map<string, Knob>();
-  for (const way of ways)
-    for (const knob of way.knobs) if (!knobs.has(keyOf(knob))) knobs.set(keyOf(knob), knob);
-  return { ways, knobs: [...knobs.values()], counts };
-};
-
-const settingsCount = (knobs: readonly Knob[]): number =>
-  knobs.reduce((count, { settingsDb }) => count * settingsDb.length, 1);
 
 /** Settings and what they are worth. */
 interface Best {
@@ -117,64 +87,6 @@ const tryAlone = (voice: Voice, knobs: readonly Knob[], say: () => void): Best |
     : undefined;
 };
 
-/** The knob that most of the voices pass, of those that are free; null where no two share one. */
-const mostShared = (voices: readonly Voice[], free: ReadonlySet<string>): Knob | null => {
-  const counts = new Map<string, { knob: Knob; of: number }>();
-  for (const { knobs } of voices)
-    for (const knob of knobs) {
-      const key = keyOf(knob);
-      if (!free.has(key)) continue;
-      const known = counts.get(key);
-      if (known) known.of++;
-      else counts.set(key, { knob, of: 1 });
-    }
-  const [most] = [...counts.values()].sort((a, b) => b.of - a.of);
-  return most && most.of > 1 ? most.knob : null;
-};
-
-/** Things put together that share a key with one another, directly or through others, in their order. */
-export const together = <T>(
-  all: readonly T[],
-  keysOf: (one: T) => Iterable<string>,
-): readonly (readonly T[])[] => {
-  const groups: { members: T[]; keys: Set<string> }[] = [];
-  for (const one of all) {
-    const keys = new Set(keysOf(one));
-    const met = groups.filter((group) => [...keys].some((key) => group.keys.has(key)));
-    const [into] = met;
-    if (!into) {
-      groups.push({ members: [one], keys });
-      continue;
-    }
-    for (const other of met.slice(1)) {
-      into.members.push(...other.members);
-      for (const key of other.keys) into.keys.add(key);
-      groups.splice(groups.indexOf(other), 1);
-    }
-    into.members.push(one);
-    for (const key of keys) into.keys.add(key);
-  }
-  return groups.map(({ members }) => members);
-};
-
-/** How voices fall apart once the knob that most of them share is set. */
-interface Split {
-  readonly knob: Knob;
-  readonly parts: readonly (readonly Voice[])[];
-  readonly free: ReadonlySet<string>;
-}
-const split = (voices: readonly Voice[], free: ReadonlySet<string>): Split | null => {
-  const knob = mostShared(voices, free);
-  if (!knob) return null;
-  const left = new Set(free);
-  left.delete(keyOf(knob));
-  const parts = together(voices, ({ knobs }) => knobs.map(keyOf).filter((key) => left.has(key)));
-  return { knob, parts, free: left };
-};
-
-const freeOf = ({ knobs }: Voice, free: ReadonlySet<string>): Knob[] =>
-  knobs.filter((knob) => free.has(keyOf(knob)));
-
 /**
  * The best settings of voices that hang together: each setting of the knob most of them share, and for
  * each of these the best of what then falls apart. No combination is left out.
@@ -208,52 +120,8 @@ const bestOf = (
   return best;
 };
 
-/** How many settings the search would try for each voice. */
-const tally = (
-  voices: readonly Voice[],
-  free: ReadonlySet<string>,
-  times: number,
-  into: Map<Voice, number>,
-): Map<Voice, number> => {
-  const at = split(voices, free);
-  if (at)
-    for (const part of at.parts) tally(part, at.free, times * at.knob.settingsDb.length, into);
-  else for (const voice of voices) into.set(voice, times * settingsCount(freeOf(voice, free)));
-  return into;
-};
-
-/**
- * Leaves knobs as they are until no voice has more combinations than can be tried: those nearest the
- * converter first, since gain is best early, and of these the shared ones.
- */
-const cutDown = (voices: readonly Voice[], most: number): ReadonlySet<string> => {
-  const free = new Set(voices.flatMap(({ knobs }) => knobs.map(keyOf)));
-  for (;;) {
-    const counts = tally(voices, free, 1, new Map());
-    const over = voices.find((voice) => (counts.get(voice) ?? 0) > most);
-    if (!over) return free;
-    const own = freeOf(over, free).map(keyOf);
-    const passed = (key: string): boolean =>
-      voices.some((voice) => voice !== over && voice.knobs.some((knob) => keyOf(knob) === key));
-    const drop = own.findLast(passed) ?? own.at(-1) ?? [...free].at(-1);
-    if (drop === undefined) return free;
-    free.delete(drop);
-  }
-};
-
 /** Searching for all voices at once may take so many times what one of them may. */
 const TOTAL_TIMES = 3;
-
-const groupsOf = (
-  voices: readonly Voice[],
-  free: ReadonlySet<string>,
-): readonly (readonly Voice[])[] =>
-  together(voices, ({ knobs }) => knobs.map(keyOf).filter((key) => free.has(key)));
-
-const tallies = (voices: readonly Voice[], free: ReadonlySet<string>): number[] =>
-  groupsOf(voices, free).flatMap((part) => [...tally(part, free, 1, new Map()).values()]);
-
-const sumOf = (counts: readonly number[]): number => counts.reduce((sum, one) => sum + one, 0);
 
 /**
  * Voices by their first ways, then by their second, and so on, the way with the fewest knobs first: the

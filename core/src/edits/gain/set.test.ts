@@ -4,10 +4,10 @@ import { stagesOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
 import { headroomDb, snrDb } from '../../passes/sound';
 import { voices } from '../../passes/sound/ladder';
-import { apply, levelTarget, type Model, type Rig, type SimpleCommand } from '../../rig';
+import { apply, levelTarget, type Rig, type SimpleCommand } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
 import { voice, voiceThrough } from '../../rules/rigs-for-cases';
-import { coarse } from './coarse-for-cases';
+import { add, coarse } from './coarse-for-cases';
 import { type GainProposal, setForAll, setForVoice } from './set';
 
 const proposalOf = (rig: Rig, place = 0): GainProposal => {
@@ -103,22 +103,6 @@ describe('set it for me', () => {
     expect(new Set(knobs).size).toBe(knobs.length);
   });
 });
-
-const add = (
-  draft: RigDraft,
-  deviceId: string,
-  model: Model,
-  settings: Record<string, number | boolean> = {},
-): RigDraft =>
-  draft.do({
-    type: 'addDevice',
-    deviceId,
-    name: deviceId,
-    model,
-    settings,
-    personId: null,
-    placeId: null,
-  });
 
 /** What a setting is worth, read from the whole rig and not by the search. */
 const readWorth = (rig: Rig, turned: readonly SimpleCommand[], lastTenths: number) => {

@@ -4,7 +4,8 @@ import type { SoundFigures } from '../../passes/sound';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
 import type { SimpleCommand } from '../../rig';
 import { Bench } from './bench';
-import { keyOf, type OnBench, type Progress, searchTogether, together, voiceOf } from './search';
+import { keyOf, type OnBench, together, voiceOf } from './parting';
+import { type Progress, searchTogether } from './search';
 import type { Worth } from './worth';
 
 export type { Progress } from './search';
