@@ -77,13 +77,17 @@ const MOST_MOVES = 3;
 interface Tried {
   readonly fix: Fix;
   readonly cures: boolean;
-  /** The worst of what was not there before */
+  /** What was not there before, or was less bad */
   readonly brings: readonly Finding[];
+  /** Fewer findings of the level of the one that it cures, or worse, than before */
+  readonly isLess: boolean;
 }
 
 const tryFix = (analysis: Analysis, finding: Finding, fix: Fix): Tried | null => {
   const key = findingKey(finding);
   const before = new Map(analysis.findings.map((one) => [findingKey(one), one.level]));
+  const pressing = (findings: readonly Finding[]): number =>
+    findings.filter(({ level }) => LEVELS.indexOf(level) <= LEVELS.indexOf(finding.level)).length;
   try {
     const { findings } = reanalyse(analysis, apply(analysis.rig, fix.command));
     const rank = (level: Level | undefined): number =>
@@ -92,6 +96,7 @@ const tryFix = (analysis: Analysis, finding: Finding, fix: Fix): Tried | null =>
       fix,
       cures: findings.every((one) => findingKey(one) !== key),
       brings: findings.filter((one) => rank(one.level) < rank(before.get(findingKey(one)))),
+      isLess: pressing(findings) < pressing(analysis.findings),
     };
   } catch (error) {
     if (error instanceof Refusal) return null;
@@ -103,7 +108,8 @@ const WORDS: Readonly<Record<Level, string>> = { stop: 'stop', warn: 'warning', 
 
 /**
  * The remedies of a finding, as edits. Each is tried before it is offered: the finding has to go. One that
- * brings a stop, or something worse than what it cures, comes last and says what; one that moves things
+ * brings a stop, or something worse than what it cures, or only another finding in its place, comes last
+ * and says what. A way out for want of a better is left out where there is one. One that moves things
  * about a room may bring nothing but notes, because a room is full of other things.
  */
 export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
@@ -112,19 +118,22 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
     const one = tryFix(analysis, finding, fix);
     return one?.cures ? [one] : [];
   });
+  const worseOf = ({ brings, isLess }: Tried): Finding | undefined =>
+    brings.find(({ level }) => level === 'stop') ??
+    brings.find(({ level }) => LEVELS.indexOf(level) < LEVELS.indexOf(finding.level)) ??
+    (isLess ? undefined : brings.find(({ level }) => level === finding.level));
   if (rule?.moves)
     return tried
-      .filter(({ brings }) => brings.every(({ level }) => level === 'note'))
+      .filter((one) => !worseOf(one) && one.brings.every(({ level }) => level === 'note'))
       .map(({ fix }) => fix)
       .slice(0, MOST_MOVES);
-  const worseOf = ({ brings }: Tried): Finding | undefined =>
-    brings.find(({ level }) => level === 'stop') ??
-    brings.find(({ level }) => LEVELS.indexOf(level) < LEVELS.indexOf(finding.level));
+  const good = tried.filter((one) => !worseOf(one));
+  const better = good.filter(({ fix }) => !fix.isLast);
   return [
-    ...tried.filter((one) => !worseOf(one)).map(({ fix }) => fix),
+    ...(better.length > 0 ? better : good).map(({ fix }) => fix),
     ...tried.flatMap((one) => {
       const worse = worseOf(one);
-      return worse
+      return worse && !(one.fix.isLast && better.length > 0)
         ? [
             {
               ...one.fix,

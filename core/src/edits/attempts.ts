@@ -1,182 +1,66 @@
-import { classById } from '../catalogue';
-import { type DeviceNode, isSocketHeld, type PortNode } from '../graph';
+import type { DeviceNode, Signal } from '../graph';
 import type { CoverageLine } from '../passes/coverage/line';
 import type { Measured } from '../passes/measure';
-import {
-  apply,
-  type End,
-  entry,
-  freeId,
-  type Kind,
-  type Port,
-  type Rig,
-  type SimpleCommand,
-} from '../rig';
+import { nameOf } from '../passes/names';
+import { entry, type Kind } from '../rig';
 import { startCard } from './cards';
-import { join } from './join';
+import { feedersOf, joinings, reachedBy } from './onward';
+import {
+  additions,
+  type Attempt,
+  newCall,
+  plugs,
+  recorderAtCameras,
+  recorderBeforeStream,
+  secondRecorder,
+  sharedSocket,
+  throughAmplifier,
+} from './plugging';
 
-const free = (node: PortNode): boolean => !isSocketHeld(node) || node.port.family === 'software';
-
-/** What is recorded on a card stays there: nothing is fed from it during a show. */
-const isCard = ({ port }: PortNode): boolean => port.direction === 'out' && port.ends !== undefined;
-
-const endOf = (node: PortNode): End => ({ deviceId: node.device.id, portId: node.id });
-
-/** Whether two analogue ports are made for the same level, so that joining them is not a finding of its own. */
-const isSameLevel = (a: Port | undefined, b: Port | undefined): boolean =>
-  a?.family !== 'analogue' || b?.family !== 'analogue' || a.nominal === b.nominal;
-
-interface Attempt {
-  readonly label: string;
-  /** What is done with which device, whatever port it ends in: one remedy of each kind is enough */
-  readonly kind: string;
-  readonly commands: readonly SimpleCommand[];
-}
-
-/**
- * Free ports of every other device, those of the devices that do most first: mixers and interfaces
- * before computers.
- */
-const KINDS_FIRST: readonly Kind[] = [
-  'switcher',
-  'interface',
-  'mixer',
-  'headphone-amplifier',
-  'capture',
-  'recorder',
-  'computer',
-];
-
-const freePorts = (measured: Measured, without: string): PortNode[] =>
-  measured.graph.ports
-    .filter((node) => node.device.id !== without && free(node) && !isCard(node))
-    .sort((a, b) => rank(a.device) - rank(b.device));
-
-const rank = ({ model }: DeviceNode): number => {
-  const at = KINDS_FIRST.indexOf(model.kind);
-  return at < 0 ? KINDS_FIRST.length : at;
-};
-
-/** Whether a way out is a mix for callers, that leaves each of them out: a stream is not fed from it. */
-const goesToCalls = ({ device, id }: PortNode): boolean =>
-  Object.values(device.model.routes).some(
-    ({ exceptSource, to }) => exceptSource === true && to.includes(id),
-  );
-
-/** Every way of putting one cable between a device and the rest. */
-const plugs = (
+/** Joins whatever a signal of these devices reaches with what goes on from there. */
+const onward = (
   measured: Measured,
-  rig: Rig,
-  deviceId: string,
-  deviceName: string,
-  before: readonly SimpleCommand[],
-  verb: string,
-): Attempt[] => {
-  const model = entry(rig.devices, deviceId)?.model;
-  const ports: Readonly<Record<string, Port>> = model?.ports ?? {};
-  const isCall = model?.kind === 'call';
-  const held = new Set(
-    Object.values(measured.rig.links)
-      .flatMap(({ from, to }) => [from, to])
-      .filter((end) => end.deviceId === deviceId)
-      .map(({ portId }) => portId),
-  );
-  return Object.keys(ports)
-    .filter((portId) => ports[portId]?.family === 'software' || !held.has(portId))
-    .flatMap((portId) =>
-      freePorts(measured, deviceId).flatMap((far): Attempt[] => {
-        const command =
-          isSameLevel(ports[portId], far.port) && (isCall || !goesToCalls(far))
-            ? join(rig, { deviceId, portId }, endOf(far))
-            : null;
-        if (!command) return [];
-        return [
-          {
-            label: `${verb} ${deviceName} to ${measured.device(far.device).name}, ${far.port.name}`,
-            kind: `${before.length} ${verb} ${deviceId}`,
-            commands: [...before, command],
-          },
-        ];
-      }),
+  signals: readonly Signal[],
+  nodes: readonly DeviceNode[],
+): Attempt[] =>
+  signals.flatMap((signal) => {
+    const reached = reachedBy(measured, signal, (source) => nodes.includes(source));
+    const all = [...measured.graph.devices.values()];
+    return joinAll(
+      measured,
+      new Set(all.filter((node) => reached.has(node) && !nodes.includes(node))),
+      new Set(all.filter((node) => !reached.has(node))),
     );
-};
+  });
 
-/** A new device for a person or sight, and every way of plugging it in. */
-const additions = (
+/** Joins whatever a signal reaches with what feeds these devices. */
+const inward = (
   measured: Measured,
-  classId: string,
-  name: string,
-  owner: { personId: string | null; sightId: string | null },
-): Attempt[] => {
-  const model = classById(classId);
-  const deviceId = freeId(name, measured.rig.devices);
-  const before: SimpleCommand[] = [
-    {
-      type: 'addDevice',
-      deviceId,
-      name,
-      model,
-      settings: {},
-      personId: owner.personId,
-      placeId: null,
-    },
-  ];
-  if (owner.sightId !== null) before.push({ type: 'showSight', deviceId, sightId: owner.sightId });
-  return plugs(
-    measured,
-    apply(measured.rig, { type: 'batch', label: 'Add', commands: before }),
-    deviceId,
-    name,
-    before,
-    'Add',
-  );
-};
+  signals: readonly Signal[],
+  nodes: readonly DeviceNode[],
+): Attempt[] =>
+  signals.flatMap((signal) => {
+    const reached = reachedBy(measured, signal, () => true);
+    return nodes.flatMap((node) => joinAll(measured, reached, feedersOf(measured, node)));
+  });
 
-/** Headphones on an amplifier of their own, where every headphone socket is taken. */
-const throughAmplifier = (measured: Measured, name: string, personId: string): Attempt[] => {
-  const { rig } = measured;
-  const amplifierId = freeId('headphone-amplifier', rig.devices);
-  const phonesId = freeId(`${name} headphones`, rig.devices);
-  const before: SimpleCommand[] = [
-    {
-      type: 'addDevice',
-      deviceId: amplifierId,
-      name: 'Headphone amplifier',
-      model: classById('headphone-amplifier-4'),
-      settings: {},
-      personId: null,
-      placeId: null,
-    },
-    {
-      type: 'addDevice',
-      deviceId: phonesId,
-      name: `${name} headphones`,
-      model: classById('headphones-closed'),
-      settings: {},
-      personId,
-      placeId: null,
-    },
-  ];
-  const added = apply(rig, { type: 'batch', label: 'Add', commands: before });
-  const phones = join(
-    added,
-    { deviceId: amplifierId, portId: 'phones-1' },
-    { deviceId: phonesId, portId: 'in' },
-  );
-  if (!phones) return [];
-  return plugs(
-    measured,
-    added,
-    amplifierId,
-    'a headphone amplifier',
-    [...before, phones],
-    'Add',
-  ).map((attempt) => ({ ...attempt, label: `${attempt.label}, and headphones for ${name}` }));
-};
+const joinAll = (
+  measured: Measured,
+  from: ReadonlySet<DeviceNode>,
+  into: ReadonlySet<DeviceNode>,
+): Attempt[] =>
+  joinings(measured, from, into).map((joined) => ({
+    label: `Connect ${nameOf(measured, joined.from)} to ${nameOf(measured, joined.into)}`,
+    kind: 'onward',
+    commands: [joined.command],
+  }));
 
-/** A second machine that records what a desk's line output carries. */
-const secondRecorder = (measured: Measured): Attempt[] =>
-  additions(measured, 'recorder-sound', 'Backup recorder', { personId: null, sightId: null });
+const isPlugged = ({ ports }: DeviceNode): boolean =>
+  [...ports.values()].some(({ links }) => links.length > 0);
+
+const atLast = (attempt: Attempt): Attempt => ({ ...attempt, isLast: true });
+
+const SIGNALS: readonly Signal[] = ['sound', 'picture'];
 
 /** What could be tried for a line: what is there and unplugged before anything is bought. */
 export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
@@ -196,12 +80,10 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
   switch (line.need) {
     case 'seen':
       if (person?.where === 'remote')
-        return [
-          ...replug(own(['call'])),
-          ...additions(measured, 'call', `${name} call`, { personId: id, sightId: null }),
-        ];
+        return [...replug(own(['call'])), ...newCall(measured, name, id)];
       return [
         ...replug(own(CAMERAS)),
+        ...onward(measured, ['picture'], own(CAMERAS)),
         ...(cutsLater ? ontoCards(measured, (node) => own(CAMERAS).includes(node)) : []),
         ...additions(measured, 'camera-camcorder', `${name} camera`, {
           personId: id,
@@ -211,14 +93,20 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       ];
     case 'heard':
       if (line.verdict === 'partly') return secondRecorder(measured);
-      if (person?.where === 'remote') return replug(own(['call']));
+      if (person?.where === 'remote')
+        return [...replug(own(['call'])), ...newCall(measured, name, id)];
       return [
         ...replug(own(['microphone', 'wireless'])),
+        ...onward(measured, ['sound'], own(['microphone', 'wireless'])),
         ...additions(measured, 'mic-dynamic-stage', `${name} mic`, { personId: id, sightId: null }),
       ];
     case 'hears':
       if (person?.where === 'remote')
-        return [...callerHearsOthers(measured), ...replug(own(['call']))];
+        return [
+          ...callerHearsOthers(measured),
+          ...replug(own(['call'])),
+          ...newCall(measured, name, id),
+        ];
       return [
         ...replug(own(['headphones'])),
         ...additions(measured, 'headphones-closed', `${name} headphones`, {
@@ -226,6 +114,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
           sightId: null,
         }),
         ...throughAmplifier(measured, name, id),
+        ...sharedSocket(measured, name, id).map(atLast),
       ];
     case 'sees':
       return [
@@ -248,6 +137,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       const what = entry(rig.brief?.sights ?? {}, id)?.what;
       return [
         ...replug(there),
+        ...onward(measured, ['picture'], there),
         ...(cutsLater ? ontoCards(measured, (node) => there.includes(node)) : []),
         ...additions(
           measured,
@@ -255,6 +145,11 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
           `${name} ${what === 'screen' ? 'source' : 'camera'}`,
           { personId: null, sightId: id },
         ),
+        ...(what === 'screen' || what === 'console'
+          ? []
+          : additions(measured, 'webcam', `${name} webcam`, { personId: null, sightId: id }).map(
+              atLast,
+            )),
       ];
     }
     case 'delivered': {
@@ -272,10 +167,21 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
       );
       return [
         ...(what === 'camera recordings'
-          ? ontoCards(measured, ({ model }) => CAMERAS.includes(model.kind))
+          ? [
+              ...ontoCards(measured, ({ model }) => CAMERAS.includes(model.kind)),
+              ...recorderAtCameras(measured, ({ model }) => CAMERAS.includes(model.kind)).map(
+                atLast,
+              ),
+            ]
           : []),
         ...replug(there),
+        ...inward(
+          measured,
+          SIGNALS,
+          there.filter((node) => isPlugged(node)),
+        ),
         ...additions(measured, classes[what], name, { personId: null, sightId: null }),
+        ...(what === 'programme recording' ? recorderBeforeStream(measured, name).map(atLast) : []),
       ];
     }
   }

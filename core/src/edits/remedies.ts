@@ -3,17 +3,21 @@ import { coverage } from '../passes/coverage';
 import type { CoverageLine } from '../passes/coverage/line';
 import { voiceSources } from '../passes/coverage/threads';
 import { measure, type Measured } from '../passes/measure';
-import { conversions, nearestGain, steppedGain } from '../passes/sound/gains';
-import { voiceTargetDbfs } from '../passes/sound';
+import { knobsOf, voices } from '../passes/sound/ladder';
 import { apply, type Command, Refusal, type Rig, type SimpleCommand } from '../rig';
 import { attempts } from './attempts';
 import type { Fix } from './fix';
+import { setWithSharers } from './gain/set';
 
 /** Edits tried for one line at the most; more would keep a person waiting. */
 const MOST_TRIES = 120;
 
+/** Combinations of knobs tried for one voice here; the rest of a remedy is tried as well. */
+const MOST_SETTINGS = 20_000;
+
 /**
- * Sets the gain of whoever is newly heard, so that the remedy leaves a level and not only a way.
+ * Sets whoever is newly heard, by the search behind “set it for me”, so that the remedy leaves a level and
+ * not only a way.
  * @param speaks sources whose level counts @param turns devices whose knobs may be turned; null = any
  */
 const withGains = (
@@ -22,34 +26,26 @@ const withGains = (
   speaks: ReadonlySet<string>,
   turns: ReadonlySet<string> | null,
 ): readonly SimpleCommand[] => {
-  const after = measure(apply(rig, { type: 'batch', label: 'Try', commands: [...commands] }));
-  const set: SimpleCommand[] = [];
-  for (const stage of conversions(after)) {
-    const figures = after.sound[stage.index];
-    const level = figures?.levelDb;
-    const gain = nearestGain(after, stage);
-    if (
-      !figures ||
-      level === null ||
-      level === undefined ||
-      !gain ||
-      !speaks.has(sourceOf(stage).at.device.id) ||
-      (turns && !turns.has(gain.stage.at.device.id))
-    )
-      continue;
-    const value = steppedGain(
-      gain.gain.gainDb + voiceTargetDbfs(rig.houseRules, figures) - level,
-      gain.gain,
+  let now = measure(apply(rig, { type: 'batch', label: 'Try', commands: [...commands] }));
+  const all = [...commands];
+  const done = new Set<string>();
+  for (const stage of voices(now)) {
+    const source = sourceOf(stage).at.device.id;
+    if (!speaks.has(source) || done.has(source)) continue;
+    done.add(source);
+    const held = new Set(
+      turns === null
+        ? []
+        : knobsOf(now, stage)
+            .filter(({ deviceId }) => !turns.has(deviceId))
+            .map(({ deviceId, control }) => `${deviceId}.${control}`),
     );
-    if (value !== gain.gain.gainDb)
-      set.push({
-        type: 'setControl',
-        deviceId: gain.stage.at.device.id,
-        control: gain.control,
-        value,
-      });
+    const set = setWithSharers(now, stage, { held, most: MOST_SETTINGS });
+    all.push(...set);
+    if (set.length > 0)
+      now = measure(apply(now.rig, { type: 'batch', label: 'Try', commands: [...set] }), now);
   }
-  return [...commands, ...set];
+  return all;
 };
 
 const verdictAfter = (
@@ -76,9 +72,14 @@ const verdictAfter = (
 export const remedies = (measured: Measured, line: CoverageLine): Fix[] => {
   const fixes: Fix[] = [];
   const kinds = new Set<string>();
+  const done = new Set<string>();
   for (const attempt of attempts(measured, line).slice(0, MOST_TRIES)) {
     // One remedy of each kind: the first port that does, not every port that would.
-    if (kinds.has(attempt.kind)) continue;
+    if (kinds.has(attempt.kind) || (attempt.isLast && fixes.length > 0)) continue;
+    // Whatever it is called, the same cable is one remedy.
+    const same = JSON.stringify(attempt.commands);
+    if (done.has(same)) continue;
+    done.add(same);
     const verdict = verdictAfter(measured, line, attempt.commands);
     if (
       verdict !== 'met' &&

@@ -231,7 +231,7 @@ ruleCases('picture.scene-dark', {
       rig: sceneOf(selected(), ['right']),
       level: 'stop',
       says: /Right does not reach Stream: it is not chosen at Selector/,
-      fixes: ['Let Scene choose its inputs: Selector to 2', 'Take Right out of Scene'],
+      fixes: ['Let Scene choose its inputs: Selector to 2'],
     },
     'both at once': {
       rig: sceneOf(selected(), ['left', 'right'], [TO_RIGHT]),

@@ -1,5 +1,5 @@
-import type { Fix } from '../edits/fix';
-import { cableName, otherCables } from '../edits/splice';
+import { farther } from '../edits/farther';
+import { cableName } from '../edits/splice';
 import type { LinkEdge } from '../graph';
 import { nameOf } from '../passes/names';
 import type { Measured } from '../passes/measure';
@@ -28,32 +28,22 @@ const linkLoads = pass('link loads', (measured): ReadonlyMap<LinkEdge, number> =
 export const reachOfLink = (measured: Measured, edge: LinkEdge): number =>
   reachM(cable(edge.link.cable.kind), linkLoads(measured).get(edge) ?? 0);
 
-/** A cable that would carry the load over the length, and its reach. */
-const longerCable = (edge: LinkEdge, gbps: number, warnShare: number): Fix[] => {
-  // A USB cable of a lower class would slow the device down.
-  const neededGbps =
-    edge.from.port.family === 'usb' ? (cable(edge.link.cable.kind).maxGbps ?? 0) : gbps;
-  return otherCables(edge)
-    .filter(
-      (id) =>
-        reachM(cable(id), gbps) * warnShare >= edge.link.cable.lengthM &&
-        (cable(id).maxGbps ?? Infinity) >= neededGbps,
-    )
-    .slice(0, 1)
-    .map((id) => ({
-      label: `Use ${cable(id).name}`,
-      command: {
-        type: 'setCable',
-        linkId: edge.id,
-        cable: { kind: id, lengthM: edge.link.cable.lengthM },
-      },
-    }));
-};
-
 /** A class of cable that goes no farther than this is sold in its full length. @unit m */
 const WHOLE_LENGTH_M = 1;
 
-/** The rule of reach for one family of cables: warn from the house share, stop beyond. */
+/** What comes of a run beyond its reach: what is digital fails, what is analogue gets worse with every metre. */
+const beyondReach = (edge: LinkEdge): Pick<Finding, 'level' | 'says'> =>
+  edge.from.port.family === 'analogue' && edge.link.cable.kind !== 'radio'
+    ? {
+        level: 'warn',
+        says: 'It picks up hum and loses treble with every metre. Balance it, shorten it, or send it another way.',
+      }
+    : {
+        level: 'stop',
+        says: 'It will fail or drop out. Use a cable that goes farther, or a converter.',
+      };
+
+/** The rule of reach for one family of cables: warn from the house share; beyond it stop, sound in analogue warn. */
 export const reachRule = (
   area: Area,
   code: string,
@@ -72,19 +62,18 @@ export const reachRule = (
       // Cables of a metre are made for their whole length.
       const share = reach <= WHOLE_LENGTH_M ? 1 : measured.rig.houseRules.reachWarnShare;
       if (reach === 0 || lengthM <= reach * share) continue;
-      const beyond = lengthM > reach;
+      const beyond = lengthM > reach ? beyondReach(edge) : null;
       findings.push({
         code,
         area,
-        level: beyond ? 'stop' : 'warn',
+        level: beyond?.level ?? 'warn',
         about: at({ deviceId: edge.from.device.id, portId: edge.from.id, linkId: edge.id }),
         title: beyond ? `${lengthM} m is beyond reach` : `${lengthM} m, reach ${reach} m`,
         says:
           `The ${cableName(edge)} from ${nameOf(measured, edge.from)} to ${nameOf(measured, edge.to)} is ${lengthM} ` +
           `m and its reach here is ${reach} m. ` +
-          (beyond
-            ? 'It will fail or drop out. Use a cable that goes farther, or a converter.'
-            : 'It works until a plug ages. Shorten it or use a cable that goes farther.'),
+          (beyond?.says ??
+            'It works until a plug ages. Shorten it or use a cable that goes farther.'),
         houseRule: 'reachWarnShare',
       });
     }
@@ -94,14 +83,14 @@ export const reachRule = (
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
     return edge ? explainReach(measured, edge, linkLoads(measured).get(edge) ?? 0) : [];
   },
-  fixes: (measured, { about }) => {
+  fixes: (measured, { about, level }) => {
     const edge = about.linkId === undefined ? undefined : measured.graph.links.get(about.linkId);
     return edge
-      ? longerCable(
-          edge,
-          linkLoads(measured).get(edge) ?? 0,
-          measured.rig.houseRules.reachWarnShare,
-        )
+      ? farther(measured, edge, {
+          gbps: linkLoads(measured).get(edge) ?? 0,
+          warnShare: measured.rig.houseRules.reachWarnShare,
+          isDead: level === 'stop',
+        })
       : [];
   },
 });

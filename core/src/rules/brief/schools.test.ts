@@ -248,7 +248,7 @@ describe('switching a school re-judges at once, and the difference says how', ()
               type: 'setFigure',
               deviceId: 'first-voice-mic',
               path: 'ports.out.emits.sound.sensitivityMvPerPa',
-              value: 0.4,
+              value: 0.5,
             }),
             { type: 'setControl', deviceId: 'desk', control: 'gain-1', value: 54 },
           ),

@@ -142,14 +142,14 @@ ruleCases('computer.uplink', {
       rig: show({ uplinkMbps: 8 }).build(),
       level: 'warn',
       sum: 75,
-      fixes: ['Stream at 5.6 Mb/s'],
+      fixes: ['Stream at 5.6 Mb/s', 'Order a line of 10 Mb/s up'],
     },
     '6 Mb/s on a line of 5': {
       rig: show({ uplinkMbps: 5 }).build(),
       level: 'stop',
       sum: 120,
       says: /the house rule lets you use 3\.5/,
-      fixes: ['Stream at 3.5 Mb/s'],
+      fixes: ['Stream at 3.5 Mb/s', 'Order a line of 10 Mb/s up'],
     },
   },
 });

@@ -3,6 +3,7 @@ import { type Uplink, uplinkOf } from '../../passes/computer/lines';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';
+import type { Deliverable } from '../../rig/brief/schema';
 import { THE_RIG } from '../about';
 import { computerRule } from '../rule-of';
 
@@ -13,6 +14,27 @@ const crowdedLine = (
   if (uplink.lineMbps === null) return null;
   const may = uplink.lineMbps * measured.rig.houseRules.uplinkShare;
   return uplink.mbps > may ? { ...uplink, lineMbps: uplink.lineMbps, may } : null;
+};
+
+/** What lines are sold with upwards, typically. @unit Mb/s */
+const LINES_MBPS = [10, 20, 50, 100, 250, 500, 1000] as const;
+
+/** Every stream slow enough that what else goes up the line has its share. */
+const lowerBitrate = (
+  line: { readonly mbps: number; readonly may: number },
+  streams: number,
+  [deliverableId, stream]: readonly [string, Deliverable],
+): Fix[] => {
+  const others = line.mbps - streams * (stream.bitrateMbps ?? 0);
+  const bitrateMbps = Math.floor(((line.may - others) / streams) * 10) / 10;
+  return bitrateMbps > 0
+    ? [
+        {
+          label: `Stream at ${bitrateMbps} Mb/s`,
+          command: { type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } },
+        },
+      ]
+    : [];
 };
 
 export const uplink = computerRule(
@@ -78,18 +100,20 @@ export const uplink = computerRule(
       const found = inOrder(measured.rig.brief?.deliverables ?? {}).find(
         ([, { what }]) => what === 'stream',
       );
-      if (!line || !found || !streams?.length) return [];
-      const [deliverableId, stream] = found;
-      const others = line.mbps - streams.length * (stream.bitrateMbps ?? 0);
-      const bitrateMbps = Math.floor(((line.may - others) / streams.length) * 10) / 10;
-      return bitrateMbps > 0
-        ? [
-            {
-              label: `Stream at ${bitrateMbps} Mb/s`,
-              command: { type: 'changeDeliverable', deliverableId, deliverable: { bitrateMbps } },
-            },
-          ]
-        : [];
+      if (!line) return [];
+      const needed = line.mbps / measured.rig.houseRules.uplinkShare;
+      const faster = LINES_MBPS.find((mbps) => mbps >= needed);
+      return [
+        ...(found && streams?.length ? lowerBitrate(line, streams.length, found) : []),
+        ...(faster === undefined
+          ? []
+          : [
+              {
+                label: `Order a line of ${faster} Mb/s up`,
+                command: { type: 'writeBrief', brief: { uplinkMbps: faster } } as const,
+              },
+            ]),
+      ];
     },
   },
 );

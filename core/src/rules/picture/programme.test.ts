@@ -44,7 +44,7 @@ ruleCases('picture.scene-dark', {
       }),
       level: 'stop',
       says: /^Host camera does not reach Stream/,
-      fixes: ['Take Host camera out of Scene'],
+      fixes: ['Remove the scene Scene'],
     },
     'a rig without a programme': {
       rig: apply(

@@ -70,7 +70,7 @@ export const sceneDark = pictureRule(
       says: `${short.says} Connect it, or take it out of the scene.`,
     })),
   {
-    fixes: (measured, { about: at }) => {
+    fixes: (measured, { about: at }): Fix[] => {
       const scene = at.sceneId === undefined ? undefined : entry(measured.rig.scenes, at.sceneId);
       const device =
         at.deviceId === undefined ? undefined : entry(measured.rig.devices, at.deviceId);
@@ -79,9 +79,22 @@ export const sceneDark = pictureRule(
       if (gone.length === 0) return [];
       return [
         ...chooseInputs(measured, at.sceneId),
+        ...(layers.length > 0
+          ? [
+              {
+                label: `Take ${gone.join(' and ')} out of ${scene.name}`,
+                command: {
+                  type: 'changeScene' as const,
+                  sceneId: at.sceneId,
+                  scene: { layers: [...layers] },
+                },
+              },
+            ]
+          : []),
         {
-          label: `Take ${gone.join(' and ')} out of ${scene.name}`,
-          command: { type: 'changeScene', sceneId: at.sceneId, scene: { layers: [...layers] } },
+          label: `Remove the scene ${scene.name}`,
+          isLast: true,
+          command: { type: 'removeScene', sceneId: at.sceneId },
         },
       ];
     },

@@ -1,5 +1,9 @@
+import type { Fix } from '../../edits/fix';
+import { feedersOf, joinings, reachedBy } from '../../edits/onward';
 import type { Signal } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import { measure, type Measured } from '../../passes/measure';
+import { nameOf } from '../../passes/names';
+import { apply } from '../../rig';
 import { at } from '../about';
 import type { Finding, Rule } from '../rule';
 
@@ -49,6 +53,35 @@ const find = (measured: Measured): Finding[] => {
   return findings;
 };
 
+/** Cables tried for one destination at the most. */
+const MOST_TRIES = 60;
+const MOST_FIXES = 2;
+
+/** A cable from what the signal reaches to what feeds the destination, found by trying. */
+const fixes = (measured: Measured, { about }: Finding): Fix[] => {
+  const node =
+    about.deviceId === undefined ? undefined : measured.graph.devices.get(about.deviceId);
+  const signal = SIGNALS.find((one) => one === about.signal);
+  if (!node || !signal) return [];
+  const found: Fix[] = [];
+  const carrying = reachedBy(measured, signal, () => true);
+  for (const { from, into, command } of joinings(
+    measured,
+    carrying,
+    feedersOf(measured, node),
+  ).slice(0, MOST_TRIES)) {
+    const after = measure(apply(measured.rig, command), measured);
+    const at = after.graph.devices.get(node.id);
+    if (!at || reached(after)[signal][at.index] !== 1) continue;
+    found.push({
+      label: `Connect ${nameOf(measured, from)} to ${nameOf(measured, into)}`,
+      command,
+    });
+    if (found.length === MOST_FIXES) break;
+  }
+  return found;
+};
+
 export const destinationEmpty: Rule = {
   code: CODE,
   area: 'signal',
@@ -58,4 +91,5 @@ export const destinationEmpty: Rule = {
   remedy: 'Connect a source through what feeds it.',
   source: 'design: threads',
   find,
+  fixes,
 };

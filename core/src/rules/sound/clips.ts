@@ -1,4 +1,6 @@
+import { inlinePad } from '../../edits/pad';
 import { sourceOf } from '../../graph';
+import { stageOf } from '../../passes/stages';
 import { figure } from '../../passes/sum';
 import type { Rule } from '../rule';
 import { ABOUT_DB, aboutTight, easeStage, headroomSums, limitWords, tightest } from './headroom';
@@ -26,5 +28,13 @@ export const clips: Rule = {
         houseRule: 'headroomDb',
       })),
   sums: headroomSums,
-  fixes: easeStage,
+  fixes: (measured, finding) => {
+    const { via } = stageOf(measured, finding.about.stage) ?? {};
+    return [
+      ...easeStage(measured, finding),
+      ...(via?.by === 'link'
+        ? inlinePad(measured, via.link).map((fix) => ({ ...fix, isLast: true as const }))
+        : []),
+    ];
+  },
 };

@@ -1,4 +1,5 @@
 import type { Fix } from '../../edits/fix';
+import { setWithSharers } from '../../edits/gain/set';
 import type { Stage } from '../../graph';
 import { sourceOf, stagesOf } from '../../graph';
 import { measure, type Measured } from '../../passes/measure';
@@ -8,9 +9,9 @@ import {
   type AdjustableGain,
   adjustableGains,
   conversions,
-  steppedGain,
   wasDigital,
 } from '../../passes/sound/gains';
+import { voices } from '../../passes/sound/ladder';
 import { apply, type SimpleCommand } from '../../rig';
 
 /** How far the average may stray from the house level before it is worth a word. @unit dB */
@@ -103,16 +104,11 @@ export const converterLevelAt = (
 ): ConverterLevel | undefined =>
   converterLevels(measured).find((level) => level.stage.index === stageIndex);
 
-/** The same converter in another analysis: same source, same device. */
-const sameConverter = (measured: Measured, stage: Stage): ConverterLevel | undefined =>
-  converterLevels(measured).find(
-    (level) =>
-      sourceOf(level.stage).at.device.id === sourceOf(stage).at.device.id &&
-      level.stage.at.device.id === stage.at.device.id,
-  );
+/** Most combinations tried for an edit that is itself only tried. */
+const MOST_SETTINGS = 60_000;
 
 /**
- * An edit with the converter's gain set for it, found by trying the edit and reading what gain the thread then needs.
+ * An edit with every gain of its voice set for it, by the search behind “set it for me”.
  * @param stage the conversion, in the analysis before the edit
  * @returns the edit as it is where the level cannot be told afterwards
  */
@@ -122,16 +118,14 @@ export const withGain = (
   commands: SimpleCommand[],
   label: string,
 ): Fix => {
-  const after = sameConverter(
-    measure(apply(measured.rig, { type: 'batch', label, commands }), measured),
-    stage,
-  );
-  const [last] = after?.gains ?? [];
-  if (!after || !last) return { label, command: { type: 'batch', label, commands } };
-  const value = steppedGain(last.gain.gainDb + after.missingDb, last.gain);
-  const set: SimpleCommand[] =
-    value === last.gain.gainDb
-      ? []
-      : [{ type: 'setControl', deviceId: last.stage.at.device.id, control: last.control, value }];
+  const after = measure(apply(measured.rig, { type: 'batch', label, commands }), measured);
+  const source = sourceOf(stage).at;
+  const set = voices(after)
+    .filter((voice) => {
+      const { at } = sourceOf(voice);
+      return at.device.id === source.device.id && at.id === source.id;
+    })
+    .slice(0, 1)
+    .flatMap((voice) => setWithSharers(after, voice, { most: MOST_SETTINGS }));
   return { label, command: { type: 'batch', label, commands: [...commands, ...set] } };
 };

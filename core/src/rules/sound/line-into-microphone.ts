@@ -1,6 +1,6 @@
-import { classById } from '../../catalogue';
 import type { Fix } from '../../edits/fix';
-import { firstCable, replug, splice } from '../../edits/splice';
+import { inlinePad } from '../../edits/pad';
+import { firstCable, replug } from '../../edits/splice';
 import type { Measured } from '../../passes/measure';
 import { nameOf } from '../../passes/names';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
@@ -81,17 +81,7 @@ export const lineIntoMicrophone: Rule = {
         label: `Switch the pad in at ${nameOf(measured, joint.edge.to)}`,
         command: switchOn(joint.edge.to.device.id, pad.control),
       });
-    else if (joint.edge.link.cable.kind === 'balanced') {
-      const { commands } = splice(measured.rig, joint.edge, 'pad-inline', { in: 'in', out: 'out' });
-      fixes.push({
-        label: `Add an ${classById('pad-inline').name.toLowerCase()}`,
-        command: {
-          type: 'batch',
-          label: `Added an inline pad after ${measured.device(joint.edge.from.device).name}`,
-          commands,
-        },
-      });
-    }
+    else fixes.push(...inlinePad(measured, joint.edge));
     return fixes;
   },
 };

@@ -1,4 +1,5 @@
 import type { Fix } from '../../edits/fix';
+import { unplug } from '../../edits/unplug';
 import type { Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import type { Measured } from '../../passes/measure';
@@ -15,6 +16,65 @@ const echoes = (measured: Measured): Thread[] =>
       thread.signal === 'sound' &&
       thread.source.device.model.kind === 'call',
   );
+
+/** Ways of opening one loop: its switch, or else a cable on it, the last one first. */
+const openings = (measured: Measured, { last }: Thread): readonly Fix[] => {
+  const stages = stagesOf(last);
+  const switches = stages.flatMap((stage): Fix[] => {
+    const when = stage.via.by === 'route' ? stage.via.route.route.when : undefined;
+    const control = when && stage.at.device.model.controls[when.control];
+    const other =
+      control?.type === 'choice'
+        ? control.options.find((option) => option.value !== when?.is)
+        : undefined;
+    return when && other
+      ? [
+          {
+            label: `Let the caller hear: ${other.label.toLowerCase()}`,
+            command: {
+              type: 'setControl',
+              deviceId: stage.at.device.id,
+              control: when.control,
+              value: other.value,
+            },
+          },
+        ]
+      : [];
+  });
+  return switches.length > 0
+    ? switches
+    : stages
+        .flatMap(({ via }) =>
+          via.by === 'link' && via.link.from.port.family !== 'software' ? [via.link] : [],
+        )
+        .reverse()
+        .map((edge) => unplug(measured, edge));
+};
+
+/** So many cables of a loop are offered to be unplugged. */
+const MOST_WAYS = 6;
+
+/** Every loop of one caller opened at once: with one of them left they hear themself as before. */
+const openAll = (measured: Measured, loops: readonly Thread[]): Fix[] => {
+  const ways = loops.map((loop) => openings(measured, loop));
+  if (ways.some(({ length }) => length === 0)) return [];
+  const most = Math.min(MOST_WAYS, Math.max(...ways.map(({ length }) => length)));
+  return Array.from({ length: most }, (_, index): Fix => {
+    const chosen = new Map(
+      ways
+        .flatMap((way) => way[Math.min(index, way.length - 1)] ?? [])
+        .map((fix) => [fix.label, fix]),
+    );
+    const label = [...chosen.keys()].join('; ').slice(0, 200);
+    const [first, ...more] = [...chosen.values()];
+    const commands = [...chosen.values()].flatMap(({ command }) =>
+      command.type === 'batch' || command.type === 'revert' ? [] : [command],
+    );
+    return first && more.length === 0
+      ? first
+      : { label, command: { type: 'batch', label, commands } };
+  });
+};
 
 export const mixMinus: Rule = {
   code: 'sound.mix-minus',
@@ -43,28 +103,13 @@ export const mixMinus: Rule = {
       ].join(', ')}. They will hear an echo and stop talking. Send them everything but themself.`,
     })),
   fixes: (measured, { about }) => {
-    const thread = echoes(measured).find(({ last }) => last.index === about.stage);
-    if (!thread) return [];
-    return stagesOf(thread.last).flatMap((stage): Fix[] => {
-      const when = stage.via.by === 'route' ? stage.via.route.route.when : undefined;
-      const control = when && stage.at.device.model.controls[when.control];
-      const other =
-        control?.type === 'choice'
-          ? control.options.find((option) => option.value !== when?.is)
-          : undefined;
-      return when && other
-        ? [
-            {
-              label: `Let the caller hear: ${other.label.toLowerCase()}`,
-              command: {
-                type: 'setControl',
-                deviceId: stage.at.device.id,
-                control: when.control,
-                value: other.value,
-              },
-            },
-          ]
-        : [];
-    });
+    const all = echoes(measured);
+    const thread = all.find(({ last }) => last.index === about.stage);
+    return thread
+      ? openAll(
+          measured,
+          all.filter(({ source, end }) => source === thread.source && end === thread.end),
+        )
+      : [];
   },
 };

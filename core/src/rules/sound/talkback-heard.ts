@@ -1,24 +1,46 @@
-import type { Thread } from '../../graph';
+import { unplug } from '../../edits/unplug';
+import { type LinkEdge, stagesOf, type Thread } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 
+/** Ways of sound to an audience. */
+const toAudience = ({ traced }: Measured): Thread[] =>
+  traced.threads.filter(
+    ({ signal, end }) =>
+      signal === 'sound' && ['stream', 'recording', 'recorder'].includes(end.device.model.kind),
+  );
+
+const isTalk = ({ source }: Thread): boolean => source.device.model.kind === 'headphones';
+
 /** Intercom packs and headsets whose talk reaches an audience, once for each. */
-const onAir = ({ traced, graph }: Measured): Thread[] => {
+const onAir = (measured: Measured): Thread[] => {
   if (
-    !graph.ports.some(({ port, device }) => port.emits?.sound && device.model.kind === 'headphones')
+    !measured.graph.ports.some(
+      ({ port, device }) => port.emits?.sound && device.model.kind === 'headphones',
+    )
   )
     return [];
   const found = new Map<string, Thread>();
-  for (const thread of traced.threads)
-    if (
-      thread.signal === 'sound' &&
-      thread.source.device.model.kind === 'headphones' &&
-      ['stream', 'recording', 'recorder'].includes(thread.end.device.model.kind) &&
-      !found.has(thread.source.device.id)
-    )
+  for (const thread of toAudience(measured))
+    if (isTalk(thread) && !found.has(thread.source.device.id))
       found.set(thread.source.device.id, thread);
   return [...found.values()];
+};
+
+const cablesOf = ({ last }: Thread): LinkEdge[] =>
+  stagesOf(last).flatMap(({ via }) => (via.by === 'link' ? [via.link] : []));
+
+/** Cables that take talk to an audience and nothing else, the one that all talk comes by first. */
+const talksAlone = (measured: Measured, thread: Thread): LinkEdge[] => {
+  const wanted = new Set(
+    toAudience(measured)
+      .filter((other) => !isTalk(other))
+      .flatMap(cablesOf),
+  );
+  return cablesOf(thread)
+    .filter((edge) => !wanted.has(edge))
+    .reverse();
 };
 
 export const talkbackHeard = eachSoundRule<Thread>(
@@ -33,6 +55,7 @@ export const talkbackHeard = eachSoundRule<Thread>(
   {
     all: onAir,
     about: ({ source }) => at({ deviceId: source.device.id, portId: source.id }),
+    fixes: (thread, measured) => talksAlone(measured, thread).map((edge) => unplug(measured, edge)),
     judge: ({ source, end }, measured) => ({
       level: 'stop',
       title: 'The audience hears the intercom',

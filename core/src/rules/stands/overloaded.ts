@@ -50,16 +50,27 @@ export const overloaded = eachStandsRule<Loaded>(
       },
     ],
     fixes: (thing) => {
-      const heaviest = [...thing.loads].sort((a, b) => b.massKg - a.massKg)[0];
       const bears = bearsKg(thing) ?? 0;
-      return heaviest && thing.loadKg - heaviest.massKg <= bears
-        ? [
-            {
-              label: `Take ${heaviest.name} off it: ${figure(heaviest.massKg, 1)} kg`,
-              command: { type: 'standDevice', deviceId: heaviest.deviceId, on: null },
-            },
-          ]
-        : [];
+      const off: (typeof thing.loads)[number][] = [];
+      let loadKg = thing.loadKg;
+      for (const load of [...thing.loads].sort((a, b) => b.massKg - a.massKg)) {
+        if (loadKg <= bears) break;
+        off.push(load);
+        loadKg -= load.massKg;
+      }
+      if (loadKg > bears || off.length === 0) return [];
+      const names = off.map(({ name, massKg }) => `${name} (${figure(massKg, 1)} kg)`);
+      const label = `Take ${names.join(' and ')} off it`.slice(0, 200);
+      return [
+        {
+          label,
+          command: {
+            type: 'batch',
+            label,
+            commands: off.map(({ deviceId }) => ({ type: 'standDevice', deviceId, on: null })),
+          },
+        },
+      ];
     },
   },
 );
