@@ -133,7 +133,7 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
     ...(better.length > 0 ? better : good).map(({ fix }) => fix),
     ...tried.flatMap((one) => {
       const worse = worseOf(one);
-      return worse && !(one.fix.isLast && better.length > 0)
+      return worse && !(one.fix.isLast && good.length > 0)
         ? [
             {
               ...one.fix,

@@ -10,12 +10,11 @@ import {
   type Attempt,
   newCall,
   plugs,
-  recorderAtCameras,
-  recorderBeforeStream,
   secondRecorder,
   sharedSocket,
   throughAmplifier,
 } from './plugging';
+import { heardApart, recorderAtCameras, recorderBeforeStream, seenApart } from './recorders';
 
 /** Joins whatever a signal of these devices reaches with what goes on from there. */
 const onward = (
@@ -90,6 +89,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
           sightId: null,
         }),
         ...additions(measured, 'webcam', `${name} webcam`, { personId: id, sightId: null }),
+        ...seenApart(measured, name, { personId: id, sightId: null }),
       ];
     case 'heard':
       if (line.verdict === 'partly') return secondRecorder(measured);
@@ -99,6 +99,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
         ...replug(own(['microphone', 'wireless'])),
         ...onward(measured, ['sound'], own(['microphone', 'wireless'])),
         ...additions(measured, 'mic-dynamic-stage', `${name} mic`, { personId: id, sightId: null }),
+        ...heardApart(measured, name, id),
       ];
     case 'hears':
       if (person?.where === 'remote')
@@ -150,6 +151,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
           : additions(measured, 'webcam', `${name} webcam`, { personId: null, sightId: id }).map(
               atLast,
             )),
+        ...seenApart(measured, name, { personId: null, sightId: id }),
       ];
     }
     case 'delivered': {

@@ -15,7 +15,10 @@ export interface Joined {
 
 const freePortsOf = (devices: Iterable<DeviceNode>, direction: 'in' | 'out'): PortNode[] =>
   [...devices].flatMap(({ ports }) =>
-    [...ports.values()].filter((node) => node.port.direction === direction && isFree(node)),
+    [...ports.values()].filter(
+      (node) =>
+        (node.port.direction === direction || node.port.direction === 'both') && isFree(node),
+    ),
   );
 
 /** Devices that a signal reaches, from the sources that are asked for. */

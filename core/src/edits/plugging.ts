@@ -1,10 +1,10 @@
 import { classById } from '../catalogue';
-import { type DeviceNode, type LinkEdge, type PortNode, stagesOf } from '../graph';
+import type { DeviceNode, PortNode } from '../graph';
 import type { Measured } from '../passes/measure';
 import { apply, entry, freeId, type Kind, type Port, type Rig, type SimpleCommand } from '../rig';
 import { join } from './join';
 import { endOf, goesToCalls, isCard, isFree, isSameLevel } from './sockets';
-import { disconnect, splice } from './splice';
+import { disconnect } from './splice';
 
 /** Ways of putting one thing more, or one that is there, into a rig; which of them help is found by trying. */
 
@@ -79,7 +79,8 @@ export const plugs = (
     );
 };
 
-const added = (
+/** A device of a class, put into the rig. */
+export const added = (
   deviceId: string,
   name: string,
   classId: string,
@@ -212,52 +213,3 @@ export const newCall = (measured: Measured, name: string, personId: string): Att
 /** A second machine that records what a desk's line output carries. */
 export const secondRecorder = (measured: Measured): Attempt[] =>
   additions(measured, 'recorder-sound', 'Backup recorder', { personId: null, sightId: null });
-
-/** A machine that records a picture on its own drive and passes it on, put into a cable. */
-const recorderIn = (rig: Rig, edge: LinkEdge): readonly SimpleCommand[] => {
-  const { port } = edge.from;
-  const isSdi = port.family === 'picture' && port.standard === 'sdi';
-  return splice(rig, edge, isSdi ? 'recorder-picture-sdi' : 'recorder-picture', {
-    in: 'in',
-    out: 'loop',
-  }).commands;
-};
-
-/** One in the way of each stream, the nearest to it first. */
-export const recorderBeforeStream = (measured: Measured, name: string): Attempt[] =>
-  measured.traced.threads
-    .filter(({ signal, end }) => signal === 'picture' && end.device.model.kind === 'stream')
-    .flatMap(({ last }) => stagesOf(last))
-    .flatMap(({ via }): Attempt[] => {
-      if (via.by !== 'link' || via.link.from.port.family !== 'picture') return [];
-      const into = measured.device(via.link.to.device).name;
-      return [
-        {
-          label: `Record ${name} on a machine before ${into}`,
-          kind: 'machine',
-          commands: recorderIn(measured.rig, via.link),
-        },
-      ];
-    })
-    .reverse();
-
-/** One behind every camera that is plugged in. */
-export const recorderAtCameras = (
-  measured: Measured,
-  isCamera: (node: DeviceNode) => boolean,
-): Attempt[] => {
-  const commands: SimpleCommand[] = [];
-  let now = measured.rig;
-  const done = new Set<DeviceNode>();
-  for (const edge of measured.graph.links.values()) {
-    const { device, port } = edge.from;
-    if (!isCamera(device) || done.has(device) || port.family !== 'picture') continue;
-    done.add(device);
-    const more = recorderIn(now, edge);
-    commands.push(...more);
-    now = apply(now, { type: 'batch', label: 'Add', commands: [...more] });
-  }
-  return commands.length > 0
-    ? [{ label: 'Record every camera on a machine of its own', kind: 'machines', commands }]
-    : [];
-};

@@ -11,6 +11,7 @@ import { setWithSharers } from './gain/set';
 
 /** Edits tried for one line at the most; more would keep a person waiting. */
 const MOST_TRIES = 120;
+const MOST_LAST_TRIES = 20;
 
 /** Combinations of knobs tried for one voice here; the rest of a remedy is tried as well. */
 const MOST_SETTINGS = 20_000;
@@ -73,7 +74,12 @@ export const remedies = (measured: Measured, line: CoverageLine): Fix[] => {
   const fixes: Fix[] = [];
   const kinds = new Set<string>();
   const done = new Set<string>();
-  for (const attempt of attempts(measured, line).slice(0, MOST_TRIES)) {
+  const all = attempts(measured, line);
+  const tried = [
+    ...all.filter(({ isLast }) => !isLast).slice(0, MOST_TRIES),
+    ...all.filter(({ isLast }) => isLast).slice(0, MOST_LAST_TRIES),
+  ];
+  for (const attempt of tried) {
     // One remedy of each kind: the first port that does, not every port that would.
     if (kinds.has(attempt.kind) || (attempt.isLast && fixes.length > 0)) continue;
     // Whatever it is called, the same cable is one remedy.

@@ -57,10 +57,6 @@ export const adjustableGains = (measured: Measured, stage: Stage): AdjustableGai
       return gain.control === null ? [] : [{ stage: at, gain, control: gain.control }];
     });
 
-/** The gain nearest to a stage that can be turned. */
-export const nearestGain = (measured: Measured, stage: Stage): AdjustableGain | undefined =>
-  adjustableGains(measured, stage)[0];
-
 /** A gain on the control's own steps, nearest to what is wanted and inside its range. @unit dB */
 export const steppedGain = (wantedDb: number, gain: GainSetting): number => {
   const steps = Math.round((wantedDb - gain.minDb) / gain.stepDb);

@@ -1,8 +1,8 @@
 import { analyse, type Analysis, fixesOf, sumsOf } from '../../analyse';
 import { onSite } from '../../build';
-import { classById } from '../../catalogue';
 import { predict } from '../../predict/predict';
 import { apply, type HouseRules } from '../../rig';
+import { voice } from '../rigs-for-cases';
 import {
   changes,
   found,
@@ -236,51 +236,27 @@ describe('switching a school re-judges at once, and the difference says how', ()
       fresh: ['brief.prompter'],
     }));
   it('a quiet dynamic: the booster comes before another input, or after it', () => {
-    const quiet = rigOf({
-      ...point('two-voices').answers('Quiet'),
-      houseRules: { spareInputs: 'exact' },
-    });
+    // What is plugged into the other interface is recorded too; an input that leads nowhere would be no remedy.
+    const quiet = voice({
+      microphone: 'mic-dynamic-quiet',
+      interface: 'interface-2',
+      settings: { 'gain-1': 54 },
+    })
+      .device('other', 'interface-4', { name: 'Better' })
+      .link('other.usb', 'computer.usb-2', 2, 'usb-2')
+      .build();
     const order = (school: HouseRules['quietDynamic']): string[] => {
-      const rig = rule(
-        apply(
-          apply(
-            apply(quiet, {
-              type: 'setFigure',
-              deviceId: 'first-voice-mic',
-              path: 'ports.out.emits.sound.sensitivityMvPerPa',
-              value: 0.5,
-            }),
-            { type: 'setControl', deviceId: 'desk', control: 'gain-1', value: 54 },
-          ),
-          {
-            type: 'addDevice',
-            deviceId: 'better',
-            name: 'Better',
-            model: classById('interface-4'),
-            settings: {},
-            personId: null,
-            placeId: null,
-          },
-        ),
-        { quietDynamic: school },
-      );
-      // What is plugged into it is recorded too; an input that leads nowhere would be no remedy.
-      const analysis = analyse(
-        apply(rig, {
-          type: 'connect',
-          linkId: 'better-computer',
-          from: { deviceId: 'better', portId: 'usb' },
-          to: { deviceId: 'computer', portId: 'usb-1' },
-          cable: { kind: 'usb-2', lengthM: 2 },
-        }),
-      );
+      const analysis = analyse(rule(quiet, { quietDynamic: school }));
       const finding = analysis.findings.find(({ code }) => code === 'sound.gain-short');
-      return finding
-        ? fixesOf(analysis, finding).map(({ label }) => label.split(' ').slice(0, 2).join(' '))
-        : [];
+      return finding ? fixesOf(analysis, finding).map(({ label }) => label) : [];
     };
-    expect(order('booster')).toEqual(['Add a', 'Use Better,']);
-    expect(order('clean preamp')).toEqual(['Use Better,', 'Add a']);
+    const [nearer, booster, better] = [
+      'Move Mic to 4 cm',
+      'Add a booster after Mic',
+      'Use Better, Input 1',
+    ];
+    expect(order('booster')).toEqual([nearer, booster, better]);
+    expect(order('clean preamp')).toEqual([nearer, better, booster]);
   });
   it('recording level: gains set for −18 are 2 dB hot by the loudness-led school, inside its tolerance', () =>
     expect(changes(two, { recordingLevel: 'loudness-led' })).toEqual({ gone: [], fresh: [] }));
