@@ -51,7 +51,11 @@ describe('the rules of a matter', () => {
       'picture.format-refused',
       'picture.heat',
       'picture.link-overload',
+      'picture.no-room',
+      'picture.punch-in',
       'picture.reach',
+      'picture.shot-missed',
+      'picture.upscaled',
     ]));
   it('of the switcher’s panel', () =>
     expect(codesOf('panel')).toEqual(['picture.scene-off-panel', 'picture.too-many-for-hand']));

@@ -1,18 +1,33 @@
 import { analyse } from '../analyse';
 import { atSize } from '../passes/picture/size';
 import { apply } from '../rig';
+import type { Finding } from '../rules';
 import { demoRig as demo } from '../rules/demo-for-cases';
 import { studySize } from './size-study';
 
 /** What breaks at 2160p throughout, as `code place`; the place is a cable, or the device where there is none. */
-const breaks = (name: string): string[] =>
-  (studySize(analyse(demo(name)), 2160)?.breaks ?? [])
-    .map(({ code, about }) => `${code} ${about.linkId ?? about.deviceId ?? ''}`.trim())
-    .sort();
+const breaks = (name: string): string[] => (studied(name)?.breaks ?? []).map(place).sort();
+
+const studied = (name: string) => studySize(analyse(demo(name)), 2160);
+
+const place = ({ code, about }: Finding): string =>
+  `${code} ${about.linkId ?? about.shotId ?? about.deviceId ?? ''}`.trim();
+
+/** What stands behind what breaks, in the same way. */
+const behind = (name: string): string[] => (studied(name)?.behind ?? []).map(place).sort();
 
 describe('2160p throughout: what breaks, written by hand', () => {
   it('Night Tide: the phone has no more than 1080p; 12 × 4 Mb/s of clips fit its drive, and nothing is streamed', () =>
-    expect(breaks('night-tide')).toEqual(['brief.capture-size phone']));
+    expect(breaks('night-tide')).toEqual([
+      'brief.capture-size phone',
+      // What it sends is made larger in the computer.
+      'picture.upscaled phone-usb-to-computer',
+    ]));
+  it('Night Tide, behind that: 49.8 MB/s of a larger picture do not go through 480 Mb/s, nor into the laptop', () =>
+    expect(behind('night-tide')).toEqual([
+      'computer.branch-full phone-usb-to-computer',
+      'computer.work computer',
+    ]));
   it(
     'Second Firing: every input of the switcher and the slides capture, two long cables, ' +
       'two hot cameras, and the line',
@@ -32,11 +47,44 @@ describe('2160p throughout: what breaks, written by hand', () => {
         // The two mirrorless cameras get hot after 40 min of 90.
         'picture.heat host-camera',
         'picture.heat potter-camera',
+        // At 2160p it crops by 1.24: it would have to stand 2.12 m away, and the wall is at 2.00.
+        'picture.no-room host-camera',
         // 7.5 m is the reach at 7.128 Gb/s: the kiln stands at it, the potter beyond with 10.
         'picture.reach kiln-camera-hdmi-to-switcher',
         'picture.reach potter-camera-hdmi-to-switcher',
+        'picture.shot-missed host-camera',
+        // What the caller and the switcher send is made larger in the computer.
+        'picture.upscaled historian-call-receive-to-computer',
+        'picture.upscaled switcher-usb-to-computer',
       ]),
   );
+  it('Second Firing, behind that: the switcher makes less, its outputs and the overhead’s cable are too slow', () => {
+    expect(studied('second-firing')?.makesLess).toEqual([
+      'Historian call makes 720p30 and has nothing of 2160 lines.',
+      'Switcher makes 1080p60 and has nothing of 2160 lines.',
+      'Switcher makes 1080p30 and has nothing of 2160 lines.',
+    ]);
+    expect(behind('second-firing')).toEqual([
+      // 18 pictures and more of 1080p30 become four times as much work each.
+      'computer.work computer',
+      // 14.256 Gb/s out of sockets of 8.16, over cables that go 3 m with it.
+      'picture.link-overload overhead-hdmi-to-switcher',
+      'picture.link-overload switcher-aux-1-to-confidence',
+      'picture.link-overload switcher-multiview-to-multiview',
+      'picture.reach overhead-hdmi-to-switcher',
+      'picture.reach switcher-aux-1-to-confidence',
+      'picture.reach switcher-multiview-to-multiview',
+    ]);
+  });
+  it('Harbour Hall, behind that: 3840 · 2160 · 30 · 2 bytes are 497.7 MB/s into a port of 400', () => {
+    const found = studied('harbour-hall')?.behind.find(
+      ({ code }) => code === 'computer.branch-full',
+    );
+    expect([found?.level, found?.title]).toEqual(['stop', '497.8 MB/s into 400 MB/s']);
+    expect(behind('harbour-hall')).toContain(
+      'picture.link-overload slides-converter-out-to-switcher',
+    );
+  });
   it('Harbour Hall: graphics, converters, monitors, encoder, the long coax, the recorder’s drive and the line', () =>
     expect(breaks('harbour-hall')).toEqual(
       [

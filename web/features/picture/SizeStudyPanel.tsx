@@ -1,12 +1,20 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, type Size, SIZES, verdictText } from '@echo-loom/core';
+import { type Analysis, type Finding, type Size, SIZES, verdictText } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
 import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';
+
+const Findings = ({ findings }: { readonly findings: readonly Finding[] }) =>
+  findings.map((finding, index) => (
+    <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline" mt="1">
+      <LevelMark level={finding.level} size={11} />
+      <Text fontSize="xs">{finding.says}</Text>
+    </Flex>
+  ));
 
 /** What would break if everything ran at another size, found by trying it. */
 export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) => {
@@ -64,12 +72,20 @@ export const SizeStudyPanel = ({ analysis }: { readonly analysis: Analysis }) =>
                     `${size}p.`}{' '}
                 Then: {verdictText(study.after).toLowerCase()}.
               </Text>
-              {study.breaks.map((finding, index) => (
-                <Flex key={`${finding.code} ${index}`} gap="1.5" align="baseline" mt="1">
-                  <LevelMark level={finding.level} size={11} />
-                  <Text fontSize="xs">{finding.says}</Text>
-                </Flex>
+              <Findings findings={study.breaks} />
+              {study.makesLess.map((says) => (
+                <Text key={says} fontSize="xs" mt="1" pl="4">
+                  {says}
+                </Text>
               ))}
+              {study.behind.length > 0 && (
+                <Box mt="2">
+                  <Text fontSize="sm" fontWeight="600">
+                    Behind these, once they are mended: {study.behind.length} more.
+                  </Text>
+                  <Findings findings={study.behind} />
+                </Box>
+              )}
               <Button
                 size="sm"
                 mt="2"

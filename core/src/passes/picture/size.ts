@@ -16,6 +16,7 @@ import { type Format, isFormatText, parseFormat, rateToHz } from '../../units';
 export const SIZES = [1080, 2160] as const;
 export type Size = (typeof SIZES)[number];
 
+/** A format as the document writes it, of a size and with the scan and rate of another. */
 const text = (width: number, height: number, { scan, rate }: Format): string =>
   `${width}x${height}${scan}${rate.num}${rate.den === 1 ? '' : `/${rate.den}`}`;
 const WIDTHS: Readonly<Record<Size, number>> = { 1080: 1920, 2160: 3840 };
@@ -55,6 +56,36 @@ const misfit = (value: string, present: Format): number => {
   return Math.abs(ratio - Math.round(ratio)) * 1000 + ratio;
 };
 
+/** A control of a device that names a format and has none of a size. */
+export interface TooSmall {
+  readonly deviceId: string;
+  readonly control: string;
+  /** What it is set to */
+  readonly present: Format;
+  /** That, at the size */
+  readonly wanted: string;
+}
+
+const isFixedFormat = (value: string | undefined): value is string =>
+  value !== undefined &&
+  value !== AS_RECEIVED &&
+  value !== BEST_THAT_FITS &&
+  value !== FIRST_CONNECTED;
+
+/** What cannot be set to a size, of everything that makes a picture. */
+export const tooSmall = (rig: Rig, size: Size): TooSmall[] =>
+  Object.entries(rig.devices).flatMap(([deviceId, device]) =>
+    formatControls(device).flatMap((control) => {
+      const value = choiceSetting(device, control);
+      const choice = entry(device.model.controls, control);
+      if (choice?.type !== 'choice' || !isFixedFormat(value)) return [];
+      const present = parseFormat(value);
+      return present.height < size && optionAt(choice.options, present, size) === undefined
+        ? [{ deviceId, control, present, wanted: text(WIDTHS[size], size, present) }]
+        : [];
+    }),
+  );
+
 /**
  * Takes the whole rig to a size: every source, switcher, capture and programme that offers it, and
  * what is delivered, at the same bits per pixel.
@@ -69,14 +100,7 @@ export const atSize = (rig: Rig, size: Size): SimpleCommand[] => {
     for (const controlId of formatControls(device)) {
       const control = entry(device.model.controls, controlId);
       const value = choiceSetting(device, controlId);
-      if (
-        control?.type !== 'choice' ||
-        value === undefined ||
-        value === AS_RECEIVED ||
-        value === BEST_THAT_FITS ||
-        value === FIRST_CONNECTED
-      )
-        continue;
+      if (control?.type !== 'choice' || !isFixedFormat(value)) continue;
       const option = optionAt(control.options, parseFormat(value), size);
       if (option !== undefined && parseFormat(value).height !== size)
         commands.push({ type: 'setControl', deviceId, control: controlId, value: option });

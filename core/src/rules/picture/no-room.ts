@@ -67,6 +67,7 @@ const says = (framing: Framing): string => {
 export const noRoom = shotRule(
   'picture.no-room',
   {
+    matters: ['size'],
     looksFor: 'A shot whose lens would have to stand farther back than the room allows.',
     why: 'The wall is in the way; this is found out on the day of the build.',
     remedy: 'Use a shorter focal length, a mode that crops less, or a larger sensor.',

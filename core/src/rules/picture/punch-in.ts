@@ -6,6 +6,7 @@ import { setFix, shotRule } from '../rule-of';
 export const punchIn = shotRule(
   'picture.punch-in',
   {
+    matters: ['size'],
     looksFor: 'A shot that is to be cut tighter afterwards than its pixels allow.',
     why: 'Above captured height ÷ delivered height the picture is enlarged and looks soft beside the others.',
     remedy: 'Capture larger, cut less, or frame tighter.',

@@ -25,6 +25,7 @@ const move = ({ device, shot, shotId, distanceForWantedM }: Framing): Fix[] => {
 export const shotMissed = shotRule(
   'picture.shot-missed',
   {
+    matters: ['size'],
     looksFor: 'A camera whose lens and place frame something else than the shot that is wanted.',
     why: 'The shot was planned for what must be seen; a head too small or cut off is found out on air.',
     remedy: 'Move the camera, or use the focal length that frames it.',

@@ -7,6 +7,7 @@ import { formatChoice } from './formats';
 export const upscaled = pictureRule(
   'picture.upscaled',
   {
+    matters: ['size'],
     looksFor: 'A picture that is made larger on its way.',
     why: 'Pixels are made up; the picture is softer than its neighbours, and the cut shows it.',
     remedy: 'Set the source to the size of the chain where it has it.',
