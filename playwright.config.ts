@@ -1,12 +1,19 @@
 import { defineConfig } from '@playwright/test';
 
+/** Tests that stop the database all others share, or build and start what the others run. */
+const ALONE = /(power-cut|demo)\.spec\.ts$/;
+
 /**
- * The production build in Debian's Chromium, against the database that bin/test started. One test
- * after the other: some stop the server or the database.
+ * The production build in Debian's Chromium, against the database that bin/test started. Each worker has a
+ * server and a database of its own; two at a time, since there are two cores.
  */
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: 2,
+  projects: [
+    { name: 'together', testIgnore: ALONE },
+    { name: 'alone', testMatch: ALONE, dependencies: ['together'], workers: 1 },
+  ],
   timeout: 240_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: '.local/playwright.json' }]],

@@ -191,7 +191,7 @@ test(
     await page.goto(`${demo.url}/rigs/second-firing/picture`);
     await page.getByRole('button', { name: 'Try 2160p throughout' }).click();
     const status = page.getByRole('status').filter({ hasText: 'break' });
-    await expect(status).toContainText('12 places break at 2160p');
+    await expect(status).toContainText('16 places break at 2160p');
     await expect(status).toContainText('Switcher, Input 1 does not take 2160p30');
     await expect(status).toContainText('Historian call, Live stream send 27.0 Mb/s together');
     await expect(page.locator('[data-sends="host-camera"]')).toHaveText('sends 1080p60');

@@ -1,6 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { Application, expect, saved, test, verdict } from './application';
+import { expect, saved, test, verdict } from './application';
 
 test('Night Tide: the host is 5.84 dB short, and the booster gives what it predicted', async ({
   page,
@@ -55,38 +53,6 @@ test('two browsers edit the same rig at once: nothing is lost and both end the s
   expect(await shown(one)).toBe(await shown(two));
 });
 
-test('an edit that was said to be saved survives kill -9, and PostgreSQL may stop and come back under a page', async ({
-  page,
-}) => {
-  const application = await Application.open(true);
-  await page.goto(`${application.url}/rigs/night-tide/people`);
-  await page.getByRole('button', { name: 'Add a place' }).click();
-  await saved(page);
-  await application.kill();
-  await page.getByRole('button', { name: 'Add a person' }).click();
-  await expect(
-    page.getByText('The server does not answer. Your edits are kept in this browser'),
-  ).toBeVisible();
-  await application.start();
-  await saved(page);
-  await page.reload();
-  await expect(page.getByLabel('Place', { exact: true })).toHaveCount(2);
-  await expect(page.getByRole('button', { name: /^Remove Person/ })).toHaveCount(1);
-
-  Application.stopDatabase();
-  await page.getByRole('button', { name: 'Add a place' }).click();
-  await page.getByRole('button', { name: 'Add a place' }).click();
-  await expect(
-    page.getByText('The database does not answer. Your edits are kept in this browser'),
-  ).toBeVisible();
-  expect((await page.request.get(`${application.url}/api/health`)).status()).toBe(503);
-  Application.startDatabase();
-  await saved(page);
-  await page.reload();
-  await expect(page.getByLabel('Place', { exact: true })).toHaveCount(4);
-  await application.kill();
-});
-
 test('the shelf: new from a starting point, duplicate, rename, delete with undo, export and import', async ({
   page,
   demo,
@@ -137,85 +103,3 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   ).body();
   expect(again.equals(exported)).toBe(true);
 });
-
-/** Looks at every view in one theme and width. @returns what axe finds serious, with its place */
-const seriousOn = async (page: Page, url: string): Promise<string[]> => {
-  const found: string[] = [];
-  const check = async (what: string) => {
-    // No frames within the page, and only what is wrong is read: the same findings in half the time.
-    const { violations } = await new AxeBuilder({ page })
-      .setLegacyMode(true)
-      .options({ resultTypes: ['violations'] })
-      .analyze();
-    const serious = violations.filter(
-      ({ impact }) => impact === 'serious' || impact === 'critical',
-    );
-    found.push(
-      ...serious.map(
-        ({ id, nodes }) =>
-          `${what}: ${id} at ${nodes
-            .map(({ target }) => target.join(' '))
-            .slice(0, 3)
-            .join(', ')}`,
-      ),
-    );
-  };
-  await page.goto(url);
-  await expect(page.getByRole('article').first()).toBeVisible();
-  await check('shelf');
-  await page.goto(`${url}/away`);
-  await check('put away');
-  for (const view of [
-    '/brief',
-    '',
-    '/picture',
-    '/sound',
-    '/room',
-    '/plan',
-    '/desk',
-    '/gain',
-    '/monitoring',
-    '/panel',
-    '/findings',
-    '/people',
-    '/rules',
-    '/threads',
-    '/history',
-  ]) {
-    await page.goto(`${url}/rigs/second-firing${view}`);
-    await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
-    await check(view || 'loom');
-  }
-  await page.goto(`${url}/new/hybrid`);
-  await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
-  await check('new rig');
-  await page.goto(`${url}/rigs/second-firing`);
-  await page.locator('[data-item="device:interface"]').click();
-  await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();
-  await check('side sheet');
-  await page.keyboard.press('a');
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await check('add a device');
-  return found;
-};
-
-// What is narrower is laid out otherwise and coloured the same: one theme tells it.
-for (const [width, themes] of [
-  [1280, ['light', 'dark']],
-  [900, ['light']],
-] as const)
-  test(`axe finds nothing serious on any view, ${width} px, ${themes.join(' and ')}`, async ({
-    browser,
-    demo,
-  }) => {
-    // Both themes at once: axe keeps one core busy, and there are two.
-    const found = await Promise.all(
-      themes.map(async (colorScheme) => {
-        const page = await (
-          await browser.newContext({ colorScheme, viewport: { width, height: 800 } })
-        ).newPage();
-        return (await seriousOn(page, demo.url)).map((text) => `${colorScheme}: ${text}`);
-      }),
-    );
-    expect(found.flat()).toEqual([]);
-  });

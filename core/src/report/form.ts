@@ -165,6 +165,8 @@ export interface Report {
     readonly overRoomDb: number | null;
     readonly criticalDistanceM: number | null;
     readonly directToReverberantDb: number | null;
+    /** At 100 Hz */
+    readonly proximityDb: number | null;
     readonly loopDb: number | null;
     readonly asks: readonly string[];
     readonly noises: readonly {

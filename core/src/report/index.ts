@@ -144,6 +144,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
       overRoomDb,
       criticalDistanceM,
       directToReverberantDb,
+      proximityDb,
       noises,
       bleed,
     } = microphone;
@@ -157,6 +158,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
       overRoomDb,
       criticalDistanceM,
       directToReverberantDb,
+      proximityDb,
       loopDb: loopDb(microphone),
       asks: asksOf(analysis, microphone),
       noises: noises.map(({ id, spl, directSpl, echoSpl }) => ({ id, spl, directSpl, echoSpl })),

@@ -46,7 +46,18 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
         </Box>
       ),
       cells: [
-        microphone.distanceM === null ? 'not known' : `${figure(microphone.distanceM * 100, 0)} cm`,
+        microphone.distanceM === null ? (
+          'not known'
+        ) : (
+          <>
+            {figure(microphone.distanceM * 100, 0)} cm
+            {microphone.proximityDb !== null && microphone.proximityDb >= 0.1 && (
+              <Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">
+                bass +{figure(microphone.proximityDb)} dB
+              </Text>
+            )}
+          </>
+        ),
         decibels(microphone.overRoomDb),
         decibels(microphone.directToReverberantDb),
         worst ? (
@@ -67,7 +78,7 @@ export const MicrophoneTable = ({ analysis, rows, chosen, onChoose }: Props) => 
     note={
       `House rule: at least ${figure(analysis.rig.houseRules.voiceOverRoomDb, 0)} dB over ` +
       `the room. Other voices at least ${figure(THREE_TO_ONE_DB)} dB under, loudspeakers at ` +
-      'least 6. No gain changes any of these.'
+      'least 6. No gain changes any of these. Bass: how much more 100 Hz is heard from near.'
     }
   />
 );

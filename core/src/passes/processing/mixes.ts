@@ -1,6 +1,6 @@
 import type { DeviceNode, PortNode, Thread } from '../../graph';
 import { numberSetting } from '../../rig';
-import { powerSumDb } from '../../units';
+import { powerSumDb, SOUND_MPS } from '../../units';
 import { isKeptApart } from '../coverage/recordings';
 import { pass } from '../pass';
 import type { SoundFigures } from '../sound';
@@ -23,9 +23,6 @@ export interface Mix {
   /** @unit dBFS or dBu, as its levels */
   readonly unit: SoundFigures['unit'];
 }
-
-/** Speed of sound at 20 °C. @unit m/s */
-const SOUND_MPS = 343;
 
 /** Every mix of two microphones or more whose levels are known, in the order of the rig. */
 export const mixes = pass('mixes', (measured): readonly Mix[] => {

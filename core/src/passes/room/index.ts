@@ -15,7 +15,7 @@ import {
   stoodAt,
 } from '../place';
 import { patternOf, splAt, voiceOf } from '../sound';
-import { directivity, patternDb, randomEnergyDb } from '../sound/pattern';
+import { directivity, patternDb, proximityDb, randomEnergyDb } from '../sound/pattern';
 import { roomSound } from './built';
 import type { Sounding } from './loudspeakers';
 import { throughLoudspeakers } from './loudspeakers';
@@ -83,6 +83,8 @@ export interface MicrophoneInRoom {
   readonly criticalDistanceM: number | null;
   /** `20·log10(Dc/d)`, and what the pattern takes off the voice where it is turned away. @unit dB */
   readonly directToReverberantDb: number | null;
+  /** How much louder it hears the voice at 100 Hz for being near. @unit dB; null where either is not known */
+  readonly proximityDb: number | null;
 }
 
 /** Everything that sounds in the room: voices of the show, and noises that run. */
@@ -209,6 +211,8 @@ const heardBy = (
       critical === null || fromMouthM === undefined
         ? null
         : 20 * Math.log10(critical / fromMouthM) + aimDb,
+    proximityDb:
+      pattern === null || fromMouthM === undefined ? null : proximityDb(pattern, fromMouthM),
   };
 };
 

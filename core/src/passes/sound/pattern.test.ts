@@ -8,7 +8,7 @@ import {
   randomEnergyDb,
   THREE_TO_ONE_DB,
 } from '../room';
-import { directivity } from './pattern';
+import { directivity, proximityDb } from './pattern';
 
 describe('polar patterns, against the handbook', () => {
   it.each([
@@ -24,6 +24,33 @@ describe('polar patterns, against the handbook', () => {
   ] as const)('%s at %s°: %s dB', (pattern, deg, db) =>
     expect(patternDb(pattern, deg)).toBeCloseTo(db, 2),
   );
+  it.each([
+    // c/(2πfr) = 343/(2π·100·0.08) = 6.824; |1 − j·3.412| = 3.555
+    ['cardioid', 0.08, 11.02],
+    ['cardioid', 0.3, 2.62],
+    ['figure of eight', 0.08, 16.77],
+    ['omni', 0.08, 0],
+    ['half space', 0.08, 0],
+    // Nearer than 3 cm counts as 3 cm: |1 − j·9.098| = 9.153
+    ['cardioid', 0.03, 19.23],
+    ['cardioid', 0.01, 19.23],
+  ] as const)('%s at %s m: 100 Hz comes %s dB louder', (pattern, distanceM, db) =>
+    expect(proximityDb(pattern, distanceM)).toBeCloseTo(db, 2),
+  );
+  it('swells less the higher the note and the greater the distance', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...PATTERNS),
+        fc.double({ min: 0.03, max: 2, noNaN: true }),
+        fc.double({ min: 50, max: 2000, noNaN: true }),
+        (pattern, distanceM, hz) => {
+          const here = proximityDb(pattern, distanceM, hz);
+          expect(proximityDb(pattern, distanceM * 2, hz)).toBeLessThanOrEqual(here);
+          expect(proximityDb(pattern, distanceM, hz * 2)).toBeLessThanOrEqual(here);
+          expect(here).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    ));
   it.each([
     ['omni', 0],
     ['cardioid', -4.77],

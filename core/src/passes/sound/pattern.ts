@@ -1,4 +1,5 @@
 import type { Pattern } from '../../rig';
+import { SOUND_MPS } from '../../units';
 
 /**
  * The part of a pattern that hears from all sides alike; the rest hears by the cosine. @source
@@ -25,6 +26,22 @@ export const patternDb = (pattern: Pattern, deg: number): number => {
     NULL_FLOOR_DB,
     20 * Math.log10(Math.abs(a + (1 - a) * Math.cos((deg * Math.PI) / 180))),
   );
+};
+
+/** Where the swelling of the bass is told: low in a voice. @unit Hz */
+export const BASS_HZ = 100;
+/** Nearer than this no more is known. @unit m @source handbook 2-sound: held constant below 3 cm */
+const NEAREST_M = 0.03;
+
+/**
+ * How much louder a pattern hears bass from near than from far: `20·log10|a + (1 − a)·(1 − j·c/(2πfr))|`.
+ * @param distanceM counts as 3 cm where it is less @unit dB, 0 for an omni
+ * @source handbook 2-sound, more relations
+ */
+export const proximityDb = (pattern: Pattern, distanceM: number, hz = BASS_HZ): number => {
+  const gradient = 1 - OMNI_PART[pattern];
+  const nearness = SOUND_MPS / (2 * Math.PI * hz * Math.max(NEAREST_M, distanceM));
+  return 20 * Math.log10(Math.hypot(1, gradient * nearness));
 };
 
 const randomEnergy = (pattern: Pattern): number => {

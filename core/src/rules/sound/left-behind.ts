@@ -2,7 +2,8 @@ import { microphoneInstead } from '../../edits/microphone';
 import { WORN } from '../../passes/room/choice';
 import { figure } from '../../passes/sum';
 import { CATALOGUE } from '../../catalogue';
-import { entry } from '../../rig';
+import { proximityDb } from '../../passes/sound/pattern';
+import { entry, type Pattern } from '../../rig';
 import { batchFix, microphoneRule } from '../rule-of';
 
 /** What a step to the side may take before somebody turns it up. @unit dB */
@@ -12,6 +13,10 @@ const STEP_M = 0.5;
 
 /** What a step away takes from the level. @unit dB */
 const lostDb = (distanceM: number): number => 20 * Math.log10((distanceM + STEP_M) / distanceM);
+
+/** What it takes from the bass besides, at 100 Hz. @unit dB */
+const bassLostDb = (pattern: Pattern, distanceM: number): number =>
+  proximityDb(pattern, distanceM) - proximityDb(pattern, distanceM + STEP_M);
 
 export const leftBehind = microphoneRule(
   'sound.left-behind',
@@ -25,7 +30,7 @@ export const leftBehind = microphoneRule(
     source: 'handbook 2-sound: L(d) = L(1 m) − 20·log10(d)',
   },
   {
-    judge: ({ node, distanceM, personId }, measured) => {
+    judge: ({ node, distanceM, personId, pattern }, measured) => {
       const person = personId === null ? undefined : entry(measured.rig.people, personId);
       const { classId } = node.device.model;
       return person?.posture !== 'moves' ||
@@ -40,7 +45,11 @@ export const leftBehind = microphoneRule(
             says:
               `${person.name} moves, and ${measured.device(node.device).name} stays where it is, ` +
               `${figure(distanceM * 100, 0)} cm from the mouth: half a metre away it hears ` +
-              `${figure(lostDb(distanceM))} dB less. Give them one that is worn.`,
+              `${figure(lostDb(distanceM))} dB less` +
+              (pattern && bassLostDb(pattern, distanceM) >= 1
+                ? `, and ${figure(bassLostDb(pattern, distanceM))} dB more of the bass`
+                : '') +
+              '. Give them one that is worn.',
           };
     },
     sums: ({ distanceM }) =>

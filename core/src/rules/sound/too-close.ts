@@ -1,3 +1,4 @@
+import { BASS_HZ, proximityDb } from '../../passes/sound/pattern';
 import { figure } from '../../passes/sum';
 import { microphoneRule } from '../rule-of';
 import { movedTo } from './in-room';
@@ -28,9 +29,24 @@ export const tooClose = microphoneRule(
             title: `${figure(distanceM * 100, 0)} cm from the mouth`,
             says:
               `${measured.device(node.device).name} is ${figure(distanceM * 100, 0)} cm from the mouth: ` +
-              `breath thumps and the bass swells. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam ` +
-              'or a screen before it.',
+              `breath thumps and the bass swells by ${figure(proximityDb(pattern, distanceM))} dB ` +
+              `at ${BASS_HZ} Hz. Keep ${figure(BETTER_M * 100, 0)} cm, or put foam or a screen before it.`,
           },
+    sums: ({ pattern, distanceM }) =>
+      pattern === null || distanceM === null
+        ? []
+        : [distanceM, BETTER_M].map((at) => ({
+            label: `Bass from ${figure(at * 100, 0)} cm`,
+            formula: '20·log10|1 − j·(1 − a)·c/(2πfr)|',
+            inputs: [
+              { name: 'pattern', value: pattern, unit: '' },
+              { name: 'f', value: BASS_HZ, unit: 'Hz' },
+              { name: 'r', value: at, unit: 'm' },
+            ],
+            result: proximityDb(pattern, at),
+            unit: 'dB',
+            source: 'handbook 2-sound, more relations',
+          })),
     fixes: ({ node }, measured) => {
       const source = node.port.emits?.sound;
       return source?.type === 'microphone'

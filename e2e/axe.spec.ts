@@ -1,0 +1,85 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './application';
+
+/** Looks at every view in one theme and width. @returns what axe finds serious, with its place */
+const seriousOn = async (page: Page, url: string): Promise<string[]> => {
+  const found: string[] = [];
+  const check = async (what: string) => {
+    // No frames within the page, and only what is wrong is read: the same findings in half the time.
+    const { violations } = await new AxeBuilder({ page })
+      .setLegacyMode(true)
+      .options({ resultTypes: ['violations'] })
+      .analyze();
+    const serious = violations.filter(
+      ({ impact }) => impact === 'serious' || impact === 'critical',
+    );
+    found.push(
+      ...serious.map(
+        ({ id, nodes }) =>
+          `${what}: ${id} at ${nodes
+            .map(({ target }) => target.join(' '))
+            .slice(0, 3)
+            .join(', ')}`,
+      ),
+    );
+  };
+  await page.goto(url);
+  await expect(page.getByRole('article').first()).toBeVisible();
+  await check('shelf');
+  await page.goto(`${url}/away`);
+  await check('put away');
+  for (const view of [
+    '/brief',
+    '',
+    '/picture',
+    '/sound',
+    '/room',
+    '/plan',
+    '/desk',
+    '/gain',
+    '/monitoring',
+    '/panel',
+    '/findings',
+    '/people',
+    '/rules',
+    '/threads',
+    '/history',
+  ]) {
+    await page.goto(`${url}/rigs/second-firing${view}`);
+    await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
+    await check(view || 'loom');
+  }
+  await page.goto(`${url}/new/hybrid`);
+  await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
+  await check('new rig');
+  await page.goto(`${url}/rigs/second-firing`);
+  await page.locator('[data-item="device:interface"]').click();
+  await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();
+  await check('side sheet');
+  await page.keyboard.press('a');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await check('add a device');
+  return found;
+};
+
+// What is narrower is laid out otherwise and coloured the same: one theme tells it.
+for (const [width, themes] of [
+  [1280, ['light', 'dark']],
+  [900, ['light']],
+] as const)
+  test(`axe finds nothing serious on any view, ${width} px, ${themes.join(' and ')}`, async ({
+    browser,
+    demo,
+  }) => {
+    // Both themes at once: axe keeps one core busy, and there are two.
+    const found = await Promise.all(
+      themes.map(async (colorScheme) => {
+        const page = await (
+          await browser.newContext({ colorScheme, viewport: { width, height: 800 } })
+        ).newPage();
+        return (await seriousOn(page, demo.url)).map((text) => `${colorScheme}: ${text}`);
+      }),
+    );
+    expect(found.flat()).toEqual([]);
+  });
