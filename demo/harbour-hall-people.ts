@@ -72,6 +72,7 @@ export const people = (draft: RigDraft): RigDraft =>
       noise: {
         name: 'Air handling',
         dbaAt1m: 44,
+        reading: 'free field',
         at: { xM: 22, yM: 12 },
         heightM: null,
         runs: true,

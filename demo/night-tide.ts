@@ -40,7 +40,14 @@ const wiring = (): RigDraft =>
     .do({
       type: 'addNoise',
       noiseId: 'fridge',
-      noise: { name: 'Fridge', dbaAt1m: 38, at: { xM: 3.6, yM: 3 }, heightM: null, runs: true },
+      noise: {
+        name: 'Fridge',
+        dbaAt1m: 38,
+        reading: 'free field',
+        at: { xM: 3.6, yM: 3 },
+        heightM: null,
+        runs: true,
+      },
     })
     .do({
       type: 'writeBrief',

@@ -66,7 +66,14 @@ const wiring = (): RigDraft =>
     .do({
       type: 'addNoise',
       noiseId: 'kiln-fan',
-      noise: { name: 'Kiln fan', dbaAt1m: 56, at: { xM: 6.6, yM: 1.4 }, heightM: null, runs: true },
+      noise: {
+        name: 'Kiln fan',
+        dbaAt1m: 56,
+        reading: 'free field',
+        at: { xM: 6.6, yM: 1.4 },
+        heightM: null,
+        runs: true,
+      },
     })
     .do({
       type: 'addNoise',
@@ -74,6 +81,7 @@ const wiring = (): RigDraft =>
       noise: {
         name: 'Show computer',
         dbaAt1m: 38,
+        reading: 'free field',
         at: { xM: 0.4, yM: 4.5 },
         heightM: null,
         runs: true,

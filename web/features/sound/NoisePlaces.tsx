@@ -1,12 +1,18 @@
 'use client';
 
 import { useRigSession } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { Box, Button, Checkbox, Flex, Table, Text } from '@chakra-ui/react';
-import { freeId, inOrder, type NoiseSource, type Rig } from '@echo-loom/core';
+import { freeId, inOrder, noiseReadingSchema, type NoiseSource, type Rig } from '@echo-loom/core';
 import { memo } from 'react';
 import { cell, head } from './SpotCells';
+
+const READINGS = [
+  { value: 'in the room', label: 'In the room' },
+  { value: 'free field', label: 'On a data sheet' },
+] as const satisfies readonly { value: NoiseSource['reading']; label: string }[];
 
 const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
   const { run } = useRigSession();
@@ -20,6 +26,7 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
       noise: {
         name: `Noise ${noises.length + 1}`,
         dbaAt1m: 45,
+        reading: 'in the room',
         at: null,
         heightM: null,
         runs: true,
@@ -43,9 +50,9 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
       ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label="What makes noise">
-            {head(['Noise', 'At 1 m', 'Across', 'Up the plan', 'Runs', ''])}
+            {head(['Noise', 'At 1 m', 'Read', 'Across', 'Up the plan', 'Runs', ''])}
             <Table.Body>
-              {noises.map(([id, { name, dbaAt1m, at, runs }]) => {
+              {noises.map(([id, { name, dbaAt1m, reading, at, runs }]) => {
                 const place = (key: 'xM' | 'yM', label: string) => (
                   <Table.Cell {...cell}>
                     <NumberField
@@ -84,6 +91,16 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
                         max={150}
                         value={dbaAt1m}
                         onCommit={(value) => value !== null && change(id, { dbaAt1m: value })}
+                      />
+                    </Table.Cell>
+                    <Table.Cell {...cell} minW="130px">
+                      <ChoiceField
+                        inCell
+                        width="140px"
+                        label={`Where the level of ${name} was read`}
+                        value={reading}
+                        options={READINGS}
+                        onChoose={(next) => change(id, { reading: noiseReadingSchema.parse(next) })}
                       />
                     </Table.Cell>
                     {place('xM', 'Across')}

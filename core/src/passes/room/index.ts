@@ -19,9 +19,9 @@ import { directivity, patternDb, proximityDb, randomEnergyDb } from '../sound/pa
 import { roomSound } from './built';
 import type { Sounding } from './loudspeakers';
 import { throughLoudspeakers } from './loudspeakers';
-import { echoDistanceM, type PickedUp, pickedUp } from './picked-up';
+import { echoDistanceM, type PickedUp, pickedUp, withoutEcho } from './picked-up';
 
-export { criticalDistanceM, type PickedUp, tilted } from './picked-up';
+export { criticalDistanceM, echoDistanceM, type PickedUp, tilted, withoutEcho } from './picked-up';
 
 export {
   bandsOf,
@@ -102,11 +102,11 @@ const soundings = pass(
     running: [
       ...inOrder(measured.rig.noises)
         .filter(([, { runs }]) => runs)
-        .map(([id, { name, at, heightM, dbaAt1m }]) => ({
+        .map(([id, { name, at, heightM, dbaAt1m, reading }]) => ({
           id,
           name,
           at: at && { ...at, zM: heightM },
-          splAt1m: dbaAt1m,
+          splAt1m: reading === 'in the room' ? withoutEcho(dbaAt1m, roomSound(measured)) : dbaAt1m,
         })),
       // A computer on the desk is heard like any fan.
       ...stood(measured).flatMap((device) =>

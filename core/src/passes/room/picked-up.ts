@@ -15,6 +15,16 @@ export const criticalDistanceM = (q: number, volumeM3: number, rt60S: number): n
 export const echoDistanceM = ({ volumeM3, rt60S }: Room, q: number): number | null =>
   volumeM3 === null || rt60S === null ? null : criticalDistanceM(q, volumeM3, rt60S);
 
+/**
+ * What a noise makes straight, 1 m away, of what a meter read there in the room: the meter heard its echo as
+ * well, `L − 10·log10(1 + (1 m ÷ Dc)²)`.
+ * @returns the reading itself where the room is not known @unit dB(A) SPL @source handbook 2-sound, room
+ */
+export const withoutEcho = (readDba: number, room: Room): number => {
+  const fromWallsM = echoDistanceM(room, 1);
+  return fromWallsM === null ? readDba : readDba - 10 * Math.log10(1 + fromWallsM ** -2);
+};
+
 /** Something other than its own voice that a microphone hears from a place. */
 export interface PickedUp {
   readonly id: string;

@@ -6,7 +6,6 @@ import {
   loopDb,
   type MicrophoneInRoom,
   microphonesInRoom,
-  tilted,
 } from '.';
 import { analyse } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
@@ -45,6 +44,7 @@ const two = (
       noise: {
         name: 'Fan',
         dbaAt1m: more.fan.dba,
+        reading: 'free field',
         at: { xM: more.fan.xM, yM: more.fan.yM },
         heightM: null,
         runs: true,
@@ -256,34 +256,6 @@ describe('the demo', () => {
     );
     expect(loops).toHaveLength(24);
     expect(Math.max(...loops)).toBeLessThan(-6);
-  });
-});
-
-describe('heights', () => {
-  const near = (heightM: number | null) => {
-    const rig = voice({ distance: 0.1 })
-      .do({
-        type: 'changePerson',
-        personId: 'host',
-        person: { at: { xM: 0, yM: 0, facingDeg: 0 } },
-      })
-      .do({
-        type: 'addNoise',
-        noiseId: 'fan',
-        noise: { name: 'Fan', dbaAt1m: 50, at: { xM: 0, yM: 2.1 }, heightM, runs: true },
-      })
-      .build();
-    return microphonesInRoom(measure(rig))[0]?.noises[0];
-  };
-  it('count: 2 m along the floor and 1 m up are 2.24 m', () => {
-    expect(near(2.12)?.distanceM).toBeCloseTo(Math.sqrt(5), 6);
-    expect(near(2.12)?.directSpl).toBeLessThan(near(1.12)?.directSpl ?? 0);
-  });
-  it('that nobody has said count as level', () => expect(near(null)?.distanceM).toBeCloseTo(2, 9));
-  it('bring what is above further off the axis', () => {
-    expect(tilted(0, 2, 2)).toBeCloseTo(45, 9);
-    expect(tilted(60, 2, 0)).toBe(60);
-    expect(tilted(180, 1, 1)).toBeCloseTo(135, 9);
   });
 });
 

@@ -6,6 +6,7 @@ import {
   modelOf3,
   modelOf8,
   NOISE_6,
+  NOISE_8,
   PERSON_2,
   PERSON_4,
   PERSON_6,
@@ -55,6 +56,7 @@ const STEPS: Readonly<Record<number, (command: Branch) => Branch>> = {
       added('addScene', 'scene', SCENE_7),
       added('addButton', 'button', BUTTON_7),
     ].reduce((given, step) => step(given), command),
+  8: added('addNoise', 'noise', NOISE_8),
 };
 
 /** A step taken by a command and by each that it holds. */

@@ -220,6 +220,16 @@ const rigHoldsMore = (rig: Branch): Branch => ({
   })),
 });
 
+/** What version 9 asks of each noise, where version 8 said nothing. */
+export const NOISE_8 = { reading: 'free field' };
+
+/** Version 8 did not say whether a noise was read in the room, and took none of its echo out. */
+const noiseSaysHowRead = (rig: Branch): Branch => ({
+  ...rig,
+  version: 9,
+  noises: eachOf(rig['noises'], filled(NOISE_8)),
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -233,6 +243,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   5: roomIsBuilt,
   6: rigHasBody,
   7: rigHoldsMore,
+  8: noiseSaysHowRead,
 };
 
 /**

@@ -46,6 +46,7 @@ export const commands = {
     arbitrary: (chance) => ({
       name: chance.oneOf(['Fan', 'Fridge']),
       dbaAt1m: chance.integer(20, 70),
+      reading: chance.oneOf(['free field', 'in the room']),
       at: chance.once(3) ? null : { xM: tenths(chance, 0, 8), yM: tenths(chance, 0, 6) },
       heightM: chance.once(2) ? null : tenths(chance, 0, 2),
       runs: chance.once(2),

@@ -9,7 +9,14 @@ import { importRig } from '../files/import';
 import { revertOf } from '../history';
 import { sentence } from '../sentences';
 
-const fan = { name: 'Fan', dbaAt1m: 50, at: { xM: 1, yM: 2 }, heightM: null, runs: true };
+const fan = {
+  name: 'Fan',
+  dbaAt1m: 50,
+  reading: 'free field' as const,
+  at: { xM: 1, yM: 2 },
+  heightM: null,
+  runs: true,
+};
 const noisy = voice().do({ type: 'addNoise', noiseId: 'fan', noise: fan }).build();
 
 describe('the room and what makes noise in it', () => {

@@ -43,11 +43,18 @@ export type Room = z.infer<typeof roomSchema>;
 
 export const UNKNOWN_ROOM: Room = { volumeM3: null, rt60S: null, noiseDba: null };
 
+/**
+ * Where its level was read: in the open, or where there is no room to speak of, as a data sheet gives it;
+ * or by a meter in this room, whose echo is then in the figure.
+ */
+export const noiseReadingSchema = z.enum(['free field', 'in the room']);
+
 /** Something that makes a steady noise at a place: a fan, a kiln, a computer. */
 export const noiseSchema = z.strictObject({
   name: nameSchema,
   /** dB(A) SPL at 1 m */
   dbaAt1m: z.number().min(0).max(150),
+  reading: noiseReadingSchema,
   at: pointSchema.nullable(),
   /** Above the floor, m; null counts as the height of whatever hears it */
   heightM: z.number().min(0).max(100).nullable(),

@@ -192,7 +192,14 @@ ruleCases('place.outside', {
       rig: bare({
         type: 'addNoise',
         noiseId: 'fan',
-        noise: { name: 'Fan', dbaAt1m: 50, at: { xM: 2, yM: -3 }, heightM: null, runs: true },
+        noise: {
+          name: 'Fan',
+          dbaAt1m: 50,
+          reading: 'free field',
+          at: { xM: 2, yM: -3 },
+          heightM: null,
+          runs: true,
+        },
       }),
       level: 'warn',
       says: /^Fan stands outside/,

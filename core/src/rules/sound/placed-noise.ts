@@ -1,13 +1,16 @@
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
 import {
+  echoDistanceM,
   FARTHER_M,
   fartherFrom,
   ifItWere,
   type MicrophoneInRoom,
   type PickedUp,
+  roomSound,
+  withoutEcho,
 } from '../../passes/room';
-import { figure } from '../../passes/sum';
+import { figure, type Sum } from '../../passes/sum';
 import { choiceSetting, entry, PATTERNS } from '../../rig';
 import { microphoneRule, setFix } from '../rule-of';
 import { closerFix } from './in-room';
@@ -63,6 +66,27 @@ const elsewhere = (measured: Measured, { id, name }: PickedUp): Fix[] => {
     : [];
 };
 
+/** The echo taken out of what a meter read in this room: at the capsule it is counted, and would be twice. */
+const readInRoom = (measured: Measured, noiseId: string): Sum[] => {
+  const noise = entry(measured.rig.noises, noiseId);
+  if (noise?.reading !== 'in the room') return [];
+  const room = roomSound(measured);
+  const fromWallsM = echoDistanceM(room, 1);
+  return [
+    {
+      label: `${noise.name}, straight at 1 m`,
+      formula: 'read − 10·log10(1 + (1 m ÷ Dc)²)',
+      inputs: [
+        { name: 'read in the room', value: noise.dbaAt1m, unit: 'dB(A)' },
+        { name: 'Dc', value: fromWallsM ?? 'room not known', unit: fromWallsM === null ? '' : 'm' },
+      ],
+      result: withoutEcho(noise.dbaAt1m, room),
+      unit: 'dB(A)',
+      source: 'handbook 2-sound, room',
+    },
+  ];
+};
+
 export const placedNoise = microphoneRule(
   'sound.placed-noise',
   {
@@ -98,7 +122,8 @@ export const placedNoise = microphoneRule(
           'away, turn the dull side of the microphone to it, or come closer.',
       };
     },
-    sums: (microphone) => [
+    sums: (microphone, measured) => [
+      ...microphone.noises.flatMap(({ id }) => readInRoom(measured, id)),
       ...microphone.noises.map((noise) => ({
         label: `${noise.name} at the capsule`,
         formula: 'straight: L(1 m) − 20·log10 d + pattern; with what the walls send',

@@ -1,5 +1,5 @@
 import { RigDraft } from '../../catalogue/draft';
-import { apply, type Rig, type SimpleCommand } from '../../rig';
+import { apply, type NoiseSource, type Rig, type SimpleCommand } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
 import { show, voice } from '../rigs-for-cases';
 
@@ -18,10 +18,15 @@ const room = (noiseDba: number | null, rt60S = 0.6): SimpleCommand => ({
   type: 'setRoom',
   room: { volumeM3: 60, rt60S, noiseDba },
 });
-const fan = (dbaAt1m: number, xM: number, yM: number): SimpleCommand => ({
+const fan = (
+  dbaAt1m: number,
+  xM: number,
+  yM: number,
+  reading: NoiseSource['reading'] = 'free field',
+): SimpleCommand => ({
   type: 'addNoise',
   noiseId: 'fan',
-  noise: { name: 'Fan', dbaAt1m, at: { xM, yM }, heightM: null, runs: true },
+  noise: { name: 'Fan', dbaAt1m, reading, at: { xM, yM }, heightM: null, runs: true },
 });
 
 ruleCases('sound.room-noise', {
@@ -59,6 +64,11 @@ ruleCases('sound.placed-noise', {
       sum: 22.881,
       says: /0° off its axis/,
       fixes: ['Move Mic to 14 cm', 'Move Fan 2 m farther away', 'Switch Fan off during the show'],
+    },
+    'a fan read in the room: 6.10 of 56.10 dB(A) are echo': {
+      rig: inRoom(0.4, room(30), fan(56.104, 0, -1, 'in the room')),
+      level: 'warn',
+      sum: 50,
     },
     'a microphone that can be switched': {
       rig: having(
