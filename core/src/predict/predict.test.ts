@@ -154,17 +154,17 @@ describe('two states of a rig', () => {
     expect([back.money, back.devices]).toEqual([-there.money, -there.devices]);
   });
   it('tell a finding that has become worse as one gone and one come', () => {
-    const short = (lengthM: number): Analysis =>
+    const long = (lengthM: number): Analysis =>
       analyse(
         new RigDraft('Case')
-          .device('player', 'player-sound')
-          .device('mixer', 'mixer-8')
-          .link('player.out', 'mixer.tape-1', lengthM)
+          .device('camera', 'camera-camcorder')
+          .device('screen', 'display-monitor')
+          .link('camera.hdmi', 'screen.in', lengthM)
           .build(),
       );
-    const { gone, fresh } = difference(short(5), short(7.5));
+    const { gone, fresh } = difference(long(14), long(16));
     const reach = (list: readonly Finding[]) =>
-      list.filter(({ code }) => code === 'sound.reach').map(({ level }) => level);
+      list.filter(({ code }) => code === 'picture.reach').map(({ level }) => level);
     expect([reach(gone), reach(fresh)]).toEqual([['warn'], ['stop']]);
   });
   it('do not differ from themselves', () =>

@@ -21,7 +21,7 @@ import type { Sounding } from './loudspeakers';
 import { throughLoudspeakers } from './loudspeakers';
 import { echoDistanceM, type PickedUp, pickedUp, withoutEcho } from './picked-up';
 
-export { criticalDistanceM, echoDistanceM, type PickedUp, tilted, withoutEcho } from './picked-up';
+export { criticalDistanceM, echoDistanceM, type PickedUp, withoutEcho } from './picked-up';
 
 export {
   bandsOf,

@@ -1,12 +1,5 @@
 import fc from 'fast-check';
-import {
-  asksOf,
-  bleedDb,
-  ifItWere,
-  loopDb,
-  type MicrophoneInRoom,
-  microphonesInRoom,
-} from '.';
+import { asksOf, bleedDb, ifItWere, loopDb, type MicrophoneInRoom, microphonesInRoom } from '.';
 import { analyse } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
 import { apply, PATTERNS, type Rig } from '../../rig';
