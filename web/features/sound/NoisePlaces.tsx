@@ -4,8 +4,9 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
-import { Box, Button, Checkbox, Flex, Table, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, IconButton, Table, Text } from '@chakra-ui/react';
 import { freeId, inOrder, noiseReadingSchema, type NoiseSource, type Rig } from '@echo-loom/core';
+import { X } from 'lucide-react';
 import { memo } from 'react';
 import { cell, head } from './SpotCells';
 
@@ -96,7 +97,7 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
                     <Table.Cell {...cell} minW="130px">
                       <ChoiceField
                         inCell
-                        width="140px"
+                        width="125px"
                         label={`Where the level of ${name} was read`}
                         value={reading}
                         options={READINGS}
@@ -116,14 +117,15 @@ const Places = ({ noises: all }: Pick<Rig, 'noises'>) => {
                       </Checkbox.Root>
                     </Table.Cell>
                     <Table.Cell {...cell}>
-                      <Button
+                      <IconButton
                         size="xs"
-                        variant="outline"
+                        variant="ghost"
                         aria-label={`Remove ${name}`}
+                        title={`Remove ${name}`}
                         onClick={() => run({ type: 'removeNoise', noiseId: id })}
                       >
-                        Remove
-                      </Button>
+                        <X size={15} />
+                      </IconButton>
                     </Table.Cell>
                   </Table.Row>
                 );

@@ -1,11 +1,14 @@
 import { steppedNear } from '../../edits/stepped';
 import type { Fix } from '../../edits/fix';
 import { atMouth } from '../../edits/mouth';
+import { sourceOf } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { ifItWere, type MicrophoneInRoom } from '../../passes/room';
+import { voices } from '../../passes/sound/ladder';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
-import { batchFix, setFix } from '../rule-of';
+import { batchFix } from '../rule-of';
+import { withGain } from './level';
 
 /** Words and remedies that the rules of the room share. */
 
@@ -15,7 +18,10 @@ export const NEAREST_TO_MOUTH_M = 0.04;
 export const personName = (measured: Measured, id: string | null): string =>
   (id === null ? undefined : entry(measured.rig.people, id)?.name) ?? 'nobody';
 
-/** The microphone at another distance, also on the plan where it stands there by itself. @param value m */
+/**
+ * The microphone at another distance, also on the plan where it stands there by itself, with its gains set
+ * for it. @param value m
+ */
 export const movedTo = (
   measured: Measured,
   { node }: Pick<MicrophoneInRoom, 'node'>,
@@ -24,9 +30,9 @@ export const movedTo = (
 ): Fix => {
   const label = `Move ${measured.device(node.device).name} to ${figure(value * 100, 0)} cm`;
   const commands = atMouth(measured, node.device, control, value);
-  return commands.length === 1
-    ? setFix(label, node.device.id, control, value)
-    : batchFix(label, commands);
+  const voice = voices(measured).find((stage) => sourceOf(stage).at === node);
+  // Nearer is louder: the gains follow.
+  return voice ? withGain(measured, voice, commands, label) : batchFix(label, commands);
 };
 
 /**
