@@ -27,6 +27,26 @@ test('Night Tide: the host is 5.84 dB short, and the booster gives what it predi
   await saved(page);
 });
 
+test('what next names the step that gains most, leads to it, and goes on to the next when it is taken', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/rigs/second-firing/people`);
+  const next = page.locator('[data-next-step]');
+  await expect(next).toContainText('2 stops gone');
+  const label = (await next.innerText()).replace(/^Next: /, '').split('\n')[0] ?? '';
+  await next.focus();
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/findings\?of=/);
+  const first = page.getByRole('article').first();
+  await first.getByRole('button', { name: label.slice(0, 40) }).click();
+  await expect(verdict(page)).toHaveAttribute('data-verdict', /^5\//);
+  await expect(next).toContainText('gone');
+  await expect(next).not.toContainText(label);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(verdict(page)).toHaveAttribute('data-verdict', /^7\//);
+});
+
 test('two browsers edit the same rig at once: nothing is lost and both end the same', async ({
   browser,
   demo,

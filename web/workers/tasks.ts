@@ -14,6 +14,8 @@ import {
   fixesOfCause,
   type GainAnswer,
   type Mains,
+  nextStep,
+  type NextStep,
   predict,
   type Prediction,
   type Placing,
@@ -124,6 +126,11 @@ export class EngineTasks {
   /** What would break at another size; null where everything stands at it. */
   sizeStudy(size: Size): SizeStudy | null {
     return studySize(this.present(), size);
+  }
+
+  /** What to do next; null where nothing presses, or nothing on offer helps. */
+  nextStep(onProgress?: Progress): NextStep | null {
+    return nextStep(this.present(), onProgress);
   }
 
   private present(): Analysis {

@@ -89,6 +89,7 @@ describe('the engine’s tasks', () => {
       tasks.settingsFor(stage.index),
       tasks.remedies(stage.index),
       tasks.sizeStudy(2160),
+      tasks.nextStep(),
     ])
       expect(structuredClone(answer)).toEqual(answer);
   });

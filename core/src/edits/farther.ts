@@ -163,7 +163,7 @@ const shorter = (
       label:
         neededM === null
           ? `Stand them nearer and lay ${lengthM} m`
-          : `Lay ${lengthM} m: they stand near enough on the plan`,
+          : `Lay ${lengthM} m, where it can go as straight as on the plan`,
       command: { type: 'setCable', linkId: edge.id, cable: { kind, lengthM } },
     },
   ];
@@ -173,20 +173,22 @@ const shorter = (
  * What helps where a cable does not go as far as it is laid: the length that is
  * needed, another cable, converters, and for one that
  * carries nothing at last doing without.
- * @param gbps load on it; 0 for sound @param warnShare of its reach from which a cable is warned of
+ * @param gbps load on it; 0 for sound @param is whether it only comes near its reach, is beyond it, or carries
+ * nothing at all @param warnShare of its reach from which a cable is warned of
  */
 export const farther = (
   measured: Measured,
   edge: LinkEdge,
-  { gbps, warnShare, isDead }: { gbps: number; warnShare: number; isDead: boolean },
+  { gbps, warnShare, is }: { gbps: number; warnShare: number; is: 'near' | 'beyond' | 'dead' },
 ): Fix[] => {
   const atLast = (fix: Fix): Fix => ({ ...fix, isLast: true });
-  const nearer = shorter(measured, edge, { gbps, warnShare });
+  // Where a cable only comes near its reach, its length is believed: the way may go round things.
+  const nearer = is === 'near' ? [] : shorter(measured, edge, { gbps, warnShare });
   return [
     ...(isPlaced(measured, edge) ? nearer : []),
     ...longerCable(edge, gbps, warnShare),
     ...detour(measured, edge).map(atLast),
     ...(isPlaced(measured, edge) ? [] : nearer.map(atLast)),
-    ...(isDead ? [atLast({ label: 'Unplug it', command: disconnect(edge) })] : []),
+    ...(is === 'dead' ? [atLast({ label: 'Unplug it', command: disconnect(edge) })] : []),
   ];
 };

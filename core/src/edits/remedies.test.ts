@@ -73,7 +73,7 @@ describe('a run that its cable does not go', () => {
   });
   it('the length that is needed, where both stand near: 3 + 2 m and a tenth are 5.5 m, of stock 7.5', () =>
     expect(labels(run(60, [3, 2]).build(), 'picture.reach')).toEqual([
-      'Lay 7.5 m: they stand near enough on the plan',
+      'Lay 7.5 m, where it can go as straight as on the plan',
     ]));
   it('not where they stand far', () =>
     expect(labels(run(60, [30, 20]).build(), 'picture.reach')).toEqual([

@@ -31,6 +31,9 @@ export const reachOfLink = (measured: Measured, edge: LinkEdge): number =>
 /** A class of cable that goes no farther than this is sold in its full length. @unit m */
 const WHOLE_LENGTH_M = 1;
 
+const isBeyond = (measured: Measured, edge: LinkEdge): boolean =>
+  edge.link.cable.lengthM > reachOfLink(measured, edge);
+
 /** What comes of a run beyond its reach: what is digital fails, what is analogue gets worse with every metre. */
 const beyondReach = (edge: LinkEdge): Pick<Finding, 'level' | 'says'> =>
   edge.from.port.family === 'analogue' && edge.link.cable.kind !== 'radio'
@@ -62,7 +65,7 @@ export const reachRule = (
       // Cables of a metre are made for their whole length.
       const share = reach <= WHOLE_LENGTH_M ? 1 : measured.rig.houseRules.reachWarnShare;
       if (reach === 0 || lengthM <= reach * share) continue;
-      const beyond = lengthM > reach ? beyondReach(edge) : null;
+      const beyond = isBeyond(measured, edge) ? beyondReach(edge) : null;
       findings.push({
         code,
         area,
@@ -89,7 +92,7 @@ export const reachRule = (
       ? farther(measured, edge, {
           gbps: linkLoads(measured).get(edge) ?? 0,
           warnShare: measured.rig.houseRules.reachWarnShare,
-          isDead: level === 'stop',
+          is: level === 'stop' ? 'dead' : isBeyond(measured, edge) ? 'beyond' : 'near',
         })
       : [];
   },

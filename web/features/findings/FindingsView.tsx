@@ -3,7 +3,14 @@
 import { itemOf, useLoomView } from '@/features/loom/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
-import { type Analysis, AREA_IDS, AREAS, type Cause, type Level } from '@echo-loom/core';
+import {
+  type Analysis,
+  AREA_IDS,
+  AREAS,
+  type Cause,
+  findingKey,
+  type Level,
+} from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { memo, useState } from 'react';
 import { useGrowing } from '@/ui/useGrowing';
@@ -54,16 +61,25 @@ const Card = memo(({ rigId, analysis, cause }: CardProps) => {
 });
 Card.displayName = 'Card';
 
+interface Props {
+  readonly rigId: string;
+  /** The finding somebody came for, as `findingKey` gives it: it stands first */
+  readonly asked?: string | null;
+}
+
 /** Every finding, worst first, filtered by area and level, with its fixes. */
-export const FindingsView = ({ rigId }: { readonly rigId: string }) => {
+export const FindingsView = ({ rigId, asked = null }: Props) => {
   const analysis = useRig((state) => state.analysis);
   const [area, setArea] = useState('');
   const [level, setLevel] = useState('');
-  const causes = analysis.causes.filter(
+  const isAsked = ({ finding }: Cause): boolean => findingKey(finding) === asked;
+  const listed = analysis.causes.filter(
     ({ finding }) =>
       (area === '' || finding.area === area) && (level === '' || finding.level === level),
   );
-  const drawn = useGrowing(causes.length, AT_A_TIME, `${area} ${level}`);
+  // What somebody came for stands first.
+  const causes = [...listed.filter(isAsked), ...listed.filter((cause) => !isAsked(cause))];
+  const drawn = useGrowing(causes.length, AT_A_TIME, `${area} ${level} ${asked ?? ''}`);
   const filter = (
     label: string,
     value: string,

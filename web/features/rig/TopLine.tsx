@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { useLoomView } from '@/features/loom/view';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
+import { NextStep } from './NextStep';
 import { useRig, useRigSession } from './RigProvider';
 import type { SaveState } from '@/session/state';
 
@@ -79,7 +80,7 @@ const UndoButtons = () => {
 };
 
 /**
- * Rig name, verdict, saved state, undo and redo: always in sight. Each part is drawn again by
+ * Rig name, verdict, saved state, what next, undo and redo: always in sight. Each part is drawn again by
  * itself, since every edit changes one of them.
  */
 export const TopLine = ({ rigId }: { readonly rigId: string }) => {
@@ -107,6 +108,7 @@ export const TopLine = ({ rigId }: { readonly rigId: string }) => {
       </Text>
       <Findings />
       <Saved />
+      <NextStep rigId={rigId} />
       <Flex ml="auto" gap="1" className="screen-only">
         <UndoButtons />
         <Button size="sm" variant="ghost" px="2" onClick={() => open('commands')}>
