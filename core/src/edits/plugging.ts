@@ -1,5 +1,5 @@
 import { classById } from '../catalogue';
-import type { DeviceNode, PortNode } from '../graph';
+import type { DeviceNode, LinkEdge, PortNode } from '../graph';
 import type { Measured } from '../passes/measure';
 import { apply, entry, freeId, type Kind, type Port, type Rig, type SimpleCommand } from '../rig';
 import { join } from './join';
@@ -148,39 +148,79 @@ export const throughAmplifier = (measured: Measured, name: string, personId: str
     ).map((attempt) => ({ ...attempt, label: `${attempt.label}, and headphones for ${name}` }));
   });
 
+/**
+ * An amplifier put before a pair of headphones that hangs alone on its socket. @returns null where a plug does
+ * not fit
+ */
+const beforeHeadphones = (
+  measured: Measured,
+  edge: LinkEdge,
+  amplifierId: string,
+): readonly SimpleCommand[] | null => {
+  const before: SimpleCommand[] = [
+    disconnect(edge),
+    added(amplifierId, 'Headphone amplifier', 'headphone-amplifier-4'),
+  ];
+  const ready = apply(measured.rig, { type: 'batch', label: 'Add', commands: before });
+  const into = join(ready, edge.link.from, { deviceId: amplifierId, portId: 'in' });
+  const out = join(ready, { deviceId: amplifierId, portId: 'phones-1' }, edge.link.to);
+  return into && out ? [...before, into, out] : null;
+};
+
+const headphoneCables = ({ graph }: Measured): LinkEdge[] =>
+  [...graph.links.values()].filter(
+    ({ to }) => to.device.model.kind === 'headphones' && to.port.family === 'analogue',
+  );
+
 /** An amplifier of their own for two, where another's headphones hang alone on their socket. */
 export const sharedSocket = (measured: Measured, name: string, personId: string): Attempt[] => {
   const { rig } = measured;
   const amplifierId = freeId('Headphone amplifier', rig.devices);
   const phonesId = freeId(`${name} headphones`, rig.devices);
-  return [...measured.graph.links.values()].flatMap((edge): Attempt[] => {
-    if (edge.to.device.model.kind !== 'headphones' || edge.to.port.family !== 'analogue') return [];
-    const before: SimpleCommand[] = [
-      disconnect(edge),
-      added(amplifierId, 'Headphone amplifier', 'headphone-amplifier-4'),
-      added(phonesId, `${name} headphones`, 'headphones-closed', personId),
-    ];
-    const ready = apply(rig, { type: 'batch', label: 'Add', commands: before });
-    const cables = [
-      join(ready, edge.link.from, { deviceId: amplifierId, portId: 'in' }),
-      join(ready, { deviceId: amplifierId, portId: 'phones-1' }, edge.link.to),
-      join(
-        ready,
-        { deviceId: amplifierId, portId: 'phones-2' },
-        { deviceId: phonesId, portId: 'in' },
-      ),
-    ];
+  return headphoneCables(measured).flatMap((edge): Attempt[] => {
+    const put = beforeHeadphones(measured, edge, amplifierId);
+    if (!put) return [];
+    const before = [...put, added(phonesId, `${name} headphones`, 'headphones-closed', personId)];
+    const phones = join(
+      apply(rig, { type: 'batch', label: 'Add', commands: before }),
+      { deviceId: amplifierId, portId: 'phones-2' },
+      { deviceId: phonesId, portId: 'in' },
+    );
     const listener = measured.device(edge.to.device).name;
-    return cables.every((cable) => cable !== null)
+    return phones
       ? [
           {
             label: `Put a headphone amplifier before ${listener}, and headphones for ${name} on it`,
             kind: 'shared socket',
-            commands: [...before, ...cables],
+            commands: [...before, phones],
           },
         ]
       : [];
   });
+};
+
+/** A headphone amplifier on an output that is free, or before headphones that hang alone on their socket. */
+export const newAmplifier = (measured: Measured): Attempt[] => {
+  const { rig } = measured;
+  const amplifierId = freeId('Headphone amplifier', rig.devices);
+  const before = [added(amplifierId, 'Headphone amplifier', 'headphone-amplifier-4')];
+  return [
+    ...plugs(
+      measured,
+      apply(rig, { type: 'batch', label: 'Add', commands: before }),
+      amplifierId,
+      'a headphone amplifier',
+      before,
+      'Add',
+    ),
+    ...headphoneCables(measured).flatMap((edge): Attempt[] => {
+      const commands = beforeHeadphones(measured, edge, amplifierId);
+      const listener = measured.device(edge.to.device).name;
+      return commands
+        ? [{ label: `Put a headphone amplifier before ${listener}`, kind: 'before', commands }]
+        : [];
+    }),
+  ];
 };
 
 /** A call for somebody elsewhere: on each computer that takes calls, there and back. */

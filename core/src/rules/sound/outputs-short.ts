@@ -1,7 +1,8 @@
-import type { Measured } from '../../passes/measure';
-import { inOrder } from '../../rig';
+import { newAmplifier } from '../../edits/plugging';
+import { measure, type Measured } from '../../passes/measure';
+import { apply, inOrder } from '../../rig';
 import { THE_RIG } from '../about';
-import { soundRule } from '../rule-of';
+import { batchFix, soundRule } from '../rule-of';
 
 interface Count {
   readonly people: number;
@@ -79,6 +80,23 @@ export const outputsShort = soundRule(
           source: 'handbook 2-sound, hearing',
         },
       ];
+    },
+    fixes: (measured) => {
+      // One of each way: the first output that does, not every output that would.
+      const kinds = new Set<string>();
+      return newAmplifier(measured)
+        .filter(({ kind, commands }) => {
+          if (kinds.has(kind)) return false;
+          const after = counted(
+            measure(
+              apply(measured.rig, { type: 'batch', label: 'Try', commands: [...commands] }),
+              measured,
+            ),
+          );
+          if (after.outputs >= after.people) kinds.add(kind);
+          return kinds.has(kind);
+        })
+        .map(({ label, commands }) => batchFix(label, commands));
     },
   },
 );

@@ -248,7 +248,14 @@ ruleCases('sound.outputs-short', {
       rules: { monitoring: 'loudspeakers muted' },
     }),
   },
-  invalid: { 'one socket for two': { rig: listening('interface-2'), level: 'warn', sum: -1 } },
+  invalid: {
+    'one socket for two': {
+      rig: listening('interface-2'),
+      level: 'warn',
+      sum: -1,
+      fixes: ['Add a headphone amplifier to Interface, two microphones, Output 1'],
+    },
+  },
 });
 
 const radio = (lengthMin: number, lengthM = 10) =>
