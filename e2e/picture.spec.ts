@@ -283,8 +283,9 @@ test('Harbour Hall opens, is judged, and follows an edit at once', async ({ page
     '95 m 95%',
   );
   await page.goto(`${demo.url}/rigs/harbour-hall/picture`);
-  await expect(page.getByRole('table', { name: 'Sources and shots' }).getByRole('row')).toHaveCount(
-    10,
+  // A heading, two groups, and nine sources.
+  await expect(page.getByRole('table', { name: 'Cameras and shots' }).getByRole('row')).toHaveCount(
+    12,
   );
   await page.getByLabel('Format of Roaming 1').selectOption('2160p60');
   await expect(verdict(page)).not.toHaveAttribute('data-verdict', '0/6/6');

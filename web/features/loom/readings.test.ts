@@ -1,7 +1,7 @@
 import { analyse, apply, type Rig } from '@echo-loom/core';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
-import { type Reading, READINGS, readingText, stagesByLink } from './readings';
+import { range, type Reading, READINGS, readingText, stagesByLink } from './readings';
 import { findingsOn, itemOf } from './view';
 
 const text = (rig: Rig, reading: Reading, linkId: string): string | null => {
@@ -23,6 +23,13 @@ describe('what stands on a thread', () => {
     expect(text(nightTide(), 'Headroom', HOST)).toBe('12.9'));
   it('several sources on one cable show their range', () =>
     expect(text(nightTide(), 'Level', 'interface-usb-to-computer')).toMatch(/^−\d+…−\d+$/));
+  it.each([
+    [[-20], '−20.0'],
+    [[-20.04, -19.96], '−20.0'],
+    [[-20.4, -19.6], '−20'],
+    [[-24.2, -18.1], '−24…−18'],
+    [[], null],
+  ])('levels of %p are written %s', (levels, written) => expect(range(levels)).toBe(written));
   it('a picture shows its format by its usual name', () =>
     expect(text(secondFiring(), 'Format', 'cohost-camera-hdmi-to-switcher')).toBe('1080p59.94'));
   it('a level that cannot be told shows as a question', () =>

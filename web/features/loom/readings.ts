@@ -24,11 +24,15 @@ export const stagesByLink = (analysis: Analysis): ReadonlyMap<string, readonly S
   return byLink;
 };
 
-const range = (values: readonly number[]): string | null => {
+/** The span of some values as one text. @unit dB */
+export const range = (values: readonly number[]): string | null => {
   if (values.length === 0) return null;
   const low = Math.min(...values);
   const high = Math.max(...values);
-  return figure(low) === figure(high) ? figure(low) : `${figure(low, 0)}…${figure(high, 0)}`;
+  if (figure(low) === figure(high)) return figure(low);
+  const [from, to] = [figure(low, 0), figure(high, 0)];
+  // Ends that are written alike are one figure.
+  return from === to ? from : `${from}…${to}`;
 };
 
 const known = (values: readonly (number | null | undefined)[]): number[] =>

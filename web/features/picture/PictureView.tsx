@@ -70,7 +70,7 @@ export const PictureView = () => {
         <Box flex="1.3" minW="0" width="100%">
           <Flex justify="space-between" align="center" mb="2" gap="3">
             <Text as="h2" fontSize="lg" fontWeight="600">
-              Sources and shots
+              Cameras and shots
             </Text>
             <Box flex="none">
               <ChoiceField
