@@ -3,6 +3,7 @@ import { measure, type Measured, MeasuredRig } from './passes/measure';
 import type { PassOf } from './passes/pass';
 import { figure, type Sum } from './passes/sum';
 import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
+import { cut } from './rig/text';
 import { type Cause, causesOf } from './rules/causes';
 import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
 
@@ -83,7 +84,17 @@ interface Tried {
   readonly isLess: boolean;
 }
 
-const tryFix = (analysis: Analysis, finding: Finding, fix: Fix): Tried | null => {
+/** Longer than this no label of a batch may be. */
+const MOST_LABEL = 200;
+
+/** The same, with a label that can be kept: names of people and devices may make it long. */
+const savable = (fix: Fix): Fix =>
+  fix.command.type === 'batch'
+    ? { ...fix, command: { ...fix.command, label: cut(fix.command.label, MOST_LABEL) } }
+    : fix;
+
+const tryFix = (analysis: Analysis, finding: Finding, given: Fix): Tried | null => {
+  const fix = savable(given);
   const key = findingKey(finding);
   const before = new Map(analysis.findings.map((one) => [findingKey(one), one.level]));
   const pressing = (findings: readonly Finding[]): number =>
@@ -174,7 +185,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
   }
   if (first === undefined) return null;
   const label = `In all ${places.length} places: ${first}, and so on`;
-  return { label, command: { type: 'batch', label: label.slice(0, 200), commands } };
+  return { label, command: { type: 'batch', label: cut(label, MOST_LABEL), commands } };
 };
 
 /** The remedies of a cause: of all its places at once where that can be, and of its first. */

@@ -2,7 +2,7 @@ import { analyse, fixesOf, fixesOfCause, reanalyse } from './analyse';
 import { setForAll } from './edits/gain/set';
 import { pressAll } from './press-for-cases';
 import { randomRig, rigsToBeginFrom } from './random-for-cases';
-import { apply } from './rig';
+import { apply, commandSchema } from './rig';
 import { findingKey } from './rules';
 import { demoRig } from './rules/demo-for-cases';
 import { voice } from './rules/rigs-for-cases';
@@ -31,6 +31,19 @@ describe('press every button', () => {
 });
 
 describe('a remedy', () => {
+  it('can be saved, however long the names in it are', () => {
+    const long = (name: string): string => name.padEnd(80, ' of the long name');
+    let rig = demoRig('second-firing');
+    for (const [personId, { name }] of Object.entries(rig.people))
+      rig = apply(rig, { type: 'changePerson', personId, person: { name: long(name) } });
+    for (const [deviceId, { name }] of Object.entries(rig.devices))
+      rig = apply(rig, { type: 'renameDevice', deviceId, name: long(name) });
+    const analysis = analyse(rig);
+    const offered = analysis.causes.flatMap((cause) => fixesOfCause(analysis, cause));
+    expect(offered.length).toBeGreaterThan(20);
+    for (const { label, command } of offered)
+      expect([label, commandSchema.safeParse(command).error?.message]).toEqual([label, undefined]);
+  });
   // One finding of each rule on each rig; all of them, on more and larger rigs, are `npm run press`.
   const small = starts.filter(({ devices }) => Object.keys(devices).length < 60);
   it('that is offered cures, on 20 random rigs', () => {

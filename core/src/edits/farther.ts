@@ -6,6 +6,7 @@ import { apply, entry, freeId, type Rig, type SimpleCommand } from '../rig';
 import { cable, type CableId, reachM, STOCK_LENGTHS_M } from '../rig/links/cables';
 import type { Fix } from './fix';
 import { join } from './join';
+import { added } from './plugging';
 import { disconnect, otherCables } from './splice';
 
 /** Remedies of a run that its cable does not go, as edits. Lengths in metres, loads in Gb/s. */
@@ -73,15 +74,7 @@ const convert = (
   for (const [index, box] of [near, ...(far ? [far] : [])].entries()) {
     const model = classById(box.classId);
     const deviceId = freeId(`${from.deviceId}-${model.kind}`, now.devices);
-    then({
-      type: 'addDevice',
-      deviceId,
-      name: `${name} ${model.kind}${index === 0 ? '' : ', far end'}`.slice(0, 80),
-      model,
-      settings: {},
-      personId: null,
-      placeId: null,
-    });
+    then(added(deviceId, `${name} ${model.kind}${index === 0 ? '' : ', far end'}`, box.classId));
     const lengthM = index > 0 || isHalfWay ? longM : BESIDE_M;
     if (!then(join(now, at, { deviceId, portId: box.into }, { lengthM }))) return null;
     at = { deviceId, portId: box.out };
@@ -170,9 +163,8 @@ const shorter = (
 };
 
 /**
- * What helps where a cable does not go as far as it is laid: the length that is
- * needed, another cable, converters, and for one that
- * carries nothing at last doing without.
+ * What helps where a cable does not go as far as it is laid: the length that is needed, another cable,
+ * converters, and for one that carries nothing at last doing without.
  * @param gbps load on it; 0 for sound @param is whether it only comes near its reach, is beyond it, or carries
  * nothing at all @param warnShare of its reach from which a cable is warned of
  */

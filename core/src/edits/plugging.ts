@@ -2,6 +2,7 @@ import { classById } from '../catalogue';
 import type { DeviceNode, LinkEdge, PortNode } from '../graph';
 import type { Measured } from '../passes/measure';
 import { apply, entry, freeId, type Kind, type Port, type Rig, type SimpleCommand } from '../rig';
+import { cut } from '../rig/text';
 import { join } from './join';
 import { endOf, goesToCalls, isCard, isFree, isSameLevel } from './sockets';
 import { disconnect } from './splice';
@@ -79,6 +80,9 @@ export const plugs = (
     );
 };
 
+/** Longer than this no name may be: that of a long-named person and what they are given is cut. */
+const MOST_NAME = 80;
+
 /** A device of a class, put into the rig. */
 export const added = (
   deviceId: string,
@@ -88,7 +92,7 @@ export const added = (
 ): SimpleCommand => ({
   type: 'addDevice',
   deviceId,
-  name,
+  name: cut(name, MOST_NAME),
   model: classById(classId),
   settings: {},
   personId,

@@ -1,11 +1,22 @@
 'use client';
 
-import { Box, Button, Flex, Heading, NativeSelect, SimpleGrid, Text } from '@chakra-ui/react';
+import {
+  Box,
+  Button,
+  Flex,
+  Heading,
+  Input,
+  NativeSelect,
+  SimpleGrid,
+  Text,
+} from '@chakra-ui/react';
 import type { Verdict } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
+import { ChoiceField } from '@/ui/ChoiceField';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
+import { arranged, isOrder, type Order, ORDERS } from './arranged';
 import { shelfDo, type Deed } from './door';
 import { Everything } from './Everything';
 import { ImportButton } from './ImportButton';
@@ -61,6 +72,9 @@ export const Shelf = ({
 }: Props) => {
   const router = useRouter();
   const [asking, setAsking] = useState<Asking | null>(null);
+  const [query, setQuery] = useState('');
+  const [order, setOrder] = useState<Order>('latest');
+  const shown = arranged(items, query, order);
   const [, startTransition] = useTransition();
   const act = (deed: Deed, done?: () => void) =>
     startTransition(async () => {
@@ -141,8 +155,40 @@ export const Shelf = ({
             </Button>
           </Box>
         )}
+        {items.length > 1 && (
+          <Flex gap="3" mb="4" wrap="wrap" align="center">
+            <Input
+              type="search"
+              size="sm"
+              width="240px"
+              aria-label="Find a rig by its name"
+              placeholder="Find a rig"
+              value={query}
+              onChange={(event) => setQuery(event.target.value)}
+            />
+            <ChoiceField
+              inCell
+              width="130px"
+              label="Order of the shelf"
+              value={order}
+              options={ORDERS}
+              onChoose={(next) => isOrder(next) && setOrder(next)}
+            />
+            <Text fontSize="sm" color="ink.soft" role="status">
+              {query.trim() === '' ? '' : `${shown.length} of ${items.length}`}
+            </Text>
+          </Flex>
+        )}
+        {items.length > 0 && shown.length === 0 && (
+          <Text>
+            No rig is called that.{' '}
+            <Button size="sm" variant="outline" onClick={() => setQuery('')}>
+              Show all
+            </Button>
+          </Text>
+        )}
         <SimpleGrid columns={{ base: 1, sm: 2, lg: 3 }} gap="4">
-          {items.map((item) =>
+          {shown.map((item) =>
             item.is === 'unreadable' ? (
               <UnreadableCard key={item.id} id={item.id} why={item.why} changed={item.changed} />
             ) : (

@@ -3,6 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { field } from '@/ui/in-browser-for-tests';
 import { drawWithRouter } from '@/ui/router-for-tests';
+import { arranged } from './arranged';
 import { inDialog, serverThat } from './server-for-tests';
 import { type ReadableItem, Shelf } from './Shelf';
 
@@ -29,6 +30,45 @@ const shelf = (items: readonly ReadableItem[] = [tide]) =>
       putAway={0}
     />,
   );
+
+describe('the shelf', () => {
+  const rig = (name: string, stops: number): ReadableItem => ({
+    ...tide,
+    id: name,
+    name,
+    verdict: { stops, warns: 0, notes: 0 },
+  });
+  const three = [rig('Rig 10', 0), rig('Night Tide', 3), rig('rig 9', 1)];
+  const names = () =>
+    screen.queryAllByRole('article').map((card) => card.getAttribute('aria-label'));
+  it('is as it comes, latest first, until somebody orders it by name or by what is wrong', async () => {
+    shelf(three);
+    expect(names()).toEqual(['Rig 10', 'Night Tide', 'rig 9']);
+    await userEvent.selectOptions(field('Order of the shelf'), 'By name');
+    expect(names()).toEqual(['Night Tide', 'rig 9', 'Rig 10']);
+    await userEvent.selectOptions(field('Order of the shelf'), 'Worst first');
+    expect(names()).toEqual(['Night Tide', 'rig 9', 'Rig 10']);
+  });
+  it('finds rigs by the words of their names, and says so where there is none', async () => {
+    shelf(three);
+    await userEvent.type(field('Find a rig by its name'), '9 rig');
+    expect(names()).toEqual(['rig 9']);
+    expect(screen.getByText('1 of 3')).toBeTruthy();
+    await userEvent.type(field('Find a rig by its name'), ' nothing');
+    expect(names()).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
+    expect(names()).toHaveLength(3);
+  });
+  it('asks nothing where there is one rig', () => {
+    shelf();
+    expect(screen.queryByLabelText('Find a rig by its name')).toBeNull();
+  });
+  it('keeps in sight what cannot be read, unless a name is looked for', () => {
+    const broken = { is: 'unreadable', id: 'broken', why: 'no document', changed: 'now' } as const;
+    expect(arranged([...three, broken], '', 'name')[0]).toBe(broken);
+    expect(arranged([...three, broken], 'rig', 'name')).not.toContain(broken);
+  });
+});
 
 describe('a new rig', () => {
   it('is made with the name that was typed, and opened', async () => {

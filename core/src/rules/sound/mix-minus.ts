@@ -65,7 +65,7 @@ const openAll = (measured: Measured, loops: readonly Thread[]): Fix[] => {
         .flatMap((way) => way[Math.min(index, way.length - 1)] ?? [])
         .map((fix) => [fix.label, fix]),
     );
-    const label = [...chosen.keys()].join('; ').slice(0, 200);
+    const label = [...chosen.keys()].join('; ');
     const [first, ...more] = [...chosen.values()];
     const commands = [...chosen.values()].flatMap(({ command }) =>
       command.type === 'batch' || command.type === 'revert' ? [] : [command],

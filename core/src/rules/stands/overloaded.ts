@@ -60,7 +60,7 @@ export const overloaded = eachStandsRule<Loaded>(
       }
       if (loadKg > bears || off.length === 0) return [];
       const names = off.map(({ name, massKg }) => `${name} (${figure(massKg, 1)} kg)`);
-      const label = `Take ${names.join(' and ')} off it`.slice(0, 200);
+      const label = `Take ${names.join(' and ')} off it`;
       return [
         {
           label,

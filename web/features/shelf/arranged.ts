@@ -1,0 +1,43 @@
+import type { ReadableItem, ShelfItem } from './Shelf';
+
+/** Orders of the shelf, and what each is called. */
+export const ORDERS = [
+  { value: 'latest', label: 'Latest first' },
+  { value: 'name', label: 'By name' },
+  { value: 'worst', label: 'Worst first' },
+] as const;
+export type Order = (typeof ORDERS)[number]['value'];
+
+export const isOrder = (text: string): text is Order => ORDERS.some(({ value }) => value === text);
+
+const byName = new Intl.Collator('en', { sensitivity: 'base', numeric: true });
+
+const worse = (a: ReadableItem, b: ReadableItem): number =>
+  b.verdict.stops - a.verdict.stops ||
+  b.verdict.warns - a.verdict.warns ||
+  b.verdict.notes - a.verdict.notes;
+
+/**
+ * The rigs whose name holds every word of a query, in an order. What cannot be read has no name: it stands first
+ * as long as nothing is looked for.
+ * @param items latest first, as the server gives them
+ */
+export const arranged = (
+  items: readonly ShelfItem[],
+  query: string,
+  order: Order,
+): readonly ShelfItem[] => {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+  const readable = items.filter(
+    (item): item is ReadableItem =>
+      item.is === 'readable' && words.every((word) => item.name.toLowerCase().includes(word)),
+  );
+  const unreadable = words.length > 0 ? [] : items.filter(({ is }) => is === 'unreadable');
+  if (order === 'latest') return words.length > 0 ? readable : items;
+  return [
+    ...unreadable,
+    ...readable.sort(
+      (a, b) => (order === 'worst' ? worse(a, b) : 0) || byName.compare(a.name, b.name),
+    ),
+  ];
+};
