@@ -6,6 +6,7 @@ import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
 import { cut } from './rig/text';
 import { type Cause, causesOf } from './rules/causes';
 import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
+import { simpleOf } from './edits/fix';
 
 export interface Verdict {
   readonly stops: number;
@@ -156,9 +157,6 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
     }),
   ];
 };
-
-const simpleOf = ({ command }: Fix): readonly SimpleCommand[] =>
-  command.type === 'batch' ? command.commands : command.type === 'revert' ? [] : [command];
 
 /** More commands than this no batch may hold. */
 const MOST_COMMANDS = 500;

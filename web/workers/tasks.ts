@@ -1,4 +1,6 @@
 import {
+  type AllFree,
+  allFree,
   analyse,
   type Analysis,
   type Answers,
@@ -126,6 +128,11 @@ export class EngineTasks {
   /** What would break at another size; null where everything stands at it. */
   sizeStudy(size: Size): SizeStudy | null {
     return studySize(this.present(), size);
+  }
+
+  /** Everything that helps and costs nothing. @param leaveOut labels of steps that are not wanted */
+  allFree(leaveOut: readonly string[], onProgress?: Progress): AllFree {
+    return allFree(this.present(), leaveOut, onProgress);
   }
 
   /** What to do next; null where nothing presses, or nothing on offer helps. */

@@ -90,6 +90,7 @@ describe('the engine’s tasks', () => {
       tasks.remedies(stage.index),
       tasks.sizeStudy(2160),
       tasks.nextStep(),
+      tasks.allFree([]),
     ])
       expect(structuredClone(answer)).toEqual(answer);
   });

@@ -1,4 +1,4 @@
-import type { Command } from '../rig';
+import type { Command, SimpleCommand } from '../rig';
 
 /** A remedy as edits that can be applied. */
 export interface Fix {
@@ -9,3 +9,7 @@ export interface Fix {
   /** A way out for want of a better: offered only where nothing else cures */
   readonly isLast?: true;
 }
+
+/** What a remedy is made of; none for one that takes something back. */
+export const simpleOf = ({ command }: Pick<Fix, 'command'>): readonly SimpleCommand[] =>
+  command.type === 'batch' ? command.commands : command.type === 'revert' ? [] : [command];

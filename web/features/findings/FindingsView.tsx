@@ -15,6 +15,7 @@ import { useRouter } from 'next/navigation';
 import { memo, useState } from 'react';
 import { useGrowing } from '@/ui/useGrowing';
 import { FindingCard } from './FindingCard';
+import { FreePanel } from './FreePanel';
 
 const AREA_OPTIONS = AREA_IDS.map((area) => [area, AREAS[area]] as const);
 const LEVELS: readonly (readonly [Level, string])[] = [
@@ -114,6 +115,7 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
           {causes.length} of {analysis.causes.length}
         </Text>
       </Flex>
+      {analysis.causes.length > 0 && <FreePanel analysis={analysis} />}
       {causes.length === 0 && (
         <Text>
           {analysis.findings.length === 0

@@ -75,6 +75,33 @@ describe('a finding', () => {
   });
 });
 
+describe('all that is free', () => {
+  const look = () =>
+    userEvent.click(screen.getByRole('button', { name: 'Look at all that is free' }));
+  const region = () => screen.findByRole('region', { name: 'All that is free' }, { timeout: SLOW });
+  it('is looked at, without what is not wanted, and done as one edit that is taken back at once', async () => {
+    const { session } = drawWithRig(demo('night-tide'), <FindingsView rigId="a-rig" />);
+    const before = session.store.getState();
+    await look();
+    const first = within(await region()).getAllByRole('checkbox').length;
+    await userEvent.click(within(await region()).getAllByRole('checkbox')[0] ?? document.body);
+    const shown = await region();
+    expect(within(shown).getAllByRole('checkbox', { checked: false })).toHaveLength(1);
+    expect(first).toBeGreaterThan(2);
+    await userEvent.click(within(shown).getByRole('button', { name: /^Do all/ }));
+    const { verdict } = session.store.getState().analysis;
+    expect(verdict.warns).toBeLessThan(before.analysis.verdict.warns);
+    session.undo();
+    expect(session.store.getState().rig).toEqual(before.rig);
+  });
+  it('can be left alone', async () => {
+    drawWithRig(demo('night-tide'), <FindingsView rigId="a-rig" />);
+    await look();
+    await userEvent.click(within(await region()).getByRole('button', { name: 'Not now' }));
+    expect(screen.getByRole('button', { name: 'Look at all that is free' })).toBeTruthy();
+  });
+});
+
 describe('the findings', () => {
   const count = () => screen.queryAllByRole('article').length;
   const all = (number: number) => waitFor(() => expect(count()).toBe(number), { timeout: SLOW });

@@ -1,0 +1,52 @@
+import { analyse } from '../analyse';
+import { costOf } from '../passes/money';
+import { apply, commandSchema, type Rig } from '../rig';
+import { demoRig } from '../rules/demo-for-cases';
+import { voice } from '../rules/rigs-for-cases';
+import { allFree } from './all-free';
+
+const taken = (rig: Rig, leaveOut: readonly string[] = []) => {
+  const { steps, after } = allFree(analyse(rig), leaveOut);
+  const command = {
+    type: 'batch' as const,
+    label: 'All that is free',
+    commands: steps.flatMap(({ commands }) => [...commands]),
+  };
+  return { steps, after, command };
+};
+
+describe('all that is free', () => {
+  it('is nothing where all is well', () =>
+    expect(allFree(analyse(voice().build())).steps).toEqual([]));
+  it('is the gain that is turned up, not the booster that is bought', () => {
+    const { steps } = taken(voice({ settings: { 'gain-1': 40 } }).build());
+    expect(steps.map(({ label }) => label)).toEqual([
+      expect.stringMatching(/^Set Interface, .* dB for Mic$/),
+    ]);
+  });
+  it.each(['night-tide', 'second-firing', 'harbour-hall'])(
+    '%s: as one edit it costs nothing and gives the verdict that was foretold',
+    (name) => {
+      const rig = demoRig(name);
+      const { steps, after, command } = taken(rig);
+      expect(steps.length).toBeGreaterThan(2);
+      expect(commandSchema.parse(command)).toEqual(command);
+      expect(costOf(rig, command)).toBeLessThanOrEqual(0);
+      const before = analyse(rig).verdict;
+      expect(analyse(apply(rig, command)).verdict).toEqual(after);
+      expect(after.stops).toBeLessThanOrEqual(before.stops);
+      expect(after.stops + after.warns).toBeLessThan(before.stops + before.warns);
+    },
+  );
+  it('goes without a step that is not wanted: the kiln’s fan has to run', () => {
+    const rig = demoRig('second-firing');
+    const fan = 'Switch Kiln fan off during the show';
+    expect(taken(rig).steps.map(({ label }) => label)).toContain(fan);
+    expect(taken(rig, [fan]).steps.map(({ label }) => label)).not.toContain(fan);
+  });
+  it('tells how far it is', () => {
+    const told: number[] = [];
+    const { steps } = allFree(analyse(demoRig('night-tide')), [], (found) => told.push(found));
+    expect(told).toEqual(steps.map((_, index) => index + 1));
+  });
+});

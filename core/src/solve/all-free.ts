@@ -1,0 +1,62 @@
+import { type Analysis, fixesOfCause, reanalyse, type Verdict } from '../analyse';
+import { type Fix, simpleOf } from '../edits/fix';
+import { costOf } from '../passes/money';
+import { apply, type SimpleCommand } from '../rig';
+
+/** One remedy among those that cost nothing. */
+export interface FreeStep {
+  /** What it is called; with it the step can be left out */
+  readonly label: string;
+  /** Of the finding it cures */
+  readonly title: string;
+  readonly commands: readonly SimpleCommand[];
+}
+
+/** Everything that helps and costs nothing, one after the other, and what comes of it. */
+export interface AllFree {
+  readonly steps: readonly FreeStep[];
+  /** The verdict once all of them are taken */
+  readonly after: Verdict;
+}
+
+/** More commands than this no batch may hold; the rest is left for another time. */
+const MOST_COMMANDS = 500;
+
+/**
+ * The remedies that cost nothing and make nothing worse, each tried on what the last has left, the worst
+ * findings first. What is offered for want of a better is left for somebody to decide.
+ * @param leaveOut labels of steps that are not wanted
+ * @param onProgress how many have been found, of how many findings there are
+ */
+export const allFree = (
+  analysis: Analysis,
+  leaveOut: readonly string[] = [],
+  onProgress?: (found: number, of: number) => void,
+): AllFree => {
+  const steps: FreeStep[] = [];
+  let now = analysis;
+  let count = 0;
+  const next = (): (FreeStep & { readonly fix: Fix }) | null => {
+    for (const cause of now.causes) {
+      const fix = fixesOfCause(now, cause).find(
+        (one) =>
+          !one.isWorse &&
+          !one.isLast &&
+          !leaveOut.includes(one.label) &&
+          costOf(now.rig, one.command) <= 0,
+      );
+      const commands = fix ? simpleOf(fix) : [];
+      if (fix && commands.length > 0 && count + commands.length <= MOST_COMMANDS)
+        return { fix, label: fix.label, title: cause.title, commands };
+    }
+    return null;
+  };
+  for (let step = next(); step; step = next()) {
+    const { fix, ...kept } = step;
+    steps.push(kept);
+    count += kept.commands.length;
+    now = reanalyse(now, apply(now.rig, fix.command));
+    onProgress?.(steps.length, analysis.causes.length);
+  }
+  return { steps, after: now.verdict };
+};
