@@ -4,7 +4,7 @@ import type { CoverageLine } from '../passes/coverage/line';
 import { voiceSources } from '../passes/coverage/threads';
 import { measure, type Measured } from '../passes/measure';
 import { knobsOf, voices } from '../passes/sound/ladder';
-import { apply, type Command, Refusal, type Rig, type SimpleCommand } from '../rig';
+import { apply, type Command, Refusal, type SimpleCommand } from '../rig';
 import { attempts } from './attempts';
 import type { Fix } from './fix';
 import { setWithSharers } from './gain/set';
@@ -14,7 +14,7 @@ const MOST_TRIES = 120;
 const MOST_LAST_TRIES = 20;
 
 /** Combinations of knobs tried for one voice here; the rest of a remedy is tried as well. */
-const MOST_SETTINGS = 20_000;
+const MOST_SETTINGS = 4_000;
 
 /**
  * Sets whoever is newly heard, by the search behind “set it for me”, so that the remedy leaves a level and
@@ -22,12 +22,15 @@ const MOST_SETTINGS = 20_000;
  * @param speaks sources whose level counts @param turns devices whose knobs may be turned; null = any
  */
 const withGains = (
-  rig: Rig,
+  measured: Measured,
   commands: readonly SimpleCommand[],
   speaks: ReadonlySet<string>,
   turns: ReadonlySet<string> | null,
 ): readonly SimpleCommand[] => {
-  let now = measure(apply(rig, { type: 'batch', label: 'Try', commands: [...commands] }));
+  let now = measure(
+    apply(measured.rig, { type: 'batch', label: 'Try', commands: [...commands] }),
+    measured,
+  );
   const all = [...commands];
   const done = new Set<string>();
   for (const stage of voices(now)) {
@@ -103,12 +106,12 @@ export const remedies = (measured: Measured, line: CoverageLine): Fix[] => {
         ? attempt.commands
         : line.verdict === 'partly'
           ? withGains(
-              measured.rig,
+              measured,
               attempt.commands,
               new Set(voiceSources(measured, line.subject.id).map(({ id }) => id)),
               added,
             )
-          : withGains(measured.rig, attempt.commands, added, null);
+          : withGains(measured, attempt.commands, added, null);
     const command: Command = { type: 'batch', label: attempt.label, commands: [...commands] };
     fixes.push({ label: attempt.label, command });
     if (fixes.length === 2) break;

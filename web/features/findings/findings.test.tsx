@@ -7,7 +7,7 @@ import { EngineQueue } from '@/workers/queue';
 import { FindingCard } from './FindingCard';
 import { FindingsView } from './FindingsView';
 
-const SLOW = 20_000;
+const SLOW = 40_000;
 const rig = demo('second-firing');
 
 /** A rig with one finding of a code, its card, and what it would do. */

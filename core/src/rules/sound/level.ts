@@ -105,7 +105,7 @@ export const converterLevelAt = (
   converterLevels(measured).find((level) => level.stage.index === stageIndex);
 
 /** Most combinations tried for an edit that is itself only tried. */
-const MOST_SETTINGS = 60_000;
+const MOST_SETTINGS = 10_000;
 
 /**
  * An edit with every gain of its voice set for it, by the search behind “set it for me”.
