@@ -1,7 +1,7 @@
 import { type Analysis, fixesOfCause, reanalyse, type Verdict } from '../analyse';
 import { type Fix, simpleOf } from '../edits/fix';
-import { costOf } from '../passes/money';
 import { apply, type SimpleCommand } from '../rig';
+import { isFree } from './free';
 
 /** One remedy among those that cost nothing. */
 export interface FreeStep {
@@ -40,10 +40,7 @@ export const allFree = (
     for (const cause of now.causes) {
       const fix = fixesOfCause(now, cause).find(
         (one) =>
-          !one.isWorse &&
-          !one.isLast &&
-          !leaveOut.includes(one.label) &&
-          costOf(now.rig, one.command) <= 0,
+          !one.isWorse && !one.isLast && !leaveOut.includes(one.label) && isFree(now.rig, one),
       );
       const commands = fix ? simpleOf(fix) : [];
       if (fix && commands.length > 0 && count + commands.length <= MOST_COMMANDS)

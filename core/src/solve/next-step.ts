@@ -4,6 +4,7 @@ import { costOf } from '../passes/money';
 import { apply, Refusal } from '../rig';
 import type { Cause } from '../rules/causes';
 import { findingKey } from '../rules';
+import { isFree } from './free';
 
 /** The one edit that gains most now. */
 export interface NextStep {
@@ -16,6 +17,8 @@ export interface NextStep {
   readonly warnsGone: number;
   /** What it adds to what is to be paid, in the studio's currency */
   readonly cost: number;
+  /** Whether it needs nothing but hands; what has no price is not free */
+  readonly isFree: boolean;
 }
 
 /** So many causes are looked at, the worst first; whoever reads the answer is not kept waiting. */
@@ -34,6 +37,7 @@ const stepFor = (analysis: Analysis, cause: Cause): NextStep | null => {
       stopsGone: analysis.verdict.stops - verdict.stops,
       warnsGone: analysis.verdict.warns - verdict.warns,
       cost: costOf(analysis.rig, fix.command),
+      isFree: isFree(analysis.rig, fix),
     };
   } catch (error) {
     if (error instanceof Refusal) return null;

@@ -15,7 +15,7 @@ export const gainText = (step: Step, money: (amount: number) => string): string 
   [
     counted(step.stopsGone, 'stop'),
     counted(step.warnsGone, 'warning'),
-    step.cost === 0 ? 'free' : money(step.cost),
+    step.isFree ? 'free' : step.cost > 0 ? money(step.cost) : null,
   ]
     .filter((part) => part !== null)
     .join(', ');

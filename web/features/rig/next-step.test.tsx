@@ -12,6 +12,7 @@ const step = (stopsGone: number, warnsGone: number, cost: number): Step => ({
   stopsGone,
   warnsGone,
   cost,
+  isFree: cost === 0,
 });
 
 describe('what to do next', () => {
@@ -20,6 +21,7 @@ describe('what to do next', () => {
     [step(2, 0, 180), '2 stops gone, €180'],
     [step(1, 1, 0), '1 stop gone, 1 warning gone, free'],
     [step(0, 3, 20), '3 warnings gone, €20'],
+    [{ ...step(1, 0, 0), isFree: false }, '1 stop gone'],
   ])('is told with what comes of it: %#', (given, text) =>
     expect(gainText(given, money)).toBe(text),
   );

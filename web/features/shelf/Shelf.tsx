@@ -13,12 +13,12 @@ import {
 import type { Verdict } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
-import { ChoiceField } from '@/ui/ChoiceField';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
-import { arranged, isOrder, type Order, ORDERS } from './arranged';
+import { arranged, type Order } from './arranged';
 import { shelfDo, type Deed } from './door';
 import { Everything } from './Everything';
+import { FindRig } from './FindRig';
 import { ImportButton } from './ImportButton';
 import { RigCard } from './RigCard';
 import { RigNameDialog } from './RigNameDialog';
@@ -156,36 +156,14 @@ export const Shelf = ({
           </Box>
         )}
         {items.length > 1 && (
-          <Flex gap="3" mb="4" wrap="wrap" align="center">
-            <Input
-              type="search"
-              size="sm"
-              width="240px"
-              aria-label="Find a rig by its name"
-              placeholder="Find a rig"
-              value={query}
-              onChange={(event) => setQuery(event.target.value)}
-            />
-            <ChoiceField
-              inCell
-              width="130px"
-              label="Order of the shelf"
-              value={order}
-              options={ORDERS}
-              onChoose={(next) => isOrder(next) && setOrder(next)}
-            />
-            <Text fontSize="sm" color="ink.soft" role="status">
-              {query.trim() === '' ? '' : `${shown.length} of ${items.length}`}
-            </Text>
-          </Flex>
-        )}
-        {items.length > 0 && shown.length === 0 && (
-          <Text>
-            No rig is called that.{' '}
-            <Button size="sm" variant="outline" onClick={() => setQuery('')}>
-              Show all
-            </Button>
-          </Text>
+          <FindRig
+            query={query}
+            order={order}
+            shown={shown.length}
+            of={items.length}
+            onQuery={setQuery}
+            onOrder={setOrder}
+          />
         )}
         <SimpleGrid columns={{ base: 1, sm: 2, lg: 3 }} gap="4">
           {shown.map((item) =>
