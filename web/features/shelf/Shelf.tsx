@@ -1,15 +1,6 @@
 'use client';
 
-import {
-  Box,
-  Button,
-  Flex,
-  Heading,
-  Input,
-  NativeSelect,
-  SimpleGrid,
-  Text,
-} from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, NativeSelect, SimpleGrid, Text } from '@chakra-ui/react';
 import type { Verdict } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
@@ -17,6 +8,7 @@ import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
 import { arranged, type Order } from './arranged';
 import { shelfDo, type Deed } from './door';
+import { EmptyShelf } from './EmptyShelf';
 import { Everything } from './Everything';
 import { FindRig } from './FindRig';
 import { ImportButton } from './ImportButton';
@@ -141,20 +133,7 @@ export const Shelf = ({
         </Flex>
       </Flex>
       <Box as="main">
-        {items.length === 0 && (
-          <Box borderWidth="1px" borderColor="rule" bg="paper.card" p="8" textAlign="center">
-            <Text fontWeight="600" fontSize="lg">
-              The shelf is empty.
-            </Text>
-            <Text mt="1" mb="4">
-              A rig is one studio: its cameras, microphones and everything between them and the
-              audience. Start from a blank one, from a starting point, or import a file.
-            </Text>
-            <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>
-              New rig
-            </Button>
-          </Box>
-        )}
+        {items.length === 0 && <EmptyShelf onNew={() => setAsking({ what: 'new' })} />}
         {items.length > 1 && (
           <FindRig
             query={query}
