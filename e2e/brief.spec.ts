@@ -17,7 +17,7 @@ const answersAsked = async (page: Page): Promise<number> =>
     .filter({ visible: true })
     .count()) + 1;
 const complete = async (page: Page) => {
-  await page.getByRole('link', { name: 'Brief' }).click();
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await expect(page.getByRole('status').filter({ hasText: 'needs are met' })).toHaveText(
     /^All \d+ needs are met\.$/,
   );

@@ -24,7 +24,7 @@ test('Night Tide: the ladder in figures, what should I buy, and the opposite ans
   await page.getByLabel(/mic-1: EIN/).fill('-118');
   await page.keyboard.press('Enter');
   await saved(page);
-  await page.getByRole('link', { name: 'Gain' }).click();
+  await page.getByRole('link', { name: 'Gain', exact: true }).click();
   await page.getByRole('button', { name: 'Try everything and compare' }).click();
   await expect(page.locator('[data-remedy="A booster after Host mic"]')).toContainText(
     'lowers the noise by 8.1 dB',
@@ -90,7 +90,7 @@ test('an empty rig says what a gain needs', async ({ page, empty }) => {
   await page.getByRole('textbox', { name: 'Name' }).fill('No voice');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This rig is empty.')).toBeVisible();
-  await page.getByRole('link', { name: 'Gain' }).click();
+  await page.getByRole('link', { name: 'Gain', exact: true }).click();
   await expect(page.getByText('No voice reaches a converter yet.')).toBeVisible();
 });
 

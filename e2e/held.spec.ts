@@ -31,7 +31,7 @@ test('from an empty rig, by keys: a card, a lens, an instrument, a pedal, and un
   const setting = page.getByRole('group', { name: 'Setting 1' });
   await setting.getByLabel('How it is set').fill('2.10');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Picture' }).press('Enter');
+  await page.getByRole('link', { name: 'Picture', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Plan its shot' }).press('Enter');
   const unsaid = page.getByRole('article', { name: 'Which lens has not been said' });
   await unsaid.getByRole('button', { name: /^Add 50 mm, fast/ }).press('Enter');
@@ -44,12 +44,12 @@ test('from an empty rig, by keys: a card, a lens, an instrument, a pedal, and un
   await expect(
     page.getByRole('article', { name: '0.30 m, and the lens focuses from 0.45 m' }),
   ).toBeVisible();
-  await page.getByRole('link', { name: 'People' }).press('Enter');
+  await page.getByRole('link', { name: 'People', exact: true }).press('Enter');
   await page.getByLabel('Add an instrument').selectOption('Upright piano');
   const piano = page.getByRole('group', { name: 'Upright piano' });
   await expect(piano.getByLabel('Played, at 1 m')).toHaveValue('76');
   await expect(piano.getByText('Wears glasses')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Panel' }).press('Enter');
+  await page.getByRole('link', { name: 'Panel', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Add a pedal or tablet' }).press('Enter');
   await expect(page.getByRole('group', { name: 'Pedal' })).toBeVisible();
   await saved(page);

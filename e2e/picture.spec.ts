@@ -235,9 +235,9 @@ test('from an empty rig: picture, shot, scene and button with the keyboard, undo
   const bytes = async () =>
     (await page.request.get(`${rigUrl.replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
   const blank = await bytes();
-  await page.getByRole('link', { name: 'Picture' }).click();
+  await page.getByRole('link', { name: 'Picture', exact: true }).click();
   await expect(page.getByText('No picture yet.')).toBeVisible();
-  await page.getByRole('link', { name: 'Loom' }).click();
+  await page.getByRole('link', { name: 'Loom', exact: true }).click();
   await expect(page.getByText('This rig is empty.')).toBeVisible();
   await page.keyboard.press('a');
   await expect(page.getByRole('dialog', { name: 'Add a device' })).toBeVisible();
@@ -245,7 +245,7 @@ test('from an empty rig: picture, shot, scene and button with the keyboard, undo
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.getByRole('button', { name: /^Studio box camera/ }).first()).toBeVisible();
-  await page.getByRole('link', { name: 'Picture' }).focus();
+  await page.getByRole('link', { name: 'Picture', exact: true }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Plan its shot' }).focus();
   await page.keyboard.press('Enter');
@@ -261,7 +261,7 @@ test('from an empty rig: picture, shot, scene and button with the keyboard, undo
   await page.getByRole('button', { name: 'Add a picture' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-scene]')).toContainText('a picture does not arrive');
-  await page.getByRole('link', { name: 'Panel' }).focus();
+  await page.getByRole('link', { name: 'Panel', exact: true }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Put every scene on it' }).focus();
   await page.keyboard.press('Enter');

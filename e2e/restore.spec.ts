@@ -20,7 +20,7 @@ test('everything goes out as one file and comes back; what was put away comes ba
   await page.goto(`${empty.url}/away`);
   await page.getByRole('button', { name: 'Put Keeper back' }).click();
   await expect(page.getByText('Nothing is put away.')).toBeVisible();
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await expect(page.getByRole('article', { name: 'Keeper' })).toBeVisible();
   await make(empty, 'Later');
 

@@ -85,7 +85,7 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await page.getByRole('button', { name: 'Make the rig' }).click();
   // The one note asks for the line out of the building to be measured.
   await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/1');
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   const more = async (name: string, item: string) => {
     await page.getByRole('button', { name: `More for ${name}`, exact: true }).click();
     await page.getByRole('menuitem', { name: item }).click();

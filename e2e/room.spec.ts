@@ -9,7 +9,7 @@ test('from an empty database: a room is begun, sized by keys alone, treated, and
   await page.getByLabel('Name').fill('Box room');
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.waitForURL(/\/rigs\//);
-  await page.getByRole('link', { name: 'Room' }).click();
+  await page.getByRole('link', { name: 'Room', exact: true }).click();
   await expect(page.getByText('The room is not drawn yet.')).toBeVisible();
   await page.getByRole('button', { name: /^Box room/ }).press('Enter');
   await expect(page.getByRole('heading', { name: /^Rings for/ })).toBeVisible();

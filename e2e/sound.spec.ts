@@ -62,7 +62,7 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
       buffer: Buffer.from(rigToJson(workedSound())),
     });
   await page.waitForURL(/\/rigs\//);
-  await page.getByRole('link', { name: 'Sound' }).click();
+  await page.getByRole('link', { name: 'Sound', exact: true }).click();
   await expect(
     page.getByRole('table', { name: 'Bleed' }).locator('[data-line="cardioid"]'),
   ).toContainText('−38.5');
@@ -78,12 +78,12 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   await expect(
     page.getByRole('img', { name: /^Static curve of Strip: threshold −24\.0 dBu, 3\.0 to 1/ }),
   ).toBeVisible();
-  await page.getByRole('link', { name: 'Gain' }).click();
+  await page.getByRole('link', { name: 'Gain', exact: true }).click();
   await page.locator('[data-voice^="omni>"]').getByRole('button').click();
   await expect(page.locator('[data-rung="Omni"]')).toContainText('−49.8 dBu');
   await expect(page.locator('[data-rung="Omni"]')).toContainText('−111.8 dBu');
   await expect(page.locator('[data-voice^="omni>"]')).toContainText('61.9 dB');
-  await page.getByRole('link', { name: 'Monitoring' }).click();
+  await page.getByRole('link', { name: 'Monitoring', exact: true }).click();
   await expect(page.locator('[data-ear="host"]')).toContainText('113.8 dB');
 });
 
@@ -141,7 +141,7 @@ test('from nothing, by the keyboard: a noise is named, measured and placed, and 
   await page.getByRole('textbox', { name: 'Name' }).fill('Shed');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This rig is empty.')).toBeVisible();
-  await page.getByRole('link', { name: 'Sound' }).press('Enter');
+  await page.getByRole('link', { name: 'Sound', exact: true }).press('Enter');
   await expect(page.getByText('No microphone is plugged in yet.')).toBeVisible();
   await page.getByLabel('Volume').fill('60');
   await page.keyboard.press('Tab');
@@ -157,7 +157,7 @@ test('from nothing, by the keyboard: a noise is named, measured and placed, and 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: 'Seen from above: Fan at 3 by 0 m' })).toBeVisible();
   await saved(page);
-  await page.getByRole('link', { name: 'History' }).press('Enter');
+  await page.getByRole('link', { name: 'History', exact: true }).press('Enter');
   for (const says of [
     'Changed what is known of the room.',
     'Added Noise 1 to what makes noise.',
