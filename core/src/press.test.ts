@@ -20,14 +20,11 @@ describe('press every button', () => {
         expect(fixesOfCause(after, cause).every(({ isWorse }) => isWorse)).toBe(true);
     },
   );
-  it.each([1, 2, 3, 4, 5, 6, 7, 8])(
-    'random rig %s never goes in a circle and never gets worse',
-    (seed) => {
-      const { isCircle, worse, before, after } = pressAll(randomRig(seed, starts));
-      expect([isCircle, worse]).toEqual([false, []]);
-      expect(after.verdict.stops).toBeLessThanOrEqual(before.verdict.stops);
-    },
-  );
+  it.each([1, 2, 3, 4, 5])('random rig %s never goes in a circle and never gets worse', (seed) => {
+    const { isCircle, worse, before, after } = pressAll(randomRig(seed, starts));
+    expect([isCircle, worse]).toEqual([false, []]);
+    expect(after.verdict.stops).toBeLessThanOrEqual(before.verdict.stops);
+  });
 });
 
 describe('a remedy', () => {
