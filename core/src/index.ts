@@ -152,7 +152,7 @@ export {
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type Placing, placeAll } from './solve/placing/place';
-export { type AllFree, allFree } from './solve/all-free';
+export { type AllFree, allFree, type FreeStep } from './solve/all-free';
 export { type NextStep, nextStep } from './solve/next-step';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

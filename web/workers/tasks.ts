@@ -130,7 +130,7 @@ export class EngineTasks {
     return studySize(this.present(), size);
   }
 
-  /** Everything that helps and costs nothing. @param leaveOut labels of steps that are not wanted */
+  /** Everything that helps and costs nothing. @param leaveOut keys of findings that stay */
   allFree(leaveOut: readonly string[], onProgress?: Progress): AllFree {
     return allFree(this.present(), leaveOut, onProgress);
   }

@@ -1,11 +1,13 @@
 import { type Analysis, fixesOfCause, reanalyse, type Verdict } from '../analyse';
 import { type Fix, simpleOf } from '../edits/fix';
 import { apply, type SimpleCommand } from '../rig';
+import { findingKey } from '../rules';
 import { isFree } from './free';
 
 /** One remedy among those that cost nothing. */
 export interface FreeStep {
-  /** What it is called; with it the step can be left out */
+  /** Of the finding it cures, as `findingKey` gives it; by it the step can be left out */
+  readonly key: string;
   readonly label: string;
   /** Of the finding it cures */
   readonly title: string;
@@ -25,7 +27,7 @@ const MOST_COMMANDS = 500;
 /**
  * The remedies that cost nothing and make nothing worse, each tried on what the last has left, the worst
  * findings first. What is offered for want of a better is left for somebody to decide.
- * @param leaveOut labels of steps that are not wanted
+ * @param leaveOut keys of findings that are not to be mended here
  * @param onProgress how many have been found, of how many findings there are
  */
 export const allFree = (
@@ -38,13 +40,14 @@ export const allFree = (
   let count = 0;
   const next = (): (FreeStep & { readonly fix: Fix }) | null => {
     for (const cause of now.causes) {
+      const key = findingKey(cause.finding);
+      if (leaveOut.includes(key)) continue;
       const fix = fixesOfCause(now, cause).find(
-        (one) =>
-          !one.isWorse && !one.isLast && !leaveOut.includes(one.label) && isFree(now.rig, one),
+        (one) => !one.isWorse && !one.isLast && isFree(now.rig, one),
       );
       const commands = fix ? simpleOf(fix) : [];
       if (fix && commands.length > 0 && count + commands.length <= MOST_COMMANDS)
-        return { fix, label: fix.label, title: cause.title, commands };
+        return { fix, key, label: fix.label, title: cause.title, commands };
     }
     return null;
   };

@@ -1,24 +1,30 @@
 'use client';
 
 import { Box, Button, Checkbox, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, verdictText } from '@echo-loom/core';
+import { type Analysis, type FreeStep, verdictText } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';
 
+type Named = Pick<FreeStep, 'key' | 'label'>;
+
 /** Everything that helps and costs nothing, looked at first, then done as one edit. */
 export const FreePanel = ({ analysis }: { readonly analysis: Analysis }) => {
   const { run } = useRigSession();
-  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  const [leftOut, setLeftOut] = useState<readonly Named[]>([]);
   const search = useSearch({
     analysis,
-    ask: (tasks, onProgress) => tasks.allFree(leftOut, onProgress),
+    ask: (tasks, onProgress) =>
+      tasks.allFree(
+        leftOut.map(({ key }) => key),
+        onProgress,
+      ),
   });
   const free = search.at.state === 'done' ? search.at.value : null;
-  const look = (without: readonly string[]) => {
+  const look = (without: readonly Named[]) => {
     setLeftOut(without);
-    search.start(without.join('\n'));
+    search.start(without.map(({ key }) => key).join(' '));
   };
   const count = free?.steps.length ?? 0;
   return (
@@ -44,18 +50,18 @@ export const FreePanel = ({ analysis }: { readonly analysis: Analysis }) => {
               : `${count} ${count === 1 ? 'step costs' : 'steps cost'} nothing. Then: ` +
                 `${verdictText(free.after).toLowerCase()}.`}
           </Text>
-          {[...free.steps.map(({ label }) => label), ...leftOut].map((label, index) => (
+          {[...free.steps, ...leftOut].map(({ key, label }, index) => (
             <Checkbox.Root
-              key={`${label} ${index}`}
+              key={`${key} ${index}`}
               size="sm"
               display="flex"
               mt="1"
-              checked={!leftOut.includes(label)}
+              checked={leftOut.every((other) => other.key !== key)}
               onCheckedChange={({ checked }) =>
                 look(
                   checked === true
-                    ? leftOut.filter((other) => other !== label)
-                    : [...leftOut, label],
+                    ? leftOut.filter((other) => other.key !== key)
+                    : [...leftOut, { key, label }],
                 )
               }
             >
