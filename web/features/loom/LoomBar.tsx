@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { memo } from 'react';
-import { READINGS, READING_UNITS } from './readings';
+import { READINGS } from './readings';
 import type { Grouping } from './rows';
 import { useLoomView } from './view';
 
@@ -11,10 +11,19 @@ interface Props {
   readonly hasFindings: boolean;
   readonly onConnect: () => void;
   readonly onStep: (by: 1 | -1) => void;
+  readonly isFiltering: boolean;
+  readonly onFilter: () => void;
 }
 
 /** Above the chart: what the figures on the threads say, how rows are grouped, and the next thing to do. */
-export const LoomBar = memo(function LoomBar({ grouping, hasFindings, onConnect, onStep }: Props) {
+export const LoomBar = memo(function LoomBar({
+  grouping,
+  hasFindings,
+  onConnect,
+  onStep,
+  isFiltering,
+  onFilter,
+}: Props) {
   const view = useLoomView();
   return (
     <Flex align="center" gap="3" px="4" py="2" wrap="wrap" className="screen-only">
@@ -57,9 +66,6 @@ export const LoomBar = memo(function LoomBar({ grouping, hasFindings, onConnect,
           );
         })}
       </Flex>
-      <Text fontSize="xs" color="ink.soft" display={{ base: 'none', xl: 'block' }}>
-        {READING_UNITS[view.reading]}
-      </Text>
       <Flex ml="auto" gap="2" align="center" wrap="wrap">
         <NativeSelect.Root size="sm" width="170px">
           <NativeSelect.Field
@@ -83,6 +89,12 @@ export const LoomBar = memo(function LoomBar({ grouping, hasFindings, onConnect,
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
+        <Button size="sm" variant="outline" aria-expanded={isFiltering} onClick={onFilter}>
+          Filter{' '}
+          <Text as="kbd" fontSize="xs" color="ink.soft">
+            f
+          </Text>
+        </Button>
         <Button size="sm" variant="outline" disabled={!hasFindings} onClick={() => onStep(1)}>
           Next finding{' '}
           <Text as="kbd" fontSize="xs" color="ink.soft">

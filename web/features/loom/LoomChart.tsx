@@ -1,35 +1,43 @@
 'use client';
 
 import type { Analysis } from '@echo-loom/core';
-import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
+import { type KeyboardEvent, type RefObject, useCallback, useEffect, useMemo } from 'react';
 import styles from './loom.module.css';
-import { BarLabels, FindingMarks, GroupHeads, RecordingMarks } from './LoomLabels';
-import { ARROWS, isArrow, keyOf, LEVEL_WORDS, recordingDevices, worstByItem } from './marks';
+import { BarLabels, FindingMarks, RecordingMarks } from './LoomLabels';
+import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem, worstOf } from './marks';
+import { NodeBox } from './NodeBox';
 import type { LoomLayout, LoomNode, LoomStrand } from './parts';
 import { type Reading, readingText, stagesByLink } from './readings';
-import { READING_WIDTH } from './sizes';
+import { ReadingTag } from './ReadingTag';
+import type { Shown } from './shown';
+import { StickyNames } from './StickyNames';
 import { Strands } from './Strands';
 import { type Item, sameItem, useLoomView } from './view';
-import { DRAW_ALL, meets, useWindow } from './visible';
+import { DRAW_ALL, meets, useAside, useWindow } from './visible';
 import { walk } from './walk';
-
-/** Letters beyond which a reading is written smaller, so that it fits its place. */
-const LONG_READING = 7;
 
 interface Props {
   readonly analysis: Analysis;
   readonly layout: LoomLayout;
   readonly reading: Reading;
+  /** What stands on the chosen thread; null where none is chosen and nothing is dimmed */
+  readonly lit: Shown | null;
+  readonly scroll: RefObject<HTMLDivElement | null>;
   readonly onOpen: (item: Item) => void;
 }
 
+const elementOf = (scroll: HTMLElement | null, item: Item): HTMLElement | null =>
+  scroll?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(item))}"]`) ?? null;
+
 /** The loom itself: pegs and bars in computed places, threads between them, a reading on each. */
-export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
-  const scroll = useRef<HTMLDivElement>(null);
+export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Props) => {
   const selected = useLoomView((view) => view.selected);
   const select = useLoomView((view) => view.select);
   const toggleFold = useLoomView((view) => view.toggleFold);
-  const seen = useWindow(scroll, layout.nodes.length + layout.strands.length > DRAW_ALL);
+  const zoom = useLoomView((view) => view.zoom);
+  const isLarge = layout.nodes.length + layout.strands.length > DRAW_ALL;
+  const seen = useWindow(scroll, isLarge, zoom);
+  useAside(scroll);
   const stages = useMemo(() => stagesByLink(analysis), [analysis]);
   const worst = useMemo(() => worstByItem(analysis), [analysis]);
   const recording = useMemo(() => recordingDevices(analysis), [analysis]);
@@ -37,12 +45,16 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
   const focusable = selected ?? (first ? { kind: 'device' as const, id: first.deviceId } : null);
 
   useEffect(() => {
-    if (!selected) return;
-    const element = scroll.current?.querySelector<HTMLElement>(
-      `[data-item="${CSS.escape(keyOf(selected))}"]`,
-    );
-    element?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, [selected]);
+    if (selected)
+      elementOf(scroll.current, selected)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [selected, scroll]);
+
+  const reach = useCallback(
+    (item: Item) => {
+      if (!sameItem(item, useLoomView.getState().selected)) select(item);
+    },
+    [select],
+  );
 
   const move = (event: KeyboardEvent) => {
     if (!isArrow(event.key) || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -50,98 +62,34 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     const next = focusable && walk(layout, focusable, ARROWS[event.key]);
     if (!next) return;
     select(next);
-    requestAnimationFrame(() =>
-      scroll.current
-        ?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(next))}"]`)
-        ?.focus(),
-    );
+    requestAnimationFrame(() => elementOf(scroll.current, next)?.focus());
   };
 
-  const itemProps = (item: Item, label: string) => {
-    const level = worst.get(keyOf(item));
-    return {
-      'data-item': keyOf(item),
-      tabIndex: sameItem(item, focusable) ? 0 : -1,
-      'aria-label': `${label}${level ? `, ${LEVEL_WORDS[level]}` : ''}`,
-      'aria-pressed': sameItem(item, selected),
-      onClick: () => onOpen(item),
-      onFocus: () => !sameItem(item, selected) && select(item),
-    };
-  };
+  const levelOfNode = ({ deviceId, members }: LoomNode) =>
+    worstOf((members ?? [deviceId]).map((id) => worst.get(`device:${id}`)));
+  const levelOfStrand = ({ linkIds }: LoomStrand) =>
+    worstOf(linkIds.map((id) => worst.get(`link:${id}`)));
+  const isNodeDim = ({ deviceId, members }: LoomNode) =>
+    lit !== null && !(members ?? [deviceId]).some((id) => lit.devices.has(id));
+  const isStrandDim = ({ linkIds }: LoomStrand) =>
+    lit !== null && !linkIds.some((id) => lit.links.has(id));
 
-  const node = (at: LoomNode) => {
-    const item: Item = { kind: 'device', id: at.deviceId };
-    const label = at.folds
-      ? `${at.folds} sources`
-      : at.shape === 'return'
-        ? `To ${at.name}`
-        : at.name;
-    const classes = [
-      styles.node,
-      at.shape === 'bar' && styles.bar,
-      at.shape === 'outlet' && styles.outlet,
-      at.shape === 'return' && styles.return,
-      at.folds && styles.folded,
-      sameItem(item, selected) && styles.selected,
-    ];
-    const place = { left: at.x, top: at.y, width: at.width, height: at.height };
-    if (at.folds)
-      return (
-        <button
-          key={at.key}
-          type="button"
-          className={classes.filter(Boolean).join(' ')}
-          style={place}
-          onClick={() => toggleFold(at.groupId ?? '')}
-          aria-label={`Unfold ${label}`}
-          tabIndex={-1}
-        >
-          <span>{label}</span>
-        </button>
-      );
-    return (
-      <button
-        key={at.key}
-        type="button"
-        className={classes.filter(Boolean).join(' ')}
-        style={place}
-        title={at.name}
-        {...itemProps(item, label)}
-      >
-        {at.shape !== 'bar' && <span>{label}</span>}
-      </button>
-    );
-  };
-
-  const readingOn = (strand: LoomStrand) => {
-    const item: Item = { kind: 'link', id: strand.linkId };
-    const text = readingText(analysis, reading, strand.linkId, stages.get(strand.linkId) ?? []);
-    const label = `${strand.fromPort} to ${strand.toPort}: ${reading.toLowerCase()} ${text ?? 'not known here'}`;
-    return (
-      <button
-        key={strand.linkId}
-        type="button"
-        className={`${styles.reading} ${sameItem(item, selected) ? styles.selected : ''}`}
-        style={{ left: strand.x1 + 4, top: strand.y1 - 12, width: READING_WIDTH }}
-        title={`${strand.fromPort} → ${strand.toPort}`}
-        {...itemProps(item, label)}
-      >
-        {text === null ? (
-          <i />
-        ) : (
-          <span className={text.length > LONG_READING ? styles.long : undefined}>{text}</span>
-        )}
-      </button>
-    );
-  };
-
-  const visibleNodes = layout.nodes.filter((at) =>
+  const nodes = layout.nodes.filter((at) =>
     meets(seen, at.x, at.y, at.x + at.width, at.y + at.height),
   );
-  const visibleStrands = layout.strands.filter((at) =>
+  const strands = layout.strands.filter((at) =>
     meets(seen, at.x1, Math.min(at.y1, at.y2), at.x2, Math.max(at.y1, at.y2)),
   );
-  const selectedLink = selected?.kind === 'link' ? selected.id : null;
+  const threads = (layer: 'behind' | 'bridges') => (
+    <Strands
+      strands={strands}
+      width={layout.width}
+      height={layout.height}
+      selectedLink={selected?.kind === 'link' ? selected.id : null}
+      isDim={isStrandDim}
+      layer={layer}
+    />
+  );
 
   return (
     <div
@@ -153,8 +101,14 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
     >
       <div
         className={styles.chart}
-        style={{ width: layout.width, height: layout.height, minWidth: '100%' }}
+        style={{ width: layout.width, height: layout.height, minWidth: '100%', zoom }}
       >
+        <StickyNames
+          groups={layout.groups}
+          nodes={nodes}
+          width={layout.width}
+          toggleFold={toggleFold}
+        />
         <div className={styles.titles} style={{ width: layout.width, minWidth: '100%' }}>
           {layout.columns.map(
             (column) =>
@@ -165,26 +119,49 @@ export const LoomChart = ({ analysis, layout, reading, onOpen }: Props) => {
               ),
           )}
         </div>
-        <Strands
-          strands={visibleStrands}
-          width={layout.width}
-          height={layout.height}
-          selectedLink={selectedLink}
-          layer="behind"
+        {threads('behind')}
+        {nodes.map((at) => {
+          const item: Item = { kind: 'device', id: at.deviceId };
+          return (
+            <NodeBox
+              key={at.key}
+              at={at}
+              level={levelOfNode(at)}
+              isSelected={sameItem(item, selected)}
+              isStop={sameItem(item, focusable)}
+              isDim={isNodeDim(at)}
+              onOpen={onOpen}
+              onReach={reach}
+              onUnfold={toggleFold}
+            />
+          );
+        })}
+        {threads('bridges')}
+        <BarLabels nodes={nodes} />
+        {strands.map((strand) => {
+          const item: Item = { kind: 'link', id: strand.linkId };
+          return (
+            <ReadingTag
+              key={strand.linkId}
+              strand={strand}
+              reading={reading}
+              text={readingText(analysis, reading, strand.linkId, stages.get(strand.linkId) ?? [])}
+              level={levelOfStrand(strand)}
+              isSelected={sameItem(item, selected)}
+              isStop={sameItem(item, focusable)}
+              isDim={isStrandDim(strand)}
+              onOpen={onOpen}
+              onReach={reach}
+            />
+          );
+        })}
+        <RecordingMarks nodes={nodes} recording={recording} />
+        <FindingMarks
+          nodes={nodes}
+          strands={strands}
+          levelOfNode={levelOfNode}
+          levelOfStrand={levelOfStrand}
         />
-        <GroupHeads layout={layout} toggleFold={toggleFold} />
-        {visibleNodes.map(node)}
-        <Strands
-          strands={visibleStrands}
-          width={layout.width}
-          height={layout.height}
-          selectedLink={selectedLink}
-          layer="bridges"
-        />
-        <BarLabels nodes={visibleNodes} />
-        {visibleStrands.map(readingOn)}
-        <RecordingMarks nodes={visibleNodes} recording={recording} />
-        <FindingMarks nodes={visibleNodes} strands={visibleStrands} worst={worst} />
       </div>
     </div>
   );

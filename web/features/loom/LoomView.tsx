@@ -1,21 +1,28 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { useCallback, useDeferredValue, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { AddDevice } from '@/features/menu/AddDevice';
 import { Connect } from '@/features/menu/Connect';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { SideSheet } from '@/features/sheet/SideSheet';
+import { Dock } from './Dock';
+import { FilterBar } from './FilterBar';
 import { LoomBar } from './LoomBar';
 import { LoomChart } from './LoomChart';
-import { READINGS } from './readings';
+import { READING_UNITS, READINGS } from './readings';
+import { isFiltered, shownBy } from './shown';
+import { useFindingSteps } from './useFindingSteps';
 import { useLayout } from './useLayout';
-import { itemOf, sameItem, useLoomView, type Item } from './view';
+import { useThread } from './useThread';
+import { useZoom } from './useZoom';
+import { useLoomView, type Item } from './view';
+import { WayLine } from './WayLine';
 
 /** The home view of a rig: a chart to read, from source to destination, with its findings in their places. */
 export const LoomView = () => {
-  const { run, store } = useRigSession();
+  const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const view = useLoomView();
   const { selected, select, dialog, open } = view;
@@ -27,8 +34,12 @@ export const LoomView = () => {
     deviceId: string | null;
     portId: string | null;
   }>({ deviceId: null, portId: null });
-  const layout = useLayout(analysis, view.grouping, view.folded);
+  const shownThreads = useMemo(() => shownBy(analysis, view.filter), [analysis, view.filter]);
+  const layout = useLayout(analysis, view.grouping, view.folded, shownThreads);
+  const [isFiltering, setFiltering] = useState(() => isFiltered(view.filter));
   const chart = useRef<HTMLDivElement>(null);
+  const scroll = useRef<HTMLDivElement>(null);
+  const zooming = useZoom(scroll, layout);
 
   const shown: Item | null =
     selected &&
@@ -37,6 +48,7 @@ export const LoomView = () => {
       : analysis.graph.links.has(selected.id))
       ? selected
       : null;
+  const chosen = useThread(analysis, shown);
   // The chart is drawn first: the sheet beside it may follow an instant later.
   const later = useDeferredValue(analysis);
   const openSheet = useCallback(
@@ -65,30 +77,14 @@ export const LoomView = () => {
     [open],
   );
   const connectSelected = useCallback(() => connect(null), [connect]);
-  const stepFinding = useCallback(
-    (by: 1 | -1) => {
-      const now = store.getState().analysis;
-      const items = now.findings
-        .map((finding) => itemOf(now, finding))
-        .filter((item): item is Item => item !== null);
-      const distinct = items.filter(
-        (item, index) => items.findIndex((other) => sameItem(item, other)) === index,
-      );
-      const here = distinct.findIndex((item) => sameItem(item, useLoomView.getState().selected));
-      const next =
-        distinct[
-          here < 0
-            ? by === 1
-              ? 0
-              : distinct.length - 1
-            : (here + by + distinct.length) % distinct.length
-        ];
-      if (next) {
-        select(next);
+  const stepFinding = useFindingSteps(
+    useCallback(
+      (item: Item) => {
+        select(item);
         setSheet(({ opening }) => ({ open: true, opening }));
-      }
-    },
-    [select, store],
+      },
+      [select],
+    ),
   );
   const remove = () => {
     if (!shown) return;
@@ -107,6 +103,10 @@ export const LoomView = () => {
   useHotkeys('delete', remove);
   useHotkeys(['[', 'bracketleft'], () => stepFinding(-1), { useKey: true });
   useHotkeys([']', 'bracketright'], () => stepFinding(1), { useKey: true });
+  useHotkeys(['+', '='], zooming.nearer, { useKey: true });
+  useHotkeys('-', zooming.farther, { useKey: true });
+  useHotkeys('0', zooming.fit);
+  useHotkeys('f', () => setFiltering((is) => !is));
   useHotkeys('1,2,3,4,5', (event) => {
     const reading = READINGS[Number(event.key) - 1];
     if (reading) view.setReading(reading);
@@ -120,7 +120,12 @@ export const LoomView = () => {
         onConnect={connectSelected}
         onStep={stepFinding}
         hasFindings={analysis.findings.length > 0}
+        isFiltering={isFiltering}
+        onFilter={() => setFiltering(!isFiltering)}
       />
+      {(isFiltering || shownThreads !== null) && (
+        <FilterBar analysis={analysis} threads={shownThreads?.threads ?? null} />
+      )}
       <Flex flex="1" minH="0" position="relative" ref={chart}>
         {isEmpty ? (
           <Box m="auto" textAlign="center" maxW="42ch" p="6">
@@ -135,11 +140,17 @@ export const LoomView = () => {
               Add a device
             </Button>
           </Box>
+        ) : layout.nodes.length === 0 ? (
+          <Text m="auto" p="6">
+            No thread is left. Choose fewer conditions, or show all.
+          </Text>
         ) : (
           <LoomChart
             analysis={analysis}
             layout={layout}
             reading={view.reading}
+            lit={chosen.lit}
+            scroll={scroll}
             onOpen={openSheet}
           />
         )}
@@ -153,6 +164,24 @@ export const LoomView = () => {
           />
         )}
       </Flex>
+      {!isEmpty && (
+        <Dock layout={layout} scroll={scroll} zooming={zooming}>
+          {chosen.threads.length === 0 ? (
+            <Text fontSize="xs" color="ink.soft" display={{ base: 'none', md: 'block' }}>
+              {view.reading}: {READING_UNITS[view.reading]}. A source or a cable chooses its thread.
+            </Text>
+          ) : (
+            <WayLine
+              analysis={analysis}
+              threads={chosen.threads}
+              at={chosen.at}
+              onStep={chosen.step}
+              reading={view.reading}
+              onPick={openSheet}
+            />
+          )}
+        </Dock>
+      )}
       {dialog === 'add' && <AddDevice rig={analysis.rig} onClose={() => open(null)} />}
       {dialog === 'connect' && (
         <Connect

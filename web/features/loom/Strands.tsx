@@ -48,12 +48,14 @@ interface Props {
   readonly width: number;
   readonly height: number;
   readonly selectedLink: string | null;
+  /** Threads beside the chosen one are drawn pale */
+  readonly isDim: (strand: LoomStrand) => boolean;
   /** Bridges are drawn over the bars they pass, everything else behind */
   readonly layer: 'behind' | 'bridges';
 }
 
 /** The threads: picture solid and thick, analogue sound single, digital sound double, data dashed. */
-export const Strands = ({ strands, width, height, selectedLink, layer }: Props) => (
+export const Strands = ({ strands, width, height, selectedLink, isDim, layer }: Props) => (
   <svg
     className={styles.threads}
     width={width}
@@ -69,7 +71,7 @@ export const Strands = ({ strands, width, height, selectedLink, layer }: Props) 
         const colour =
           strand.linkId === selectedLink
             ? 'var(--chakra-colors-madder)'
-            : `var(--chakra-colors-${COLOURS[strand.family]})`;
+            : `var(--chakra-colors-${isDim(strand) ? 'rule' : COLOURS[strand.family]})`;
         return (
           <g key={strand.linkId} fill="none">
             <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke + 5} />

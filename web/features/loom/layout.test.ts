@@ -8,6 +8,7 @@ import {
   STARTING_POINTS,
   type StartingPoint,
 } from '@echo-loom/core';
+import { harbourHall } from '../../../demo/harbour-hall';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
 import { layOut } from './layout';
@@ -15,7 +16,6 @@ import type { LoomLayout, LoomNode } from './parts';
 import { rowsOf } from './rows';
 import { PEG_WIDTH, READING_WIDTH } from './sizes';
 import { isLaidOutAlike } from './useLayout';
-import { walk } from './walk';
 
 const made = (point: StartingPoint): Rig => {
   const built = build(point.answers(point.name));
@@ -32,6 +32,7 @@ const laid = (
 const RIGS: readonly (readonly [string, Rig])[] = [
   ['Night Tide', nightTide()],
   ['Second Firing', secondFiring()],
+  ['Harbour Hall', harbourHall()],
   ...STARTING_POINTS.map((point) => [point.name, made(point)] as const),
 ];
 const both = RIGS.flatMap(([name, rig]) =>
@@ -106,6 +107,28 @@ describe.each(both)('%s', (_name, rig, wish) => {
         ]);
     }
   });
+  it('lets every thread leave its box and enter its box, each at a height of its own', () => {
+    const byKey = new Map(layout.nodes.map((node) => [node.key, node]));
+    const ports = new Set<string>();
+    for (const { linkId, fromKey, toKey, x1, y1, x2, y2 } of layout.strands) {
+      const [from, to] = [byKey.get(fromKey), byKey.get(toKey)];
+      if (!from || !to) throw new Error(`${linkId} ends in the air`);
+      expect([linkId, x1 === from.x + from.width && x2 === to.x]).toEqual([linkId, true]);
+      expect([linkId, y1 >= from.y && y1 <= from.y + from.height]).toEqual([linkId, true]);
+      expect([linkId, y2 >= to.y && y2 <= to.y + to.height]).toEqual([linkId, true]);
+      for (const port of [`out ${fromKey} ${y1}`, `in ${toKey} ${y2}`]) {
+        expect([linkId, port, ports.has(port)]).toEqual([linkId, port, false]);
+        ports.add(port);
+      }
+    }
+  });
+  it('draws no two threads over each other', () => {
+    for (const [index, a] of layout.strands.entries())
+      for (const b of layout.strands.slice(index + 1)) {
+        const together = Math.abs(a.y1 - b.y1) < 6 && a.x1 < b.bendX && b.x1 < a.bendX;
+        expect([a.linkId, b.linkId, together]).toEqual([a.linkId, b.linkId, false]);
+      }
+  });
   it('keeps readings on different rows apart', () => {
     for (const [index, a] of layout.strands.entries())
       for (const b of layout.strands.slice(index + 1))
@@ -151,14 +174,33 @@ describe('the loom', () => {
     expect(back?.deviceId).toBe('historian-call');
     expect(back?.x).toBeGreaterThan(nodeOf(layout, 'historian-call').x);
   });
-  it('folds a group into one peg and keeps its cables', () => {
-    const open = laid(secondFiring(), 'owner');
-    const group = open.groups.find(({ size }) => size > 1);
-    if (!group) throw new Error('no group to fold');
-    const folded = laid(secondFiring(), 'owner', new Set([group.id]));
-    expect(folded.nodes.find(({ folds }) => folds)?.folds).toBe(group.size);
-    expect(folded.strands).toHaveLength(open.strands.length);
+  it('folds a group into one box, with one line to each device its cables lead to', () => {
+    const open = laid(secondFiring(), 'family');
+    const folded = laid(secondFiring(), 'family', new Set(['sound']));
+    const box = folded.nodes.find(({ folds }) => folds);
+    expect(box?.folds).toBe(4);
+    // What carries one source onward is inside as well: the booster and both strips.
+    expect([...(box?.members ?? [])].sort()).toEqual(
+      ['booster', 'cohost-mic', 'host-mic', 'potter-mic', 'strip-1', 'strip-2', 'wheel-mic'].sort(),
+    );
+    const out = folded.strands.filter(({ fromKey }) => fromKey === 'group:sound');
+    expect(out.map(({ toKey, linkIds }) => [toKey, linkIds.length])).toEqual([['interface', 4]]);
     expect(folded.height).toBeLessThan(open.height);
+  });
+  it('knows how far the row of a source goes straight on, past the pegs on it', () => {
+    const layout = laid(secondFiring());
+    expect(nodeOf(layout, 'wheel-mic').rowEnd).toBe(nodeOf(layout, 'interface').x);
+    expect(nodeOf(layout, 'host-camera').rowEnd).toBe(nodeOf(layout, 'switcher').x);
+    expect(nodeOf(layout, 'interface').rowEnd).toBeUndefined();
+  });
+  it('draws only what it is asked for, and every thread of it', () => {
+    const analysis = analyse(secondFiring());
+    const links = new Set(['host-mic-out-to-interface']);
+    const devices = new Set(['host-mic', 'interface']);
+    const layout = layOut(analysis, null, NOTHING_FOLDED, { devices, links });
+    expect(layout.nodes.map(({ key }) => key).sort()).toEqual(['host-mic', 'interface']);
+    expect(layout.strands.map(({ linkId }) => linkId)).toEqual(['host-mic-out-to-interface']);
+    expect(layout.columns).toHaveLength(2);
   });
   it('gives a device nobody has connected a group of its own', () => {
     const rig = new RigDraft('Case').device('screen', 'display-monitor').build();
@@ -225,51 +267,4 @@ describe('rows', () => {
       'Pictures',
       'Sound',
     ]));
-});
-
-describe('walking with the arrows', () => {
-  const layout = laid(nightTide());
-  const mic = { kind: 'device', id: 'host-mic' } as const;
-  it('goes along a thread, device to cable to device, and back', () => {
-    const cable = walk(layout, mic, 'right');
-    expect(cable).toEqual({ kind: 'link', id: 'host-mic-out-to-interface' });
-    expect(cable && walk(layout, cable, 'right')).toEqual({ kind: 'device', id: 'interface' });
-    expect(cable && walk(layout, cable, 'left')).toEqual(mic);
-  });
-  it('goes across threads to the next row and stops at the edge', () => {
-    const column = layout.nodes
-      .filter((node) => node.column === nodeOf(layout, 'host-mic').column)
-      .sort((a, b) => a.y - b.y)
-      .map(({ deviceId }) => deviceId);
-    const visited: string[] = [];
-    for (
-      let at = walk(layout, { kind: 'device', id: column[0] ?? '' }, 'down');
-      at;
-      at = walk(layout, at, 'down')
-    )
-      visited.push(at.id);
-    expect(visited).toEqual(column.slice(1));
-    expect(walk(layout, { kind: 'device', id: column[0] ?? '' }, 'up')).toBeNull();
-    expect(walk(layout, mic, 'left')).toBeNull();
-  });
-  it('starts at the first device where what was selected is gone', () =>
-    expect(walk(layout, { kind: 'device', id: 'removed' }, 'right')).toEqual({
-      kind: 'device',
-      id: layout.nodes[0]?.deviceId,
-    }));
-  it('reaches every device of the rig', () => {
-    const reached = new Set<string>(['host-mic']);
-    const open = [{ kind: 'device', id: 'host-mic' } as NonNullable<ReturnType<typeof walk>>];
-    const seen = new Set<string>();
-    for (let at = open.pop(); at; at = open.pop()) {
-      if (seen.has(`${at.kind} ${at.id}`)) continue;
-      seen.add(`${at.kind} ${at.id}`);
-      if (at.kind === 'device') reached.add(at.id);
-      for (const direction of ['left', 'right', 'up', 'down'] as const) {
-        const next = walk(layout, at, direction);
-        if (next) open.push(next);
-      }
-    }
-    expect([...reached].sort()).toEqual(layout.nodes.map(({ deviceId }) => deviceId).sort());
-  });
 });

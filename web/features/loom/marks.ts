@@ -22,6 +22,12 @@ export const worstByItem = (analysis: Analysis): ReadonlyMap<string, Level> => {
   return worst;
 };
 
+const LEVEL_ORDER: readonly Level[] = ['stop', 'warn', 'note'];
+
+/** The worst of some levels. @returns undefined where there is none */
+export const worstOf = (levels: readonly (Level | undefined)[]): Level | undefined =>
+  LEVEL_ORDER.find((level) => levels.includes(level));
+
 /** Devices that make a file themselves of something that reaches them, or that they see. */
 export const recordingDevices = (analysis: Analysis): ReadonlySet<string> =>
   new Set(analysis.traced.threads.flatMap(({ end }) => (end.port.records ? [end.device.id] : [])));

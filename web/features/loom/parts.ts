@@ -18,11 +18,18 @@ export interface LoomNode {
   readonly label?: { readonly y: number; readonly height: number };
   /** Sources a folded group stands for */
   readonly folds?: number;
+  /** Devices inside a folded group */
+  readonly members?: readonly string[];
   readonly groupId?: string;
+  /** Of a source: where its row stops going straight on */
+  readonly rowEnd?: number;
 }
 
 export interface LoomStrand {
+  /** The first of its cables, by which it is known */
   readonly linkId: string;
+  /** Every cable it stands for: several where a folded group is drawn as one line */
+  readonly linkIds: readonly string[];
   readonly fromKey: string;
   readonly toKey: string;
   readonly family: PortFamily;
@@ -75,12 +82,16 @@ export interface PlacedDevice {
   top: number;
   bottom: number;
   readonly folds?: number;
+  readonly members?: readonly string[];
   readonly groupId?: string;
 }
 
+/** Cables drawn as one thread: more than one only out of a folded group. */
+export type Bundle = readonly [LinkEdge, ...LinkEdge[]];
+
 /** A thread with its row and columns, before columns have widths. */
 export interface OpenStrand {
-  readonly edge: LinkEdge;
+  readonly edges: Bundle;
   readonly fromKey: string;
   readonly fromColumn: number;
   readonly toColumn: number;

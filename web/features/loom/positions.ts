@@ -16,6 +16,17 @@ const STEP_TITLES: Readonly<Record<Step, string>> = {
 
 const widthOf = (device: PlacedDevice): number => (device.shape === 'bar' ? BAR_WIDTH : PEG_WIDTH);
 
+/** From the end of a bar to its first port. @unit px */
+const ENTRY_MARGIN = 8;
+/** Before a box, where a thread turns into its port. @unit px */
+const BEND = 18;
+
+/** Where a thread enters a box: at its own height on a bar that reaches there, else at the bar's nearest end. */
+const entryOf = ({ shape, y, height }: LoomNode, threadY: number): number =>
+  shape === 'bar'
+    ? Math.min(Math.max(threadY, y + ENTRY_MARGIN), y + height - ENTRY_MARGIN)
+    : y + height / 2;
+
 /** The longest part of a bar between the bridges over it. */
 const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; height: number } => {
   const cuts = strands
@@ -36,6 +47,27 @@ const freePart = (bar: LoomNode, strands: readonly LoomStrand[]): { y: number; h
     if (height > best.height) best = { y, height };
   });
   return best;
+};
+
+/** How far a source's row goes straight on: through pegs, up to a bar or a bend. @unit px */
+const rowEnds = (
+  nodes: readonly LoomNode[],
+  strands: readonly LoomStrand[],
+): ReadonlyMap<string, number> => {
+  const leaving = new Map<string, LoomStrand[]>();
+  for (const strand of strands)
+    leaving.set(strand.fromKey, [...(leaving.get(strand.fromKey) ?? []), strand]);
+  const byKey = new Map(nodes.map((node) => [node.key, node]));
+  const endOf = (node: LoomNode): number =>
+    (leaving.get(node.key) ?? []).reduce((end, strand) => {
+      const isStraight = Math.abs(strand.y1 - strand.y2) < 0.5;
+      if (!isStraight) return Math.max(end, strand.bendX);
+      const to = byKey.get(strand.toKey);
+      return Math.max(end, to?.shape === 'peg' ? endOf(to) : strand.x2);
+    }, node.x + node.width);
+  return new Map(
+    nodes.filter(({ groupId }) => groupId !== undefined).map((node) => [node.key, endOf(node)]),
+  );
 };
 
 /** Gives every column its width and turns rows and lanes into positions. */
@@ -91,6 +123,7 @@ export const measureUp = (
     width: widthOf(device),
     height: device.bottom - device.top,
     ...(device.folds === undefined ? {} : { folds: device.folds }),
+    ...(device.members === undefined ? {} : { members: device.members }),
     ...(device.groupId === undefined ? {} : { groupId: device.groupId }),
   }));
   const byKey = new Map(nodes.map((node) => [node.key, node]));
@@ -98,15 +131,16 @@ export const measureUp = (
   for (const node of nodes) byColumn.set(node.column, [...(byColumn.get(node.column) ?? []), node]);
 
   const drawn = strands.flatMap((strand): LoomStrand[] => {
-    const { edge } = strand;
+    const [edge] = strand.edges;
     const toKey = strand.toReturn ? `${edge.to.device.id}>${edge.id}` : edge.to.device.id;
     const from = byKey.get(strand.fromKey);
     const to = byKey.get(toKey);
     if (!from || !to) return [];
     const x1 = from.x + from.width;
     const x2 = to.x;
-    const y2 = to.shape === 'bar' ? strand.y : to.y + to.height / 2;
-    const bendX = Math.max(x1 + READING_WIDTH + 2, (columns[strand.toColumn]?.x ?? x2) - 18);
+    const y2 = entryOf(to, strand.y);
+    // It turns just before its own lane, and bridges what stands in the lanes before it.
+    const bendX = Math.max(x1 + READING_WIDTH + 2, x2 - BEND);
     const bridges: { x: number; width: number }[] = [];
     for (let at = from.column; at <= strand.toColumn; at++)
       for (const node of byColumn.get(at) ?? [])
@@ -122,6 +156,7 @@ export const measureUp = (
     return [
       {
         linkId: edge.id,
+        linkIds: strand.edges.map(({ id }) => id),
         fromKey: from.key,
         toKey,
         family: edge.from.port.family,
@@ -136,9 +171,12 @@ export const measureUp = (
       },
     ];
   });
-  const named = nodes.map((node): LoomNode =>
-    node.shape === 'bar' ? { ...node, label: freePart(node, drawn) } : node,
-  );
+  const ends = rowEnds(nodes, drawn);
+  const named = nodes.map((node): LoomNode => {
+    if (node.shape === 'bar') return { ...node, label: freePart(node, drawn) };
+    const rowEnd = ends.get(node.key);
+    return rowEnd === undefined ? node : { ...node, rowEnd };
+  });
   const bottom = nodes.reduce((lowest, node) => Math.max(lowest, node.y + node.height), rowsEnd);
   const bridged = drawn.reduce((sum, strand) => sum + strand.bridges.length, 0);
   return {

@@ -106,3 +106,31 @@ export const readingText = (
     }
   }
 };
+
+/**
+ * What one signal says at a stage, with its unit: the figure of its own thread, not of all on the cable.
+ * A picture has no level; there its format stands.
+ */
+export const readingOfStage = (
+  analysis: Analysis,
+  reading: Reading,
+  stage: Stage,
+): string | null => {
+  if (stage.via.by !== 'link') return null;
+  const linkId = stage.via.link.id;
+  const said = readingText(analysis, reading, linkId, [stage]);
+  switch (reading) {
+    case 'Level': {
+      const sound = analysis.sound[stage.index];
+      if (!sound) return readingText(analysis, 'Format', linkId, [stage]);
+      return sound.levelDb === null ? '?' : `${figure(sound.levelDb)} ${sound.unit}`;
+    }
+    case 'Headroom':
+      return said === null ? readingText(analysis, 'Format', linkId, [stage]) : `${said} dB`;
+    case 'Delay':
+      return said === null ? null : `${said} ms`;
+    case 'Format':
+    case 'Cable':
+      return said;
+  }
+};

@@ -11,3 +11,5 @@ export const READING_WIDTH = 56;
 export const LANE_GAP = 18;
 export const MARGIN = 12;
 export const HEADER = 30;
+/** Between threads that leave one box */
+export const OUT_PITCH = 22;

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { layOut } from './layout';
 import type { LoomLayout } from './parts';
 import type { Grouping } from './rows';
+import type { Shown } from './shown';
 
 const standsAlike = (a: Device, b: Device): boolean =>
   a === b ||
@@ -33,6 +34,7 @@ interface Kept {
   readonly rig: Rig;
   readonly wish: Grouping | null;
   readonly folded: ReadonlySet<string>;
+  readonly shown: Shown | null;
   readonly layout: LoomLayout;
 }
 
@@ -41,18 +43,21 @@ export const useLayout = (
   analysis: Analysis,
   wish: Grouping | null,
   folded: ReadonlySet<string>,
+  shown: Shown | null,
 ): LoomLayout => {
   const [kept, setKept] = useState<Kept>(() => ({
     rig: analysis.rig,
     wish,
     folded,
-    layout: layOut(analysis, wish, folded),
+    shown,
+    layout: layOut(analysis, wish, folded, shown),
   }));
-  if (kept.rig === analysis.rig && kept.wish === wish && kept.folded === folded) return kept.layout;
+  const isAsked = kept.wish === wish && kept.folded === folded && kept.shown === shown;
+  if (isAsked && kept.rig === analysis.rig) return kept.layout;
   const layout =
-    kept.wish === wish && kept.folded === folded && isLaidOutAlike(kept.rig, analysis.rig)
+    isAsked && isLaidOutAlike(kept.rig, analysis.rig)
       ? kept.layout
-      : layOut(analysis, wish, folded);
-  setKept({ rig: analysis.rig, wish, folded, layout });
+      : layOut(analysis, wish, folded, shown);
+  setKept({ rig: analysis.rig, wish, folded, shown, layout });
   return layout;
 };

@@ -2,6 +2,7 @@ import type { Analysis, Finding } from '@echo-loom/core';
 import { create } from 'zustand';
 import type { Reading } from './readings';
 import type { Grouping } from './rows';
+import { type LoomFilter, NO_FILTER } from './shown';
 
 /** A device or a cable on the loom. */
 export type Item =
@@ -13,20 +14,31 @@ interface LoomView {
   /** null: whichever crosses less */
   readonly grouping: Grouping | null;
   readonly folded: ReadonlySet<string>;
+  readonly filter: LoomFilter;
+  /** Size of the chart, 1 as it is drawn */
+  readonly zoom: number;
   readonly selected: Item | null;
   readonly dialog: Dialog | null;
   readonly setReading: (reading: Reading) => void;
   readonly setGrouping: (grouping: Grouping | null) => void;
   readonly toggleFold: (groupId: string) => void;
+  readonly setFilter: (part: Partial<LoomFilter>) => void;
+  readonly setZoom: (zoom: number) => void;
   readonly select: (item: Item | null) => void;
   readonly open: (dialog: Dialog | null) => void;
 }
+
+/** The loom is drawn no smaller and no larger than this. */
+export const LEAST_ZOOM = 0.25;
+export const MOST_ZOOM = 2;
 
 /** How the loom is looked at; not part of the rig, not undone, not shared. */
 export const useLoomView = create<LoomView>((set) => ({
   reading: 'Level',
   grouping: null,
   folded: new Set(),
+  filter: NO_FILTER,
+  zoom: 1,
   selected: null,
   dialog: null,
   setReading: (reading) => set({ reading }),
@@ -37,6 +49,8 @@ export const useLoomView = create<LoomView>((set) => ({
       if (!next.delete(groupId)) next.add(groupId);
       return { folded: next };
     }),
+  setFilter: (part) => set(({ filter }) => ({ filter: { ...filter, ...part } })),
+  setZoom: (zoom) => set({ zoom: Math.min(Math.max(zoom, LEAST_ZOOM), MOST_ZOOM) }),
   select: (selected) => set({ selected }),
   open: (dialog) => set({ dialog }),
 }));

@@ -16,7 +16,11 @@ const EVERYTHING: Window = { left: -Infinity, top: -Infinity, right: Infinity, b
 export const DRAW_ALL = 250;
 
 /** The part of the chart that is on the screen. */
-export const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean): Window => {
+export const useWindow = (
+  ref: RefObject<HTMLElement | null>,
+  isLarge: boolean,
+  zoom: number,
+): Window => {
   const [seen, setSeen] = useState<Window>(EVERYTHING);
   useEffect(() => {
     const element = ref.current;
@@ -25,10 +29,10 @@ export const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean):
       setSeen((before) => {
         const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
         const next = {
-          left: scrollLeft - OVERSCAN,
-          top: scrollTop - OVERSCAN,
-          right: scrollLeft + clientWidth + OVERSCAN,
-          bottom: scrollTop + clientHeight + OVERSCAN,
+          left: scrollLeft / zoom - OVERSCAN,
+          top: scrollTop / zoom - OVERSCAN,
+          right: (scrollLeft + clientWidth) / zoom + OVERSCAN,
+          bottom: (scrollTop + clientHeight) / zoom + OVERSCAN,
         };
         const moved =
           Math.abs(next.left - before.left) > OVERSCAN / 2 ||
@@ -45,8 +49,23 @@ export const useWindow = (ref: RefObject<HTMLElement | null>, isLarge: boolean):
       element.removeEventListener('scroll', look);
       observer.disconnect();
     };
-  }, [ref, isLarge]);
+  }, [ref, isLarge, zoom]);
   return isLarge ? seen : EVERYTHING;
+};
+
+/** From here on the boxes of the sources are out of sight. @unit px */
+const ASIDE = 60;
+
+/** Marks the chart as scrolled aside, so that the names of the sources stand at its edge; draws nothing anew. */
+export const useAside = (ref: RefObject<HTMLElement | null>): void => {
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const look = () => element.toggleAttribute('data-aside', element.scrollLeft > ASIDE);
+    look();
+    element.addEventListener('scroll', look, { passive: true });
+    return () => element.removeEventListener('scroll', look);
+  }, [ref]);
 };
 
 export const meets = (
