@@ -149,6 +149,20 @@ export {
   setForAll,
   setForVoice,
 } from './edits/gain/set';
+export {
+  connectBy,
+  freshName,
+  type Join,
+  type Joining,
+  joinings,
+  type Offered,
+  offeredBeside,
+  offeredBetween,
+  putInto,
+  type Spliced,
+  takeOut,
+} from './edits/pointing';
+export { isFree } from './edits/sockets';
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type Placing, placeAll } from './solve/placing/place';

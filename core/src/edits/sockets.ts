@@ -1,10 +1,9 @@
 import { isSocketHeld, type PortNode } from '../graph';
-import type { End, Port } from '../rig';
+import { type End, type Port, takesMany } from '../rig';
 
 /** What may be plugged where, for edits that try cables. */
 
-export const isFree = (node: PortNode): boolean =>
-  !isSocketHeld(node) || node.port.family === 'software';
+export const isFree = (node: PortNode): boolean => takesMany(node.port) || !isSocketHeld(node);
 
 /** What is recorded on a card stays there: nothing is fed from it during a show. */
 export const isCard = ({ port }: PortNode): boolean =>

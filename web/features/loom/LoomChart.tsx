@@ -2,6 +2,7 @@
 
 import type { Analysis } from '@echo-loom/core';
 import { type KeyboardEvent, type RefObject, useCallback, useEffect, useMemo } from 'react';
+import { usePointing } from '@/features/pointing/pointing';
 import styles from './loom.module.css';
 import { BarLabels, FindingMarks, RecordingMarks } from './LoomLabels';
 import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem, worstOf } from './marks';
@@ -38,6 +39,7 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
   const isLarge = layout.nodes.length + layout.strands.length > DRAW_ALL;
   const seen = useWindow(scroll, isLarge, zoom);
   useAside(scroll);
+  const joinings = usePointing((pointing) => pointing.joinings);
   const stages = useMemo(() => stagesByLink(analysis), [analysis]);
   const worst = useMemo(() => worstByItem(analysis), [analysis]);
   const recording = useMemo(() => recordingDevices(analysis), [analysis]);
@@ -130,6 +132,7 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
               isSelected={sameItem(item, selected)}
               isStop={sameItem(item, focusable)}
               isDim={isNodeDim(at)}
+              canJoin={at.folds ? undefined : joinings?.get(at.deviceId)?.can}
               onOpen={onOpen}
               onReach={reach}
               onUnfold={toggleFold}

@@ -5,6 +5,9 @@ import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook';
 import { AddDevice } from '@/features/menu/AddDevice';
 import { Connect } from '@/features/menu/Connect';
+import { PointingDialogs } from '@/features/pointing/PointingDialogs';
+import { PointingLayer } from '@/features/pointing/PointingLayer';
+import { useDrag } from '@/features/pointing/useDrag';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { SideSheet } from '@/features/sheet/SideSheet';
 import { Dock } from './Dock';
@@ -40,6 +43,8 @@ export const LoomView = () => {
   const chart = useRef<HTMLDivElement>(null);
   const scroll = useRef<HTMLDivElement>(null);
   const zooming = useZoom(scroll, layout);
+  const line = useRef<SVGLineElement>(null);
+  useDrag({ around: chart, scroll, line, layout });
 
   const shown: Item | null =
     selected &&
@@ -103,9 +108,13 @@ export const LoomView = () => {
   useHotkeys('delete', remove);
   useHotkeys(['[', 'bracketleft'], () => stepFinding(-1), { useKey: true });
   useHotkeys([']', 'bracketright'], () => stepFinding(1), { useKey: true });
-  useHotkeys(['+', '='], zooming.nearer, { useKey: true });
-  useHotkeys('-', zooming.farther, { useKey: true });
-  useHotkeys('0', zooming.fit);
+  // By what is written, not by where the key lies: plus is elsewhere on every keyboard.
+  useHotkeys('*', ({ key, ctrlKey, metaKey, altKey }) => {
+    if (ctrlKey || metaKey || altKey) return;
+    if (key === '+' || key === '=') zooming.nearer();
+    if (key === '-') zooming.farther();
+    if (key === '0') zooming.fit();
+  });
   useHotkeys('f', () => setFiltering((is) => !is));
   useHotkeys('1,2,3,4,5', (event) => {
     const reading = READINGS[Number(event.key) - 1];
@@ -182,6 +191,8 @@ export const LoomView = () => {
           )}
         </Dock>
       )}
+      <PointingLayer analysis={analysis} line={line} />
+      <PointingDialogs analysis={analysis} />
       {dialog === 'add' && <AddDevice rig={analysis.rig} onClose={() => open(null)} />}
       {dialog === 'connect' && (
         <Connect

@@ -12,6 +12,8 @@ interface Props {
   /** Whether Tab comes to rest here */
   readonly isStop: boolean;
   readonly isDim: boolean;
+  /** Whether what somebody holds can be joined to it; undefined while nothing is held */
+  readonly canJoin: boolean | undefined;
   readonly onOpen: (item: Item) => void;
   readonly onReach: (item: Item) => void;
   readonly onUnfold: (groupId: string) => void;
@@ -31,6 +33,7 @@ export const NodeBox = memo(function NodeBox({
   isSelected,
   isStop,
   isDim,
+  canJoin,
   onOpen,
   onReach,
   onUnfold,
@@ -45,6 +48,8 @@ export const NodeBox = memo(function NodeBox({
     at.folds && styles.folded,
     isDim && styles.dim,
     isSelected && styles.selected,
+    canJoin === true && styles.canJoin,
+    canJoin === false && styles.cannotJoin,
   ];
   const said = `${at.folds ? 'Unfold ' : ''}${label}${level ? `, ${LEVEL_WORDS[level]}` : ''}`;
   return (

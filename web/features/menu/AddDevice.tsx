@@ -1,41 +1,22 @@
 'use client';
 
-import { CATALOGUE, classById, freeId, searchWords, type Rig } from '@echo-loom/core';
+import { CATALOGUE, classById, freeId, freshName, searchWords, type Rig } from '@echo-loom/core';
 import { useRef, useState } from 'react';
 import { useLoomView } from '@/features/loom/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
-import { PickList, type PickGroup } from '@/ui/PickList';
+import { PickList } from '@/ui/PickList';
+import { stepGroups } from './steps';
 
-const STEP_HEADINGS = {
-  source: 'Sources',
-  lift: 'Lift',
-  shape: 'Shape',
-  combine: 'Combine',
-  'take in': 'Take in',
-  make: 'Make',
-  deliver: 'Deliver',
-  'hear and see': 'Hear and see',
-} as const;
-
-const GROUPS: readonly PickGroup[] = Object.entries(STEP_HEADINGS).map(([step, heading]) => ({
-  heading,
-  items: CATALOGUE.filter((model) => model.step === step).map((model) => ({
+const GROUPS = stepGroups(
+  CATALOGUE.map((model) => ({ model })),
+  ({ model }) => ({
     key: model.classId ?? model.name,
     label: model.name,
     about: model.about,
     words: searchWords(model),
-  })),
-}));
-
-/** A name nobody in the rig has yet: "Webcam, 1080p", "Webcam, 1080p 2". */
-const freshName = (rig: Rig, name: string): string => {
-  const taken = new Set(Object.values(rig.devices).map((device) => device.name));
-  for (let n = 1; ; n++) {
-    const candidate = n === 1 ? name : `${name} ${n}`;
-    if (!taken.has(candidate)) return candidate;
-  }
-};
+  }),
+);
 
 interface Props {
   readonly rig: Rig;

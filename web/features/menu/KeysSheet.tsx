@@ -15,6 +15,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['f', 'Choose which threads are drawn'],
   ['a', 'Add a device'],
   ['c', 'Connect the marked device'],
+  ['Drag', 'Join a device or port with what it is dropped on'],
   ['Delete', 'Remove what is marked'],
   ['Ctrl + K', 'Everything by name'],
   ['Ctrl + Z', 'Undo'],

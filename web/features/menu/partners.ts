@@ -1,7 +1,9 @@
 import {
   CABLES,
   inOrder,
+  isFree,
   mate,
+  STEPS,
   suggestedCable,
   type Analysis,
   type PortNode,
@@ -15,33 +17,28 @@ export const ownPorts = (analysis: Analysis, deviceId: string): PickItem[] =>
   [...(analysis.graph.devices.get(deviceId)?.ports.values() ?? [])].map((node) => ({
     key: portKey(node),
     label: node.port.name,
-    about:
-      node.links.length > 0 && node.port.family !== 'software'
-        ? `Holds a cable to ${farName(analysis, node)}`
-        : undefined,
-    disabled: node.links.length > 0 && node.port.family !== 'software',
+    about: isFree(node) ? undefined : `Holds a cable to ${farName(analysis, node)}`,
+    disabled: !isFree(node),
   }));
 
-/** Steps apart along the chain; a port of the next device is likelier than one far away. */
 /** The device at the other end of a port's cable. */
 const farName = (analysis: Analysis, node: PortNode): string => {
-  const link = node.links[0];
-  const far = link?.from === node ? link.to : link?.from;
+  const { socket } = node.port;
+  const held = node.device.ports
+    .values()
+    .find(
+      (other) =>
+        other.links.length > 0 &&
+        (other === node || (socket !== undefined && other.port.socket === socket)),
+    );
+  const link = held?.links[0];
+  const far = link?.from === held ? link?.to : link?.from;
   return far ? analysis.device(far.device).name : 'another device';
 };
 
-const KIND_ORDER = [
-  'source',
-  'lift',
-  'shape',
-  'combine',
-  'take in',
-  'make',
-  'deliver',
-  'hear and see',
-];
+/** Steps apart along the chain; a port of the next device is likelier than one far away. */
 const distance = (a: PortNode, b: PortNode): number =>
-  Math.abs(KIND_ORDER.indexOf(a.device.model.step) - KIND_ORDER.indexOf(b.device.model.step));
+  Math.abs(STEPS.indexOf(a.device.model.step) - STEPS.indexOf(b.device.model.step));
 
 const HELD = 'Cannot: it holds a cable already';
 
@@ -57,7 +54,7 @@ export const partnersOf = (analysis: Analysis, own: PortNode): PickGroup[] => {
     for (const node of analysis.graph.devices.get(deviceId)?.ports.values() ?? []) {
       const label = `${device.name} · ${node.port.name}`;
       const mating = mate(own.port, node.port);
-      const held = node.links.length > 0 && node.port.family !== 'software';
+      const held = !isFree(node);
       const cable = suggestedCable(own.port, node.port);
       if (mating.can && !held && cable)
         can.push({

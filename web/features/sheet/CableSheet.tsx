@@ -5,6 +5,7 @@ import { CABLES, entry, explain, figure, mate, type Analysis, type CableId } fro
 import { FindingCard } from '@/features/findings/FindingCard';
 import { SumList } from '@/features/findings/SumList';
 import { findingsOn, useLoomView } from '@/features/loom/view';
+import { usePointing } from '@/features/pointing/pointing';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
@@ -21,6 +22,7 @@ interface Props {
 export const CableSheet = ({ analysis, linkId }: Props) => {
   const { run } = useRigSession();
   const select = useLoomView((view) => view.select);
+  const askFor = usePointing((pointing) => pointing.askFor);
   const edge = analysis.graph.links.get(linkId);
   const link = useRig((state) => entry(state.rig.links, linkId));
   if (!edge || !link) return null;
@@ -90,16 +92,20 @@ export const CableSheet = ({ analysis, linkId }: Props) => {
           <SumList sums={explain(analysis, { figure: 'reach', linkId })} open={false} />
         </Section>
       )}
-      <Button
-        size="sm"
-        variant="outline"
-        mt="4"
-        onClick={() => {
-          if (run({ type: 'disconnect', linkId })) select(null);
-        }}
-      >
-        Disconnect
-      </Button>
+      <Flex gap="2" mt="4">
+        <Button size="sm" variant="outline" onClick={() => askFor({ ask: 'what between', linkId })}>
+          Put something in between…
+        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          onClick={() => {
+            if (run({ type: 'disconnect', linkId })) select(null);
+          }}
+        >
+          Disconnect
+        </Button>
+      </Flex>
     </>
   );
 };

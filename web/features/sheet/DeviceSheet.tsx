@@ -1,9 +1,11 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { inOrder, type Analysis } from '@echo-loom/core';
+import { inOrder, takeOut, type Analysis } from '@echo-loom/core';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { findingsOn, useLoomView } from '@/features/loom/view';
+import { takeOutOfThread } from '@/features/pointing/drop';
+import { usePointing } from '@/features/pointing/pointing';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
@@ -26,8 +28,10 @@ const NOBODY = '';
 
 /** Everything about one device: findings first, then what it carries, then what can be changed. */
 export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
-  const { run } = useRigSession();
+  const session = useRigSession();
+  const { run } = session;
   const select = useLoomView((view) => view.select);
+  const askFor = usePointing((pointing) => pointing.askFor);
   const device = analysis.rig.devices[deviceId];
   if (!device) return null;
   const findings = findingsOn(analysis, { kind: 'device', id: deviceId });
@@ -107,10 +111,22 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
       <Section title="Figures">
         <DataSheet deviceId={deviceId} device={device} />
       </Section>
-      <Flex gap="2" mt="4">
+      <Flex gap="2" mt="4" wrap="wrap">
         <Button size="sm" variant="outline" onClick={() => onConnect(null)}>
           Connect…
         </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          onClick={() => askFor({ ask: 'what goes here', held: { deviceId, portId: null } })}
+        >
+          Add beside it…
+        </Button>
+        {takeOut(analysis, deviceId).can && (
+          <Button size="sm" variant="outline" onClick={() => takeOutOfThread(session, deviceId)}>
+            Take out of its thread
+          </Button>
+        )}
         <Button
           size="sm"
           variant="outline"

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, type DeviceNode, isSocketHeld, spareOf } from '@echo-loom/core';
+import { type Analysis, type DeviceNode, isFree, isSocketHeld, spareOf } from '@echo-loom/core';
 import { useLoomView } from '@/features/loom/view';
 
 interface Props {
@@ -41,6 +41,9 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
             py="0.5"
             minH="8"
             fontSize="sm"
+            data-port={isFree(port) ? `${deviceId}.${port.id}` : undefined}
+            cursor={isFree(port) ? 'grab' : undefined}
+            title={isFree(port) ? 'Drag it onto what it is to be connected to' : undefined}
           >
             <Text>
               {port.port.name}
@@ -68,7 +71,7 @@ export const Ports = ({ analysis, deviceId, onConnect }: Props) => {
                   </Button>
                 );
               })}
-              {(!isSocketHeld(port) || port.port.family === 'software') && (
+              {isFree(port) && (
                 <Button
                   size="xs"
                   variant="outline"
