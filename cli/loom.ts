@@ -71,6 +71,9 @@ const forPeople = (analysis: Analysis): string => {
     `${analysis.rig.name}: ${verdictText(analysis.verdict)}`,
     '',
     ...findings,
+    ...analysis.aside.map(
+      ({ finding, reason }) => `Put aside: ${finding.title}  (${finding.code})\n      ${reason}\n`,
+    ),
     `Threads (${threads.length})`,
     ...threads,
   ].join('\n');

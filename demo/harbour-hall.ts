@@ -1,4 +1,4 @@
-import { type Rig, RigDraft } from '@echo-loom/core';
+import { analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
 import { harbourHallGear } from './gear';
 import { BENCH, people } from './harbour-hall-people';
 import { plan } from './harbour-hall-plan';
@@ -238,6 +238,14 @@ const listening = (draft: RigDraft): RigDraft => {
   return draft;
 };
 
+/** The hall rings, and it is listed: somebody has looked at it and put it aside. */
+const lookedAt = (rig: Rig): Rig => {
+  const analysis = analyse(rig);
+  const rings = analysis.findings.filter(({ code }) => code === 'place.rings-long');
+  const reason = 'The hall is listed: nothing may be hung on its walls. Microphones stay close.';
+  return asideCommands(analysis, rings, reason).reduce(apply, rig);
+};
+
 /** Harbour Hall: a debating hall with long runs, volunteers and a chamber that others use during the week. */
 export const harbourHall = (): Rig => {
   const draft = new RigDraft('Harbour Hall')
@@ -249,6 +257,7 @@ export const harbourHall = (): Rig => {
         'gallery cameras hang over people: second fixings, checked by someone competent. The ' +
         'distribution of mains in the control room is the hall’s electrician’s.',
     })
+    .do({ type: 'tagRig', tags: ['volunteers', 'fortnightly'] })
     .place('floor', 'Floor')
     .place('lectern', 'Lectern')
     .place('gallery', 'Gallery')
@@ -266,5 +275,5 @@ export const harbourHall = (): Rig => {
     harbourHallGear,
   ])
     part(draft);
-  return draft.build();
+  return lookedAt(draft.build());
 };

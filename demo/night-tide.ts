@@ -10,6 +10,7 @@ export const nightTide = (): Rig => nightTideGear(plan(wiring())).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Night Tide')
+    .do({ type: 'tagRig', tags: ['podcast'] })
     .do({
       type: 'writeNotes',
       notes:

@@ -13,6 +13,7 @@ export const secondFiring = (): Rig =>
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')
+    .do({ type: 'tagRig', tags: ['live', 'weekly'] })
     .do({
       type: 'writeNotes',
       notes:

@@ -4,6 +4,7 @@ import type { PassOf } from './passes/pass';
 import { figure, type Sum } from './passes/sum';
 import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
 import { cut } from './rig/text';
+import { type PutAside, withoutAside } from './rules/aside';
 import { type Cause, causesOf } from './rules/causes';
 import { type Finding, findingKey, type Fix, type Level, ruleByCode, RULES } from './rules';
 import { simpleOf } from './edits/fix';
@@ -16,8 +17,10 @@ export interface Verdict {
 
 /** The rig measured and judged. */
 export interface Analysis extends Measured {
-  /** Stops first, then warnings, then notes; within a level in the order of the rules */
+  /** Stops first, then warnings, then notes; within a level in the order of the rules. Without what is put aside */
   readonly findings: readonly Finding[];
+  /** What somebody has put aside, as long as it is as it was then; it counts apart */
+  readonly aside: readonly PutAside[];
   /** The same, those of one cause together */
   readonly causes: readonly Cause[];
   /** Counts causes */
@@ -36,6 +39,7 @@ const JUDGES: readonly PassOf<readonly Finding[]>[] = RULES.map(({ code, find })
 /** The rig measured and judged, held by what measured it. */
 class AnalysedRig extends MeasuredRig implements Analysis {
   readonly findings: readonly Finding[];
+  readonly aside: readonly PutAside[];
   readonly causes: readonly Cause[];
   readonly verdict: Verdict;
 
@@ -43,12 +47,12 @@ class AnalysedRig extends MeasuredRig implements Analysis {
     super(measured.rig, measured.inRig, measured.results);
     const found = JUDGES.map((judge) => this.results.resultOf(judge).value);
     this.results.settle();
-    const byLevel = LEVELS.map((level) =>
-      found.flatMap((findings) => findings.filter((finding) => finding.level === level)),
-    );
+    const { pressing, aside } = withoutAside(this, found.flat());
+    const byLevel = LEVELS.map((level) => pressing.filter((finding) => finding.level === level));
     const causes = byLevel.map(causesOf);
     const [stops = 0, warns = 0, notes = 0] = causes.map(({ length }) => length);
     this.findings = byLevel.flat();
+    this.aside = aside;
     this.causes = causes.flat();
     this.verdict = { stops, warns, notes };
   }
@@ -67,6 +71,12 @@ export const analyse = (rig: Rig): Analysis => new AnalysedRig(measure(rig));
  */
 export const reanalyse = (before: Analysis, rig: Rig): Analysis =>
   new AnalysedRig(measure(rig, before));
+
+/** What presses and what is put aside: an edit may cure either. */
+export const everyFinding = ({ findings, aside }: Analysis): Finding[] => [
+  ...findings,
+  ...aside.map(({ finding }) => finding),
+];
 
 /** The sums behind a finding. */
 export const sumsOf = (analysis: Analysis, finding: Finding): Sum[] =>
@@ -97,16 +107,17 @@ const savable = (fix: Fix): Fix =>
 const tryFix = (analysis: Analysis, finding: Finding, given: Fix): Tried | null => {
   const fix = savable(given);
   const key = findingKey(finding);
-  const before = new Map(analysis.findings.map((one) => [findingKey(one), one.level]));
+  const before = new Map(everyFinding(analysis).map((one) => [findingKey(one), one.level]));
   const pressing = (findings: readonly Finding[]): number =>
     findings.filter(({ level }) => LEVELS.indexOf(level) <= LEVELS.indexOf(finding.level)).length;
   try {
-    const { findings } = reanalyse(analysis, apply(analysis.rig, fix.command));
+    const after = reanalyse(analysis, apply(analysis.rig, fix.command));
+    const { findings } = after;
     const rank = (level: Level | undefined): number =>
       level === undefined ? LEVELS.length : LEVELS.indexOf(level);
     return {
       fix,
-      cures: findings.every((one) => findingKey(one) !== key),
+      cures: everyFinding(after).every((one) => findingKey(one) !== key),
       brings: findings.filter((one) => rank(one.level) < rank(before.get(findingKey(one)))),
       isLess: pressing(findings) < pressing(analysis.findings),
     };

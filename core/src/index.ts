@@ -138,6 +138,7 @@ export {
   findingKey,
   hasToDoWith,
 } from './rules';
+export { asideCommands, type PutAside } from './rules/aside';
 export type { Cause } from './rules/causes';
 export { reachOfLink } from './rules/reach';
 export { type Remedy, remediesFor } from './solve/gain/buy';
@@ -167,6 +168,8 @@ export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type Placing, placeAll } from './solve/placing/place';
 export { type AllFree, allFree, type FreeStep } from './solve/all-free';
+export { type Doing, doingOf, DOINGS } from './solve/doing';
 export { type NextStep, nextStep } from './solve/next-step';
 export { type SizeStudy, studySize } from './solve/size-study';
+export { type Chosen, type TakenStep, together, type Together } from './solve/together';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';

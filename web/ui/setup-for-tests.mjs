@@ -12,6 +12,7 @@ if (globalThis.Element) {
     unobserve() {}
     disconnect() {}
   };
+  globalThis.PointerEvent ??= class extends globalThis.MouseEvent {};
   // Nothing is painted: a chart has its words and its table, as for whoever cannot see it.
   globalThis.HTMLCanvasElement.prototype.getContext = () => null;
   globalThis.document.fonts ??= { ready: Promise.resolve() };

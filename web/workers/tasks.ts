@@ -8,6 +8,7 @@ import {
   type Arrangement,
   build,
   type Built,
+  type Chosen,
   costOf,
   type Finding,
   findingKey,
@@ -33,6 +34,8 @@ import {
   type Size,
   type SizeStudy,
   studySize,
+  together,
+  type Together,
 } from '@echo-loom/core';
 import { type RigChanges, withChanges } from './rig-changes';
 
@@ -133,6 +136,11 @@ export class EngineTasks {
   /** Everything that helps and costs nothing. @param leaveOut keys of findings that stay */
   allFree(leaveOut: readonly string[], onProgress?: Progress): AllFree {
     return allFree(this.present(), leaveOut, onProgress);
+  }
+
+  /** Chosen remedies one after the other, and what comes of them. */
+  together(chosen: readonly Chosen[]): Together {
+    return together(this.present(), chosen);
   }
 
   /** What to do next; null where nothing presses, or nothing on offer helps. */

@@ -6,8 +6,9 @@ import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { EngineQueue } from './queue';
 import type { EngineTasks } from './tasks';
 
-const QueueContext = createContext<EngineQueue | null>(null);
-export const EngineProvider = QueueContext.Provider;
+/** The engine of the rig that is open, where one is. */
+export const EngineContext = createContext<EngineQueue | null>(null);
+export const EngineProvider = EngineContext.Provider;
 
 /** How far a task is. */
 export type TaskState<T> =
@@ -51,7 +52,7 @@ export const useTask = <T>({
   isLong = false,
   onFound,
 }: Wanted<T>): TaskState<T> => {
-  const queue = useContext(QueueContext);
+  const queue = useContext(EngineContext);
   const [kept, setKept] = useState<Kept<T> | null>(null);
   const wanted = useRef({ ask, isSeen, onFound });
   useEffect(() => {

@@ -1,5 +1,5 @@
 import type { Analysis, Verdict } from '../analyse';
-import { reanalyse } from '../analyse';
+import { everyFinding, reanalyse } from '../analyse';
 import { sourceOf, type Stage } from '../graph';
 import type { Measured } from '../passes/measure';
 import { microphonesInRoom } from '../passes/room';
@@ -100,8 +100,8 @@ const roomEffects = (before: Analysis, after: Analysis, finding: Finding): Effec
 /** Tries a fix. @throws Refusal where the rig has changed so that it no longer applies */
 export const predict = (analysis: Analysis, finding: Finding, fix: Fix): Prediction => {
   const after = reanalyse(analysis, apply(analysis.rig, fix.command));
-  const keysBefore = new Set(analysis.findings.map(findingKey));
-  const keysAfter = new Set(after.findings.map(findingKey));
+  const keysBefore = new Set(everyFinding(analysis).map(findingKey));
+  const keysAfter = new Set(everyFinding(after).map(findingKey));
   return {
     verdict: after.verdict,
     cures: !keysAfter.has(findingKey(finding)),

@@ -19,6 +19,13 @@ export interface Report {
     readonly title: string;
     readonly places: readonly string[];
   }[];
+  /** What somebody has put aside, and why; not among the findings */
+  readonly aside: readonly {
+    readonly code: string;
+    readonly level: string;
+    readonly title: string;
+    readonly reason: string;
+  }[];
   readonly findings: readonly {
     readonly code: string;
     readonly level: string;

@@ -43,6 +43,12 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
     title,
     places: places.map((place) => placeName(analysis, place)),
   })),
+  aside: analysis.aside.map(({ finding, reason }) => ({
+    code: finding.code,
+    level: finding.level,
+    title: finding.title,
+    reason,
+  })),
   findings: analysis.findings.map((finding) => {
     const { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId } = finding.about;
     return {

@@ -40,6 +40,7 @@ export * from './people/schema';
 export * from './places/schema';
 export * from './programme/schema';
 export * from './refusal';
+export { type Aside } from './aside';
 export { type Reminder } from './reminders';
 export * from './rig';
 export * from './room/schema';

@@ -32,6 +32,8 @@ export const refusals = {
     ),
   noReminder: (id: string) =>
     new Refusal(`There is no setting to repeat "${id}"; it may have been removed.`),
+  noAside: (id: string) =>
+    new Refusal(`Nothing is put aside as "${id}"; it may have been taken up again.`),
   noHand: (id: string) =>
     new Refusal(
       `There is nothing "${id}" that the show is switched with; it may have been removed.`,

@@ -1,3 +1,4 @@
+import * as aside from './aside';
 import * as brief from './brief';
 import * as devices from './devices';
 import * as hands from './hands';
@@ -36,6 +37,7 @@ const SLICES = {
   programme,
   reminders,
   sets,
+  aside,
 };
 
 type Slices = typeof SLICES;

@@ -20,6 +20,7 @@ import { useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { LevelMark } from '@/ui/LevelMark';
 import { useSeen } from '@/ui/useSeen';
 import { useTask } from '@/workers/useTask';
+import { PutAside } from './PutAside';
 import { SumList } from './SumList';
 
 const effectText = ({ effects, cures, verdict, brings }: Prediction): string[] => [
@@ -178,9 +179,12 @@ export const FindingCard = ({ analysis, finding, cause }: Props) => {
           </ChakraLink>
         </Text>
       )}
-      <Text fontSize="xs" color="ink.soft" mt="1" className="figures">
-        {finding.code}
-      </Text>
+      <Flex justify="space-between" align="end" gap="2" mt="1" wrap="wrap">
+        <Text fontSize="xs" color="ink.soft" className="figures">
+          {finding.code}
+        </Text>
+        <PutAside analysis={analysis} findings={cause?.places ?? [finding]} title={title} />
+      </Flex>
     </Box>
   );
 };

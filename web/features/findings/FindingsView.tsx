@@ -12,10 +12,12 @@ import {
   type Level,
 } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useGrowing } from '@/ui/useGrowing';
+import { AsideList } from './AsideList';
 import { FindingCard } from './FindingCard';
 import { FreePanel } from './FreePanel';
+import { TodoList } from './TodoList';
 
 const AREA_OPTIONS = AREA_IDS.map((area) => [area, AREAS[area]] as const);
 const LEVELS: readonly (readonly [Level, string])[] = [
@@ -73,10 +75,15 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
   const analysis = useRig((state) => state.analysis);
   const [area, setArea] = useState('');
   const [level, setLevel] = useState('');
+  const [by, setBy] = useState<'level' | 'doing'>('level');
   const isAsked = ({ finding }: Cause): boolean => findingKey(finding) === asked;
-  const listed = analysis.causes.filter(
-    ({ finding }) =>
-      (area === '' || finding.area === area) && (level === '' || finding.level === level),
+  const listed = useMemo(
+    () =>
+      analysis.causes.filter(
+        ({ finding }) =>
+          (area === '' || finding.area === area) && (level === '' || finding.level === level),
+      ),
+    [analysis, area, level],
   );
   // What somebody came for stands first.
   const causes = [...listed.filter(isAsked), ...listed.filter((cause) => !isAsked(cause))];
@@ -109,6 +116,17 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
         <Text as="h2" fontSize="lg" fontWeight="600">
           Findings
         </Text>
+        <NativeSelect.Root size="sm" width="190px">
+          <NativeSelect.Field
+            aria-label="Findings by"
+            value={by}
+            onChange={({ target }) => setBy(target.value === 'doing' ? 'doing' : 'level')}
+          >
+            <option value="level">By how bad they are</option>
+            <option value="doing">By what to do</option>
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
         {filter('Level', level, LEVELS, setLevel)}
         {filter('Area', area, AREA_OPTIONS, setArea)}
         <Text fontSize="sm" color="ink.soft">
@@ -116,23 +134,27 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
         </Text>
       </Flex>
       {analysis.causes.length > 0 && <FreePanel analysis={analysis} />}
+      {by === 'doing' && <TodoList analysis={analysis} causes={listed} />}
       {causes.length === 0 && (
         <Text>
-          {analysis.findings.length === 0
+          {analysis.causes.length === 0
             ? 'Nothing found. The rig does what it says.'
             : 'Nothing of this kind. Choose another level or area.'}
         </Text>
       )}
-      <Flex direction="column" gap="3" maxW="760px">
-        {causes.slice(0, drawn).map((cause, index) => (
-          <Card
-            key={`${cause.finding.code} ${index}`}
-            rigId={rigId}
-            analysis={analysis}
-            cause={cause}
-          />
-        ))}
-      </Flex>
+      {by === 'level' && (
+        <Flex direction="column" gap="3" maxW="760px">
+          {causes.slice(0, drawn).map((cause, index) => (
+            <Card
+              key={`${cause.finding.code} ${index}`}
+              rigId={rigId}
+              analysis={analysis}
+              cause={cause}
+            />
+          ))}
+        </Flex>
+      )}
+      <AsideList analysis={analysis} />
     </Box>
   );
 };

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { analyse, apply, blankRig, findingKey, fixesOf, type Rig } from '@echo-loom/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { demo, drawWithRig, engineHere } from '@/features/rig/rig-for-tests';
 import { EngineQueue } from '@/workers/queue';
@@ -38,7 +38,7 @@ describe('a finding', () => {
     const { article } = card(rig, 'sound.phantom-missing');
     expect(within(article()).getByText(/^Trying what would help/)).toBeTruthy();
     await tried(article);
-    const fix = within(article()).getByRole('button');
+    const fix = within(article()).getByRole('button', { name: /^Switch phantom/ });
     expect(fix.textContent).toContain('Switch phantom power on at Strip 2, Microphone input');
     expect(fix.textContent).toContain('Cures this. Then: 6 stops, 16 warnings, 8 notes.');
     expect(fix.textContent).toContain('Brings: ');
@@ -46,7 +46,7 @@ describe('a finding', () => {
   it('applies a fix as one edit', async () => {
     const { article, open, finding } = card(rig, 'sound.phantom-missing');
     await tried(article);
-    await userEvent.click(within(article()).getByRole('button'));
+    await userEvent.click(within(article()).getByRole('button', { name: /^Switch phantom/ }));
     const { analysis, history } = open.session.store.getState();
     expect(history).toHaveLength(1);
     expect(analysis.findings.map(findingKey)).not.toContain(findingKey(finding));
@@ -59,7 +59,8 @@ describe('a finding', () => {
     const { article } = card(rig, hopeless ?? '');
     await tried(article);
     expect(within(article()).queryByText(/^Trying/)).toBeNull();
-    expect(within(article()).queryByRole('button')).toBeNull();
+    expect(within(article()).getAllByRole('button')).toHaveLength(1);
+    expect(within(article()).getByRole('button', { name: 'Put aside…' })).toBeTruthy();
   });
   it('says why nothing could be tried where the engine fails', async () => {
     const failing = jest
@@ -148,6 +149,66 @@ describe('the findings', () => {
     const [first] = await screen.findAllByRole('button', { name: 'Show on the loom' });
     if (first) await userEvent.click(first);
     expect(visited).toEqual(['/rigs/a-rig']);
+  });
+});
+
+describe('findings put aside', () => {
+  const CODE = 'sound.phantom-missing';
+  const put = async (reason: string) => {
+    const { open, article, finding } = card(rig, CODE);
+    await userEvent.click(within(article()).getByRole('button', { name: 'Put aside…' }));
+    if (reason !== '') await userEvent.type(within(article()).getByRole('textbox'), reason);
+    return { open, article, finding };
+  };
+  it('want a reason', async () => {
+    const { article, open } = await put('');
+    const button = within(article()).getByRole('button', { name: 'Put aside' });
+    expect(button.hasAttribute('disabled')).toBe(true);
+    await userEvent.keyboard('{Escape}');
+    expect(within(article()).queryByRole('textbox')).toBeNull();
+    expect(open.session.store.getState().history).toHaveLength(0);
+  });
+  it('press no more, and are listed with the reason until they are taken up again', async () => {
+    const { open, finding } = await put('The headset has its own battery.');
+    await userEvent.keyboard('{Enter}');
+    const { session } = open;
+    const key = findingKey(finding);
+    const keys = () => session.store.getState().analysis.findings.map(findingKey);
+    expect(keys()).not.toContain(key);
+    cleanup();
+    drawWithRig(session.store.getState().rig, <FindingsView rigId="a-rig" />);
+    const list = screen.getByRole('region', { name: 'Put aside' });
+    expect(list.textContent).toContain('The headset has its own battery.');
+    expect(list.textContent).toContain('No phantom power');
+    await userEvent.click(within(list).getByRole('button', { name: /^Take up again/ }));
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Put aside' })).toBeNull());
+  });
+});
+
+describe('findings by what to do', () => {
+  it('stand under what they ask for, and the chosen ones are done as one edit', async () => {
+    const { session } = drawWithRig(demo('night-tide'), <FindingsView rigId="a-rig" />);
+    const before = session.store.getState();
+    await userEvent.selectOptions(screen.getByLabelText('Findings by'), 'By what to do');
+    await waitFor(() => expect(screen.queryByText(/to go …$/)).toBeNull(), { timeout: SLOW });
+    const buy = screen.getByRole('region', { name: 'Buy or fetch something' });
+    expect(within(buy).getByRole('heading').textContent).toMatch(/^Buy or fetch something: \d+, €/);
+    const boxes = screen.getAllByRole('checkbox');
+    expect(boxes.length).toBeGreaterThan(3);
+    await userEvent.click(boxes[0] ?? document.body);
+    await userEvent.click(boxes[1] ?? document.body);
+    const bar = await screen.findByRole('region', { name: 'The chosen remedies together' });
+    await waitFor(() => expect(bar.textContent).toMatch(/2 chosen\. Together: /), {
+      timeout: SLOW,
+    });
+    await userEvent.click(within(bar).getByRole('button', { name: 'Do all 2' }));
+    const after = session.store.getState();
+    expect(after.history).toHaveLength(before.history.length + 1);
+    expect(bar.textContent).not.toContain('undefined');
+    const all = ({ stops, warns, notes }: typeof after.analysis.verdict) => stops + warns + notes;
+    expect(all(after.analysis.verdict)).toBeLessThan(all(before.analysis.verdict));
+    session.undo();
+    expect(session.store.getState().rig).toEqual(before.rig);
   });
 });
 

@@ -22,7 +22,17 @@ const Findings = () => {
   const stops = useRig((state) => state.analysis.verdict.stops);
   const warns = useRig((state) => state.analysis.verdict.warns);
   const notes = useRig((state) => state.analysis.verdict.notes);
-  return <VerdictLine verdict={{ stops, warns, notes }} />;
+  const aside = useRig((state) => state.analysis.aside.length);
+  return (
+    <>
+      <VerdictLine verdict={{ stops, warns, notes }} />
+      {aside > 0 && (
+        <Text fontSize="sm" color="ink.soft" whiteSpace="nowrap">
+          {aside} put aside
+        </Text>
+      )}
+    </>
+  );
 };
 
 /** What is not in the database is never called saved: an edit that was set aside counts as not saved. */

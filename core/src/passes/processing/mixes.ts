@@ -1,6 +1,6 @@
 import type { DeviceNode, PortNode, Thread } from '../../graph';
 import { numberSetting } from '../../rig';
-import { powerSumDb, SOUND_MPS } from '../../units';
+import { powerSumDb, soundMps } from '../../units';
 import { isKeptApart } from '../coverage/recordings';
 import { pass } from '../pass';
 import type { SoundFigures } from '../sound';
@@ -55,7 +55,7 @@ export const mixes = pass('mixes', (measured): readonly Mix[] => {
       delayMs:
         distanceM === undefined || !delay || delay.unknown > 0
           ? null
-          : delay.knownMs + (1000 * distanceM) / SOUND_MPS,
+          : delay.knownMs + (1000 * distanceM) / soundMps(measured.rig.room.temperatureC),
     };
     let mix = byEnd.get(end.device);
     if (!mix) byEnd.set(end.device, (mix = { unit: figures.unit, open: new Map() }));

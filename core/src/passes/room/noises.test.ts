@@ -6,7 +6,7 @@ import { measure } from '../measure';
 import { microphonesInRoom } from '.';
 import { pickedUp, tilted, withoutEcho } from './picked-up';
 
-const living: Room = { volumeM3: 60, rt60S: 0.6, noiseDba: null };
+const living: Room = { volumeM3: 60, rt60S: 0.6, noiseDba: null, temperatureC: null };
 
 /** What an omni hears of something from a distance. @unit dB(A) */
 const heardFrom = (room: Room, splAt1m: number, distanceM: number): number =>
@@ -28,7 +28,7 @@ describe('a noise that a meter read in the room', () => {
         fc.double({ min: 0.1, max: 5, noNaN: true }),
         fc.double({ min: 20, max: 90, noNaN: true }),
         (volumeM3, rt60S, readDba) => {
-          const room = { volumeM3, rt60S, noiseDba: null };
+          const room = { volumeM3, rt60S, noiseDba: null, temperatureC: null };
           expect(heardFrom(room, withoutEcho(readDba, room), 1)).toBeCloseTo(readDba, 9);
         },
       ),

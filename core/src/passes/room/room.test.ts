@@ -105,7 +105,7 @@ describe('bleed', () => {
 });
 
 describe('noise at a microphone', () => {
-  const room = { volumeM3: 60, rt60S: 0.6, noiseDba: 35 };
+  const room = { volumeM3: 60, rt60S: 0.6, noiseDba: 35, temperatureC: null };
   it('the room at 35 dB(A) is 30.2 in a cardioid, and the voice at 8 cm stands 53.7 dB above', () => {
     const microphone = heard(two(130, { room }));
     expect(

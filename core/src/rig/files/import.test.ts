@@ -138,8 +138,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 9', '"version": 10'),
-      /^version: this file is of version 10/,
+      nightTide.replace('"version": 10', '"version": 11'),
+      /^version: this file is of version 11/,
     ],
     [
       'a shot of a camera that is not there',
@@ -151,8 +151,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 9', '"version": 0'),
-      /^version: expected a version from 1 to 9/,
+      nightTide.replace('"version": 10', '"version": 0'),
+      /^version: expected a version from 1 to 10/,
     ],
     [
       'a resistance of the wrong kind',
@@ -251,6 +251,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 9 } },
+      properties: { version: { const: 10 } },
     }));
 });

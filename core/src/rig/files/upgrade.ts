@@ -230,6 +230,18 @@ const noiseSaysHowRead = (rig: Branch): Branch => ({
   noises: eachOf(rig['noises'], filled(NOISE_8)),
 });
 
+/** What version 10 asks of the room, where version 9 said nothing. */
+const ROOM_9 = { temperatureC: null };
+
+/** Version 9 knew no findings put aside, no tags and no temperature. */
+const findingsArePutAside = (rig: Branch): Branch => ({
+  ...rig,
+  version: 10,
+  tags: [],
+  aside: {},
+  room: isBranch(rig['room']) ? { ...ROOM_9, ...rig['room'] } : rig['room'],
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -244,6 +256,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   6: rigHasBody,
   7: rigHoldsMore,
   8: noiseSaysHowRead,
+  9: findingsArePutAside,
 };
 
 /**

@@ -23,6 +23,7 @@ export const commands = {
         volumeM3: anyOf(chance, [null, 35, 420]),
         rt60S: anyOf(chance, [null, 0.3, 0.9]),
         noiseDba: anyOf(chance, [null, 28, 45]),
+        temperatureC: anyOf(chance, [null, 12, 31]),
       }),
     }),
   }),

@@ -38,10 +38,17 @@ export const roomSchema = z.strictObject({
   rt60S: z.number().positive().max(30).nullable(),
   /** Noise of the room while nobody speaks and nothing that is listed runs, dB(A) SPL */
   noiseDba: z.number().min(0).max(120).nullable(),
+  /** Of the air, °C; null = 20 */
+  temperatureC: z.number().min(-20).max(50).nullable(),
 });
 export type Room = z.infer<typeof roomSchema>;
 
-export const UNKNOWN_ROOM: Room = { volumeM3: null, rt60S: null, noiseDba: null };
+export const UNKNOWN_ROOM: Room = {
+  volumeM3: null,
+  rt60S: null,
+  noiseDba: null,
+  temperatureC: null,
+};
 
 /**
  * Where its level was read: in the open, or where there is no room to speak of, as a data sheet gives it;
