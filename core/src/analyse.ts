@@ -193,7 +193,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
     now = reanalyse(now, apply(now.rig, fix.command));
   }
   if (first === undefined) return null;
-  const label = `In all ${places.length} places: ${first}, and so on`;
+  const label = `${first}, and ${places.length - 1} more like it`;
   return { label, command: { type: 'batch', label: cut(label, MOST_LABEL), commands } };
 };
 

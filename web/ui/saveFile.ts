@@ -7,3 +7,15 @@ export const saveFile = (name: string, type: string, text: string): void => {
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 };
+
+/** Gives a table to the person as a spreadsheet; the writer is loaded when it is asked for. */
+export const saveTable = async (
+  name: string,
+  sheet: string,
+  fields: readonly string[],
+  rows: readonly (readonly (string | number | null)[])[],
+): Promise<void> => {
+  const { default: writeXlsxFile } = await import('write-excel-file/browser');
+  const head = fields.map((value) => ({ value, fontWeight: 'bold' as const }));
+  await writeXlsxFile([head, ...rows.map((row) => [...row])], { sheet }).toFile(name);
+};

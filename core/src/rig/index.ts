@@ -15,6 +15,7 @@ export * from './devices/schema';
 export * from './devices/settings';
 export * from './devices/sound-model';
 export { checkRig } from './files/check';
+export { csvOf } from './files/csv';
 export * from './files/export';
 export * from './files/import';
 export { readCommand } from './files/read-command';

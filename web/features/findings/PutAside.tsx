@@ -47,7 +47,7 @@ export const PutAside = ({ analysis, findings, title }: Props) => {
     <Flex
       as="form"
       gap="2"
-      mt="1"
+      flex="1 1 40ch"
       align="center"
       wrap="wrap"
       onSubmit={put}

@@ -1,8 +1,8 @@
 'use client';
 
-import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { memo } from 'react';
-import { READINGS } from './readings';
+import { ReadingChoice } from './ReadingChoice';
 import type { Grouping } from './rows';
 import { useLoomView } from './view';
 
@@ -27,45 +27,7 @@ export const LoomBar = memo(function LoomBar({
   const view = useLoomView();
   return (
     <Flex align="center" gap="3" px="4" py="2" wrap="wrap" className="screen-only">
-      <Flex
-        role="radiogroup"
-        aria-label="Reading on the threads"
-        borderWidth="1px"
-        borderColor="rule.strong"
-        borderRadius="md"
-        overflow="hidden"
-      >
-        {READINGS.map((reading, index) => {
-          const isOn = view.reading === reading;
-          return (
-            <Box
-              asChild
-              key={reading}
-              px="2.5"
-              minH="8"
-              fontSize="sm"
-              cursor="pointer"
-              borderLeftWidth={index ? '1px' : '0'}
-              borderColor="rule"
-              bg={isOn ? 'ink' : undefined}
-              color={isOn ? 'paper' : 'ink'}
-              fontWeight={isOn ? '600' : '400'}
-            >
-              <button
-                type="button"
-                role="radio"
-                aria-checked={isOn}
-                onClick={() => view.setReading(reading)}
-              >
-                <Text as="span" fontSize="xs" opacity="0.8" mr="1">
-                  {index + 1}
-                </Text>
-                {reading}
-              </button>
-            </Box>
-          );
-        })}
-      </Flex>
+      <ReadingChoice />
       <Flex ml="auto" gap="2" align="center" wrap="wrap">
         <NativeSelect.Root size="sm" width="170px">
           <NativeSelect.Field

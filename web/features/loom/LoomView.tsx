@@ -2,7 +2,6 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { AddDevice } from '@/features/menu/AddDevice';
 import { Connect } from '@/features/menu/Connect';
 import { PointingDialogs } from '@/features/pointing/PointingDialogs';
@@ -14,9 +13,10 @@ import { Dock } from './Dock';
 import { FilterBar } from './FilterBar';
 import { LoomBar } from './LoomBar';
 import { LoomChart } from './LoomChart';
-import { READING_UNITS, READINGS } from './readings';
+import { READING_UNITS } from './readings';
 import { isFiltered, shownBy } from './shown';
 import { useFindingSteps } from './useFindingSteps';
+import { useLoomKeys } from './useLoomKeys';
 import { useLayout } from './useLayout';
 import { useThread } from './useThread';
 import { useZoom } from './useZoom';
@@ -103,22 +103,12 @@ export const LoomView = () => {
       select(null);
   };
 
-  useHotkeys('a', () => open('add'), { preventDefault: true });
-  useHotkeys('c', connectSelected, { preventDefault: true });
-  useHotkeys('delete', remove);
-  useHotkeys(['[', 'bracketleft'], () => stepFinding(-1), { useKey: true });
-  useHotkeys([']', 'bracketright'], () => stepFinding(1), { useKey: true });
-  // By what is written, not by where the key lies: plus is elsewhere on every keyboard.
-  useHotkeys('*', ({ key, ctrlKey, metaKey, altKey }) => {
-    if (ctrlKey || metaKey || altKey) return;
-    if (key === '+' || key === '=') zooming.nearer();
-    if (key === '-') zooming.farther();
-    if (key === '0') zooming.fit();
-  });
-  useHotkeys('f', () => setFiltering((is) => !is));
-  useHotkeys('1,2,3,4,5', (event) => {
-    const reading = READINGS[Number(event.key) - 1];
-    if (reading) view.setReading(reading);
+  useLoomKeys({
+    zooming,
+    connect: connectSelected,
+    remove,
+    stepFinding,
+    turnFilter: () => setFiltering((is) => !is),
   });
 
   const isEmpty = analysis.graph.devices.size === 0;

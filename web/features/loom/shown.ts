@@ -49,6 +49,28 @@ export const itemsOf = (thread: Thread): { devices: DeviceNode[]; links: LinkEdg
   return { devices, links };
 };
 
+/** The threads a filter leaves. */
+export const threadsBy = (analysis: Analysis, filter: LoomFilter): readonly Thread[] => {
+  if (!isFiltered(filter)) return analysis.traced.threads;
+  const marked = filter.onlyFindings ? worstByItem(analysis) : null;
+  const isMarked = (kind: 'device' | 'link', id: string) => marked?.has(`${kind}:${id}`) ?? true;
+  return analysis.traced.threads.filter((thread) => {
+    if (filter.signal !== null && thread.signal !== filter.signal) return false;
+    const { devices, links } = itemsOf(thread);
+    if (filter.deviceId !== null && !devices.some(({ id }) => id === filter.deviceId)) return false;
+    const ends = [devices[0], devices.at(-1)];
+    if (filter.personId !== null && !ends.some((node) => isOf(analysis, node, filter.personId)))
+      return false;
+    return (
+      devices.some(({ id }) => isMarked('device', id)) ||
+      links.some(({ id }) => isMarked('link', id))
+    );
+  });
+};
+
+const isOf = (analysis: Analysis, node: DeviceNode | undefined, personId: string | null): boolean =>
+  node !== undefined && analysis.device(node).personId === personId;
+
 /**
  * The part of a rig a filter leaves, with whole threads only, so that no line ends in the air.
  * @returns null where nothing is filtered
@@ -58,39 +80,25 @@ export const shownBy = (
   filter: LoomFilter,
 ): (Shown & { readonly threads: number }) | null => {
   if (!isFiltered(filter)) return null;
-  const marked = filter.onlyFindings ? worstByItem(analysis) : null;
-  const isMarked = (kind: 'device' | 'link', id: string) => marked?.has(`${kind}:${id}`) ?? true;
-  const isOfPerson = (node: DeviceNode | undefined) =>
-    node !== undefined && analysis.device(node).personId === filter.personId;
-
+  const threads = threadsBy(analysis, filter);
   const devices = new Set<string>();
   const links = new Set<string>();
-  let threads = 0;
-  for (const thread of analysis.traced.threads) {
-    if (filter.signal !== null && thread.signal !== filter.signal) continue;
+  for (const thread of threads) {
     const way = itemsOf(thread);
-    const passes = way.devices.some(({ id }) => id === filter.deviceId);
-    if (filter.deviceId !== null && !passes) continue;
-    const belongs = isOfPerson(way.devices[0]) || isOfPerson(way.devices.at(-1));
-    if (filter.personId !== null && !belongs) continue;
-    const found =
-      way.devices.some(({ id }) => isMarked('device', id)) ||
-      way.links.some(({ id }) => isMarked('link', id));
-    if (!found) continue;
-    threads++;
     for (const { id } of way.devices) devices.add(id);
     for (const { id } of way.links) links.add(id);
   }
 
   // What is on no thread, such as a microphone nobody has connected, answers for itself.
+  const marked = filter.onlyFindings ? worstByItem(analysis) : null;
   const onThreads = new Set(
     analysis.traced.threads.flatMap((thread) => itemsOf(thread).devices.map(({ id }) => id)),
   );
   for (const node of analysis.graph.devices.values()) {
     if (onThreads.has(node.id) || filter.signal !== null) continue;
     if (filter.deviceId !== null && node.id !== filter.deviceId) continue;
-    if (filter.personId !== null && !isOfPerson(node)) continue;
-    if (isMarked('device', node.id)) devices.add(node.id);
+    if (filter.personId !== null && !isOf(analysis, node, filter.personId)) continue;
+    if (marked?.has(`device:${node.id}`) ?? true) devices.add(node.id);
   }
-  return { devices, links, threads };
+  return { devices, links, threads: threads.length };
 };

@@ -1,129 +1,121 @@
 'use client';
 
-import { useRig } from '@/features/rig/RigProvider';
-import { DataTable, tableColumns } from '@/ui/DataTable';
-import { Box, Text } from '@chakra-ui/react';
-import {
-  type Analysis,
-  CABLES,
-  figure,
-  formatName,
-  headroomDb,
-  patchOrder,
-  portAt,
-  stagesOf,
-  type Thread,
-} from '@echo-loom/core';
-import { useMemo } from 'react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { csvOf, type DeviceNode, patchSheetCsv } from '@echo-loom/core';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { FilterBar } from '@/features/loom/FilterBar';
+import { ReadingChoice } from '@/features/loom/ReadingChoice';
+import { threadsBy } from '@/features/loom/shown';
+import { useLoomView } from '@/features/loom/view';
+import { WayLine } from '@/features/loom/WayLine';
+import { useRig, useRigId } from '@/features/rig/RigProvider';
+import { saveFile, saveTable } from '@/ui/saveFile';
+import { exported, matrixOf } from './matrix';
+import { PatchMatrix } from './PatchMatrix';
+import { PatchSheet } from './PatchSheet';
+import { ThreadList } from './ThreadList';
 
-type ThreadRow = {
-  readonly id: string;
-  readonly signal: string;
-  readonly way: string;
-  readonly arrives: string;
-  readonly headroom: string;
-  readonly delay: string;
-};
+const FORMS = ['Matrix', 'By destination', 'Patch sheet'] as const;
+type Form = (typeof FORMS)[number];
 
-const rowOf = (analysis: Analysis, thread: Thread): ThreadRow => {
-  const stages = stagesOf(thread.last);
-  const way = stages
-    .map((stage) => analysis.device(stage.at.device).name)
-    .filter((name, index, all) => name !== all[index - 1]);
-  const sound = analysis.sound[thread.last.index];
-  const picture = analysis.picture[thread.last.index];
-  const margins = stages.flatMap((stage) => {
-    const figures = analysis.sound[stage.index];
-    const headroom = figures ? headroomDb(figures) : null;
-    return headroom === null ? [] : [headroom];
-  });
-  const delay = analysis.delay[thread.last.index];
-  return {
-    id: thread.id,
-    signal: thread.signal,
-    way: way.join(' → '),
-    arrives: sound
-      ? sound.levelDb === null
-        ? `needs ${sound.unknown?.says ?? 'a figure'}`
-        : `${figure(sound.levelDb)} ${sound.unit}`
-      : picture?.format
-        ? formatName(picture.format)
-        : 'none',
-    headroom: margins.length ? `${figure(Math.min(...margins))} dB` : '',
-    delay: delay ? `${delay.unknown ? '≥ ' : ''}${figure(delay.knownMs)} ms` : '',
-  };
-};
-
-/** Most rows drawn on the screen. */
-const SHOWN = 400;
-
-const THREAD_COLUMNS = tableColumns<ThreadRow>([
-  { key: 'signal', heading: 'Signal' },
-  { key: 'way', heading: 'Way' },
-  { key: 'arrives', heading: 'Arrives', figures: true },
-  { key: 'headroom', heading: 'Least headroom', figures: true },
-  { key: 'delay', heading: 'Delay', figures: true },
-]);
-
-type CableRow = Readonly<Record<'number' | 'from' | 'to' | 'kind' | 'length', string>>;
-const CABLE_COLUMNS = tableColumns<CableRow>([
-  { key: 'number', heading: 'Cable', figures: true },
-  { key: 'from', heading: 'From' },
-  { key: 'to', heading: 'To' },
-  { key: 'kind', heading: 'Kind' },
-  { key: 'length', heading: 'Length', figures: true },
-]);
-
-const cableRows = ({ rig }: Analysis): CableRow[] =>
-  patchOrder(rig)
-    .filter(([, link]) => link.cable.kind !== 'inside')
-    .map(([, link], index) => ({
-      number: String(index + 1),
-      from: `${rig.devices[link.from.deviceId]?.name ?? ''}, ${portAt(rig, link.from)?.name ?? ''}`,
-      to: `${rig.devices[link.to.deviceId]?.name ?? ''}, ${portAt(rig, link.to)?.name ?? ''}`,
-      kind: CABLES[link.cable.kind].name,
-      length: `${link.cable.lengthM} m`,
-    }));
-
-/** The loom as tables: every thread with what arrives, and the patch sheet. For screen readers, for print. */
+/** The threads as tables: what leads where with what arrives, by destination, and the patch sheet. */
 export const ThreadsView = () => {
   const analysis = useRig((state) => state.analysis);
-  const rows = useMemo(
-    () => analysis.traced.threads.slice(0, SHOWN).map((thread) => rowOf(analysis, thread)),
-    [analysis],
-  );
-  const cables = useMemo(() => cableRows(analysis), [analysis]);
+  const rigId = useRigId();
+  const router = useRouter();
+  const reading = useLoomView((view) => view.reading);
+  const filter = useLoomView((view) => view.filter);
+  const select = useLoomView((view) => view.select);
+  const [form, setForm] = useState<Form>('Matrix');
+  const [picked, setPicked] = useState<{ source: string; end: string; at: number } | null>(null);
+  const threads = useMemo(() => threadsBy(analysis, filter), [analysis, filter]);
+  const matrix = useMemo(() => matrixOf(analysis, threads), [analysis, threads]);
+  const shown = picked
+    ? threads.filter(
+        ({ source, end }) => source.device.id === picked.source && end.device.id === picked.end,
+      )
+    : [];
+
+  const pick = (source: DeviceNode, end: DeviceNode) =>
+    setPicked({ source: source.id, end: end.id, at: 0 });
+  const name = analysis.rig.name;
+  const save = (as: 'csv' | 'xlsx') => {
+    if (form === 'Patch sheet' && as === 'csv')
+      return saveFile(`${name}, patch sheet.csv`, 'text/csv', patchSheetCsv(analysis.rig));
+    const { fields, rows } = exported(analysis, threads);
+    if (as === 'csv') return saveFile(`${name}, threads.csv`, 'text/csv', csvOf(fields, rows));
+    return void saveTable(`${name}, threads.xlsx`, 'Threads', fields, rows);
+  };
+
   return (
-    <Box
-      overflow="auto"
-      p="4"
-      flex="1"
-      tabIndex={0}
-      role="region"
-      aria-label="Threads and cables as tables"
-    >
-      <Text as="h2" fontSize="lg" fontWeight="600" mb="2">
-        Threads
-      </Text>
-      {rows.length === 0 ? (
-        <Text mb="4">
-          No thread reaches a destination yet. Connect a source onward until it reaches a stream, a
-          recording, a screen or headphones.
+    <Flex direction="column" flex="1" minH="0" p="4" overflow="auto">
+      <Flex gap="3" align="center" wrap="wrap" mb="2" className="screen-only">
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Threads
         </Text>
+        <Flex role="radiogroup" aria-label="Threads as" gap="1">
+          {FORMS.map((one) => (
+            <Button
+              key={one}
+              size="sm"
+              role="radio"
+              aria-checked={form === one}
+              variant={form === one ? 'solid' : 'outline'}
+              onClick={() => setForm(one)}
+            >
+              {one}
+            </Button>
+          ))}
+        </Flex>
+        {form === 'Matrix' && <ReadingChoice />}
+        <Flex ml="auto" gap="2">
+          <Button size="sm" variant="outline" onClick={() => save('csv')}>
+            Save as CSV
+          </Button>
+          {form !== 'Patch sheet' && (
+            <Button size="sm" variant="outline" onClick={() => save('xlsx')}>
+              Save as spreadsheet
+            </Button>
+          )}
+        </Flex>
+      </Flex>
+      {form !== 'Patch sheet' && (
+        <Box mx="-4">
+          <FilterBar analysis={analysis} threads={threads.length} />
+        </Box>
+      )}
+      {form === 'Patch sheet' ? (
+        <PatchSheet analysis={analysis} />
+      ) : threads.length === 0 ? (
+        <Text mb="4">
+          {analysis.traced.threads.length === 0
+            ? 'No thread reaches a destination yet. Connect a source onward until it reaches a ' +
+              'stream, a recording, a screen or headphones.'
+            : 'No thread is left. Choose fewer conditions, or show all.'}
+        </Text>
+      ) : form === 'Matrix' ? (
+        <PatchMatrix analysis={analysis} matrix={matrix} reading={reading} onPick={pick} />
       ) : (
-        <DataTable label="Threads" columns={THREAD_COLUMNS} rows={rows} />
+        <ThreadList analysis={analysis} threads={threads} />
       )}
-      {analysis.traced.threads.length > SHOWN && (
-        <Text mb="4">And {analysis.traced.threads.length - SHOWN} more threads.</Text>
+      {form === 'Matrix' && picked && shown.length > 0 && (
+        <Flex borderTopWidth="1px" borderColor="rule" pt="2" mt="2" className="screen-only">
+          <WayLine
+            analysis={analysis}
+            threads={shown}
+            at={Math.min(picked.at, shown.length - 1)}
+            onStep={(by) =>
+              setPicked({ ...picked, at: (picked.at + by + shown.length) % shown.length })
+            }
+            reading={reading}
+            onPick={(item) => {
+              select(item);
+              router.push(`/rigs/${rigId}`);
+            }}
+          />
+        </Flex>
       )}
-      <Text as="h2" fontSize="lg" fontWeight="600" mb="2">
-        Patch sheet
-      </Text>
-      {cables.length === 0 ? (
-        <Text>No cables yet.</Text>
-      ) : (
-        <DataTable label="Patch sheet" columns={CABLE_COLUMNS} rows={cables} />
-      )}
-    </Box>
+    </Flex>
   );
 };

@@ -1,10 +1,10 @@
-import Papa from 'papaparse';
 import { z } from 'zod';
 import { CABLES } from '../links/cables';
 import { portAt } from '../links/mating';
 import type { End } from '../links/schema';
 import { entry, inOrder } from '../order';
 import { type Rig, rigSchema } from '../rig';
+import { csvOf } from './csv';
 
 const sorted = (value: unknown): unknown => {
   if (Array.isArray(value)) return value.map(sorted);
@@ -59,8 +59,10 @@ export const patchSheetCsv = (rig: Rig): string => {
     'Cable kind',
     'Length m',
   ];
-  const data = rows.map((row) => Object.values(row));
-  return `${Papa.unparse({ fields: columns, data }, { escapeFormulae: true })}\r\n`;
+  return csvOf(
+    columns,
+    rows.map((row) => Object.values(row)),
+  );
 };
 
 /**
