@@ -1,6 +1,7 @@
 import type { Level } from '@echo-loom/core';
 
-const SHAPES: Readonly<
+/** Octagon, wedge, ring, tick, each in a square of 16. */
+export const LEVEL_SHAPES: Readonly<
   Record<Level | 'well', { readonly path: string; readonly fill: boolean; readonly name: string }>
 > = {
   stop: { path: 'M5 1h6l4 4v6l-4 4H5l-4-4V5z', fill: true, name: 'Stop' },
@@ -19,7 +20,7 @@ interface Props {
 
 /** The level of a finding by shape and colour: octagon, wedge, ring; a tick where nothing was found. */
 export const LevelMark = ({ level, size = 14, label }: Props) => {
-  const { path, fill, name } = SHAPES[level];
+  const { path, fill, name } = LEVEL_SHAPES[level];
   const colour = `var(--chakra-colors-level-${level})`;
   const said = label ?? name;
   return (

@@ -12,10 +12,12 @@ interface Props {
   readonly zooming: ReturnType<typeof useZoom>;
   /** The chosen thread, or what the readings are */
   readonly children: ReactNode;
+  /** Puts the chart on paper */
+  readonly paper: ReactNode;
 }
 
 /** Below the chart: the chosen thread as a line, and where on the whole chart one is. */
-export const Dock = ({ layout, scroll, zooming, children }: Props) => {
+export const Dock = ({ layout, scroll, zooming, children, paper }: Props) => {
   const { zoom, isLarger, nearer, farther, fit } = zooming;
   return (
     <Flex
@@ -48,6 +50,7 @@ export const Dock = ({ layout, scroll, zooming, children }: Props) => {
             +
           </Button>
         </ButtonGroup>
+        {paper}
         {(isLarger || zoom < 1) && <Overview layout={layout} zoom={zoom} scroll={scroll} />}
       </Flex>
     </Flex>

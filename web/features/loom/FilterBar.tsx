@@ -2,7 +2,7 @@
 
 import { Button, Checkbox, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { type Analysis, inOrder } from '@echo-loom/core';
-import { isFiltered, NO_FILTER } from './shown';
+import { isFiltered, NO_FILTER } from './filter';
 import { useLoomView } from './view';
 
 interface Props {

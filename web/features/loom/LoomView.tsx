@@ -13,8 +13,10 @@ import { Dock } from './Dock';
 import { FilterBar } from './FilterBar';
 import { LoomBar } from './LoomBar';
 import { LoomChart } from './LoomChart';
+import { OnPaper } from './paper/OnPaper';
 import { READING_UNITS } from './readings';
-import { isFiltered, shownBy } from './shown';
+import { isFiltered } from './filter';
+import { shownBy } from './shown';
 import { useFindingSteps } from './useFindingSteps';
 import { useLoomKeys } from './useLoomKeys';
 import { useLayout } from './useLayout';
@@ -164,7 +166,12 @@ export const LoomView = () => {
         )}
       </Flex>
       {!isEmpty && (
-        <Dock layout={layout} scroll={scroll} zooming={zooming}>
+        <Dock
+          layout={layout}
+          scroll={scroll}
+          zooming={zooming}
+          paper={<OnPaper analysis={analysis} layout={layout} reading={view.reading} />}
+        >
           {chosen.threads.length === 0 ? (
             <Text fontSize="xs" color="ink.soft" display={{ base: 'none', md: 'block' }}>
               {view.reading}: {READING_UNITS[view.reading]}. A source or a cable chooses its thread.

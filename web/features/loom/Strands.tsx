@@ -1,6 +1,8 @@
 import type { PortFamily } from '@echo-loom/core';
 import styles from './loom.module.css';
+import { STROKES } from './lines';
 import type { LoomStrand } from './parts';
+import { pathOf } from './thread-path';
 
 const COLOURS: Readonly<Record<PortFamily, string>> = {
   picture: 'thread-picture',
@@ -9,38 +11,6 @@ const COLOURS: Readonly<Record<PortFamily, string>> = {
   usb: 'thread-data',
   network: 'thread-data',
   software: 'thread-data',
-};
-
-const BRIDGE_RISE = 9;
-
-/** Straight along the row, hopping over what it does not serve, then a bend into its port. */
-const pathOf = ({ x1, y1, x2, y2, bendX, bridges }: LoomStrand): string => {
-  const hops = [...bridges]
-    .sort((a, b) => a.x - b.x)
-    .map(
-      ({ x, width }) =>
-        `H${x - 10} q4 0 6 ${-BRIDGE_RISE} H${x + width + 4} q2 ${BRIDGE_RISE} 6 ${BRIDGE_RISE}`,
-    )
-    .join(' ');
-  if (Math.abs(y1 - y2) < 0.5) return `M${x1} ${y1} ${hops} H${x2}`;
-  const middle = (bendX + x2) / 2;
-  return `M${x1} ${y1} ${hops} H${bendX} C${middle} ${y1} ${middle} ${y2} ${x2} ${y2}`;
-};
-
-const strokes = (family: PortFamily): { width: number; dash?: string; double?: boolean } => {
-  switch (family) {
-    case 'picture':
-      return { width: 4 };
-    case 'analogue':
-      return { width: 1.8 };
-    case 'digital sound':
-      return { width: 5, double: true };
-    case 'usb':
-    case 'network':
-      return { width: 2.2, dash: '8 4' };
-    case 'software':
-      return { width: 1.6, dash: '3 3' };
-  }
 };
 
 interface Props {
@@ -66,7 +36,7 @@ export const Strands = ({ strands, width, height, selectedLink, isDim, layer }: 
     {strands
       .filter((strand) => strand.bridges.length > 0 === (layer === 'bridges'))
       .map((strand) => {
-        const { width: stroke, dash, double } = strokes(strand.family);
+        const { width: stroke, dash, isDouble } = STROKES[strand.family];
         const d = pathOf(strand);
         const colour =
           strand.linkId === selectedLink
@@ -76,7 +46,9 @@ export const Strands = ({ strands, width, height, selectedLink, isDim, layer }: 
           <g key={strand.linkId} fill="none">
             <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke + 5} />
             <path d={d} stroke={colour} strokeWidth={stroke} strokeDasharray={dash} />
-            {double && <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke - 3} />}
+            {isDouble && (
+              <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke - 3} />
+            )}
           </g>
         );
       })}

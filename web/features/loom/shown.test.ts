@@ -3,7 +3,8 @@ import { harbourHall } from '../../../demo/harbour-hall';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
 import { worstByItem } from './marks';
-import { itemsOf, type LoomFilter, NO_FILTER, shownBy } from './shown';
+import { type LoomFilter, NO_FILTER } from './filter';
+import { itemsOf, shownBy } from './shown';
 import { litBy, threadsThrough, wayLine } from './ways';
 
 const firing: Analysis = analyse(secondFiring());

@@ -2,10 +2,10 @@ import {
   type Analysis,
   type DeviceNode,
   type LinkEdge,
-  type Signal,
   stagesOf,
   type Thread,
 } from '@echo-loom/core';
+import { isFiltered, type LoomFilter } from './filter';
 import { worstByItem } from './marks';
 
 /** What of a rig is drawn: ids of devices and cables. */
@@ -13,30 +13,6 @@ export interface Shown {
   readonly devices: ReadonlySet<string>;
   readonly links: ReadonlySet<string>;
 }
-
-/** Which threads somebody wants to see; what is null asks for nothing. */
-export interface LoomFilter {
-  /** Whose voice or picture it is, or who hears or sees it */
-  readonly personId: string | null;
-  readonly signal: Signal | null;
-  /** A device the thread passes */
-  readonly deviceId: string | null;
-  /** Only threads with a finding on their way */
-  readonly onlyFindings: boolean;
-}
-
-export const NO_FILTER: LoomFilter = {
-  personId: null,
-  signal: null,
-  deviceId: null,
-  onlyFindings: false,
-};
-
-export const isFiltered = (filter: LoomFilter): boolean =>
-  filter.personId !== null ||
-  filter.signal !== null ||
-  filter.deviceId !== null ||
-  filter.onlyFindings;
 
 /** The devices and cables of a thread, from its source to its end. */
 export const itemsOf = (thread: Thread): { devices: DeviceNode[]; links: LinkEdge[] } => {

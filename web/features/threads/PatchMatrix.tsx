@@ -7,14 +7,14 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import { ARROWS, isArrow, LEVEL_WORDS } from '@/features/loom/marks';
 import type { Reading } from '@/features/loom/readings';
 import { LevelMark } from '@/ui/LevelMark';
-import { arrivalText, type Matrix } from './matrix';
+import { arrivalText, type Matrix, speaking } from './matrix';
 import styles from './matrix.module.css';
 
 /** Sizes of the matrix. @unit px */
 const ROW = 30;
-const COLUMN = 92;
+const COLUMN = 114;
 const NAMES = 168;
-const HEAD = 112;
+const HEAD = 68;
 
 interface Props {
   readonly analysis: Analysis;
@@ -69,7 +69,7 @@ export const PatchMatrix = ({ analysis, matrix, reading, onPick }: Props) => {
     const [source, end] = [sources[y], ends[x]];
     if (!source || !end) return null;
     const crossing = matrix.at(source, end);
-    const text = crossing ? arrivalText(analysis, crossing.threads[0], reading) : '';
+    const text = crossing ? arrivalText(analysis, speaking(crossing, reading), reading) : '';
     const many = crossing && crossing.threads.length > 1 ? `, ${crossing.threads.length} ways` : '';
     const level = crossing?.level ? `, ${LEVEL_WORDS[crossing.level]}` : '';
     return (

@@ -72,6 +72,12 @@ export const matrixOf = (analysis: Analysis, threads: readonly Thread[]): Matrix
 const lengthM = (thread: Thread): number =>
   itemsOf(thread).links.reduce((sum, { link }) => sum + link.cable.lengthM, 0);
 
+/** Of the threads of a cell the one its reading is taken from: a level from sound, a format from a picture. */
+export const speaking = ({ threads }: Crossing, reading: Reading): Thread => {
+  const signal = reading === 'Level' || reading === 'Headroom' ? 'sound' : 'picture';
+  return threads.find((thread) => thread.signal === signal) ?? threads[0];
+};
+
 /** What a thread says where it arrives. */
 export const arrivalText = (analysis: Analysis, thread: Thread, reading: Reading): string => {
   const { last } = thread;
@@ -84,7 +90,8 @@ export const arrivalText = (analysis: Analysis, thread: Thread, reading: Reading
     }
     case 'Headroom': {
       const least = leastHeadroomDb(analysis, thread);
-      return least === null ? arrivalText(analysis, thread, 'Format') : `${figure(least)} dB`;
+      if (least !== null) return `${figure(least)} dB`;
+      return thread.signal === 'sound' ? '?' : arrivalText(analysis, thread, 'Format');
     }
     case 'Level': {
       const sound = analysis.sound[last.index];

@@ -1,10 +1,8 @@
-import { harbourHall } from '../../../../demo/harbour-hall';
-import { nightTide } from '../../../../demo/night-tide';
-import { secondFiring } from '../../../../demo/second-firing';
 import { analyse, type Analysis } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
 import type { LinkEdge } from '../../graph';
 import { apply, type Rig, type SimpleCommand } from '../../rig';
+import { demoRig } from '../../rules/demo-for-cases';
 import {
   connectBy,
   joinings,
@@ -48,9 +46,9 @@ const commandsOf = (spliced: Spliced): readonly SimpleCommand[] => {
 };
 
 const DEMOS: readonly (readonly [string, Rig])[] = [
-  ['Night Tide', nightTide()],
-  ['Second Firing', secondFiring()],
-  ['Harbour Hall', harbourHall()],
+  ['Night Tide', demoRig('night-tide')],
+  ['Second Firing', demoRig('second-firing')],
+  ['Harbour Hall', demoRig('harbour-hall')],
 ];
 
 const two = (from: string, to: string): Rig =>
@@ -102,7 +100,7 @@ describe('what a device can be joined with', () => {
           expect([node.id, id, isRefused(rig, connectBy(rig, way))]).toEqual([node.id, id, false]);
   });
   it('what is refused cannot be plugged by any two ports', () => {
-    const rig = nightTide();
+    const rig = demoRig('night-tide');
     const analysis = analyse(rig);
     for (const node of analysis.graph.devices.values())
       for (const [id, found] of joinings(analysis, node, null)) {
@@ -178,7 +176,7 @@ describe('a device put into a thread and taken out', () => {
     expect(out.devices).toEqual(chain.devices);
   });
   it('is moved from one thread into another in one edit', () => {
-    const rig = secondFiring();
+    const rig = demoRig('second-firing');
     const analysis = analyse(rig);
     const host = edgeOf(analysis, 'host-mic-out-to-interface');
     const after = done(rig, commandsOf(putInto(analysis, 'booster', host)));
@@ -201,7 +199,7 @@ describe('a device put into a thread and taken out', () => {
     });
   });
   it('what brings several together is not taken out', () =>
-    expect(takeOut(analyse(nightTide()), 'interface').can).toBe(false));
+    expect(takeOut(analyse(demoRig('night-tide')), 'interface').can).toBe(false));
   it.each(DEMOS)('in %s whatever is taken out leaves its sources reaching as far', (_name, rig) => {
     const analysis = analyse(rig);
     for (const node of analysis.graph.devices.values()) {
