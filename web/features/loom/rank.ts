@@ -29,7 +29,10 @@ export const rankDevices = (analysis: Analysis): Ranked => {
     const known = rank.get(node.id);
     if (known !== undefined) return known;
     open.add(node.id);
-    let own = stepRank(node);
+    const isFed = (incoming.get(node.id) ?? []).length > 0;
+    const sends = node.ports.values().some((port) => port.links.some(({ from }) => from === port));
+    // A pack that is only talked into begins a thread, though ears stand last.
+    let own = node.model.step === 'hear and see' && !isFed && sends ? 0 : stepRank(node);
     for (const edge of incoming.get(node.id) ?? []) {
       if (open.has(edge.from.device.id)) back.add(edge.id);
       else own = Math.max(own, visit(edge.from.device) + 1);

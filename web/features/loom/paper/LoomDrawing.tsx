@@ -5,10 +5,13 @@ import { type Reading, readingText, stagesByLink } from '../readings';
 import { READING_WIDTH } from '../sizes';
 import { pathOf } from '../thread-path';
 import { LEVEL_SHAPES } from '@/ui/LevelMark';
-import { linesOf } from './names';
+import { barNames, linesOf } from './names';
 import { ThreadLine } from './ThreadLine';
 
 /** The chart as one drawing that stands by itself: for paper, and as a file. */
+
+const FACE = "'Source Sans 3 Variable', 'Source Sans 3', sans-serif";
+const FIGURES = "'Spline Sans Mono Variable', 'Spline Sans Mono', monospace";
 
 const Mark = ({
   x,
@@ -46,28 +49,28 @@ const Box = ({ node }: { readonly node: LoomNode }) => {
         stroke="#000"
         strokeDasharray={shape === 'return' ? '4 3' : undefined}
       />
-      {shape === 'bar' ? (
-        <text
-          transform={`translate(${middleX + 4} ${middleY}) rotate(-90)`}
-          textAnchor="middle"
-          fontSize={12}
-          fontWeight={600}
-        >
-          {label}
-        </text>
-      ) : (
-        lines.map((line, index) => (
-          <text
-            key={index}
-            x={middleX}
-            y={middleY + 4 + (index - (lines.length - 1) / 2) * 13}
-            textAnchor="middle"
-            fontSize={11.5}
-          >
-            {line}
-          </text>
-        ))
-      )}
+      {shape === 'bar'
+        ? barNames(node, label).map(({ at, text }) => (
+            <text
+              key={at}
+              transform={`translate(${middleX + 4} ${at}) rotate(-90)`}
+              textAnchor="middle"
+              style={{ fontSize: 12, fontWeight: 600 }}
+            >
+              {text}
+            </text>
+          ))
+        : lines.map((line, index) => (
+            <text
+              key={index}
+              x={middleX}
+              y={middleY + 4 + (index - (lines.length - 1) / 2) * 13}
+              textAnchor="middle"
+              style={{ fontSize: 11.5 }}
+            >
+              {line}
+            </text>
+          ))}
     </>
   );
 };
@@ -93,18 +96,18 @@ export const LoomDrawing = ({ analysis, layout, reading, isBlack }: Props) => {
     <ThreadLine key={strand.linkId} d={pathOf(strand)} family={strand.family} isBlack={isBlack} />
   );
   return (
-    <g fontFamily="'Source Sans 3 Variable', 'Source Sans 3', sans-serif" fill="#000">
+    <g style={{ fontFamily: FACE }} fill="#000">
       {layout.columns.map(
         ({ title, x }) =>
           title && (
-            <text key={x} x={x} y={18} fontSize={13}>
+            <text key={x} x={x} y={18} style={{ fontSize: 13 }}>
               {title}
             </text>
           ),
       )}
       {layout.groups.map(({ id, name, y, folded, size }) => (
         <g key={id}>
-          <text x={14} y={y + 19} fontSize={12} fontWeight={600}>
+          <text x={14} y={y + 19} style={{ fontSize: 12, fontWeight: 600 }}>
             {name.toUpperCase()}
             {folded ? ` (${size})` : ''}
           </text>
@@ -135,8 +138,7 @@ export const LoomDrawing = ({ analysis, layout, reading, isBlack }: Props) => {
                 x={x}
                 y={y + 4}
                 textAnchor="middle"
-                fontSize={text.length > 7 ? 9 : 11}
-                fontFamily="'Spline Sans Mono Variable', 'Spline Sans Mono', monospace"
+                style={{ fontSize: text.length > 7 ? 9 : 11, fontFamily: FIGURES }}
               >
                 {text}
               </text>

@@ -53,6 +53,10 @@ export const OnPaper = ({ analysis, layout, reading }: Props) => {
       ),
     );
   const count = cut.sheets.length;
+  const last = cut.sheets.at(-1);
+  const whole = last
+    ? { width: last.x + last.width, height: last.y + last.height }
+    : { width: layout.width, height: layout.height };
   return (
     <>
       <Button size="xs" variant="outline" onClick={() => setOpen(true)}>
@@ -103,10 +107,11 @@ export const OnPaper = ({ analysis, layout, reading }: Props) => {
                 ? 'It fits on one sheet.'
                 : `${cut.columns} across and ${cut.rows} down. Neighbours overlap by 8 mm, to be glued.`}
             </Text>
-            <Box borderWidth="1px" borderColor="rule" bg="white" p="2" maxH="260px" overflow="auto">
+            <Box borderWidth="1px" borderColor="rule" bg="white" p="2">
               <svg
-                viewBox={`0 0 ${layout.width} ${layout.height}`}
+                viewBox={`-10 -10 ${whole.width + 20} ${whole.height + 20}`}
                 width="100%"
+                height="240px"
                 role="img"
                 aria-label={`How it is cut: ${cut.columns} by ${cut.rows} sheets`}
               >
@@ -130,7 +135,7 @@ export const OnPaper = ({ analysis, layout, reading }: Props) => {
                     <text
                       x={sheet.x + sheet.width / 2}
                       y={sheet.y + sheet.height / 2}
-                      fontSize={layout.width / 18}
+                      style={{ fontSize: layout.width / 14 }}
                       textAnchor="middle"
                       fill="#9e2f2f"
                     >

@@ -38,7 +38,7 @@ const Legend = () => (
     {LEGEND.map(([family, name], index) => (
       <g key={family} transform={`translate(${index * 150} 10)`}>
         <ThreadLine d="M0 0H34" family={family} isBlack />
-        <text x={40} y={4} fontSize={12}>
+        <text x={40} y={4} style={{ fontSize: 12 }}>
           {name}
         </text>
       </g>

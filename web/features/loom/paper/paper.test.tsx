@@ -6,7 +6,7 @@ import { nightTide } from '../../../../demo/night-tide';
 import { secondFiring } from '../../../../demo/second-firing';
 import { layOut } from '../layout';
 import { LoomDrawing } from './LoomDrawing';
-import { linesOf } from './names';
+import { barNames, linesOf } from './names';
 import { cutIntoSheets, HEAD_MM, JOIN_MM, MARGIN_MM, PAPERS, SIZES } from './sheets';
 import { svgText } from './svgText';
 
@@ -68,6 +68,15 @@ describe('a name in a box', () => {
     ['Extraordinarilylongname', ['Extraordinaril…']],
     ['A very long name of a device indeed', ['A very long', 'name of a devi…']],
   ] as const)('%s', (name, lines) => expect(linesOf(name)).toEqual(lines));
+});
+
+describe('the name of a bar', () => {
+  it('is said again along a long one', () =>
+    expect(barNames({ y: 100, height: 960 }, 'Switcher').map(({ at }) => at)).toEqual([340, 820]));
+  it('is cut where the bar is shorter', () =>
+    expect(barNames({ y: 0, height: 80 }, 'Programme distributor')).toEqual([
+      { at: 40, text: 'Programme…' },
+    ]));
 });
 
 describe('the drawing as a file', () => {
