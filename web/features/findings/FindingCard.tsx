@@ -17,6 +17,7 @@ import Link from 'next/link';
 import { useMemo, useRef } from 'react';
 import { useMoney } from '@/features/rig/Currency';
 import { useRigId, useRigSession } from '@/features/rig/RigProvider';
+import { Explained } from '@/features/words/Explained';
 import { LevelMark } from '@/ui/LevelMark';
 import { useSeen } from '@/ui/useSeen';
 import { useTask } from '@/workers/useTask';
@@ -105,7 +106,7 @@ export const FindingCard = ({ analysis, finding, cause }: Props) => {
       </Flex>
       <Text fontSize="sm" mt="1">
         {isMany && 'The first: '}
-        {finding.says}
+        <Explained text={finding.says} />
       </Text>
       {isMany && <Places analysis={analysis} cause={cause} />}
       {tried.state === 'working' && (

@@ -27,7 +27,7 @@ const tried = (article: () => HTMLElement) =>
 describe('a finding', () => {
   it('says what happens, its sums, its code, and the house rule it was judged by', async () => {
     const { finding, article } = card(rig, 'sound.gain-low');
-    expect(within(article()).getByText(finding.says)).toBeTruthy();
+    expect(article().textContent).toContain(finding.says);
     expect(within(article()).getByText('The sums')).toBeTruthy();
     expect(within(article()).getByText('sound.gain-low')).toBeTruthy();
     const rule = within(article()).getByRole('link');
@@ -59,8 +59,10 @@ describe('a finding', () => {
     const { article } = card(rig, hopeless ?? '');
     await tried(article);
     expect(within(article()).queryByText(/^Trying/)).toBeNull();
-    expect(within(article()).getAllByRole('button')).toHaveLength(1);
-    expect(within(article()).getByRole('button', { name: 'Put aside…' })).toBeTruthy();
+    const real = within(article())
+      .getAllByRole('button')
+      .filter(({ tagName }) => tagName === 'BUTTON');
+    expect(real.map(({ textContent }) => textContent)).toEqual(['Put aside…']);
   });
   it('says why nothing could be tried where the engine fails', async () => {
     const failing = jest

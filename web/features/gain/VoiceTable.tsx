@@ -1,5 +1,6 @@
 'use client';
 
+import { Explained } from '@/features/words/Explained';
 import { Box, Table, Text } from '@chakra-ui/react';
 import { figure, levelTarget, peakCeilingDbfs, type Analysis } from '@echo-loom/core';
 import { LevelMark } from '@/ui/LevelMark';
@@ -38,7 +39,7 @@ export const VoiceTable = ({ analysis, rows, chosen, onChoose }: Props) => (
           {['Voice', 'Level', 'Change needed', 'Set', 'Spare', 'Headroom', 'Signal to noise'].map(
             (heading) => (
               <Table.ColumnHeader key={heading} px="1.5">
-                {heading}
+                <Explained text={heading} />
               </Table.ColumnHeader>
             ),
           )}

@@ -7,7 +7,7 @@ import { type LoomFilter, NO_FILTER } from './filter';
 /** A device or a cable on the loom. */
 export type Item =
   { readonly kind: 'device'; readonly id: string } | { readonly kind: 'link'; readonly id: string };
-export type Dialog = 'add' | 'connect' | 'commands' | 'keys';
+export type Dialog = 'add' | 'connect' | 'commands' | 'keys' | 'words';
 
 interface LoomView {
   readonly reading: Reading;

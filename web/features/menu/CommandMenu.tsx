@@ -58,6 +58,11 @@ export const CommandMenu = ({ rigId, onClose }: Props) => {
           view.open('connect');
         },
       },
+      {
+        label: 'Words of the field',
+        words: 'glossary terms explained',
+        act: () => view.open('words'),
+      },
       { label: 'Undo', keys: 'Ctrl Z', act: session.undo },
       { label: 'Redo', keys: 'Ctrl Shift Z', act: session.redo },
       ...READINGS.map((reading, index) => ({

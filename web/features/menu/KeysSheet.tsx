@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { Modal } from '@/ui/Modal';
 
 /** Every key the loom answers to, as they are listed under `?`. */
@@ -23,7 +23,13 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'This list'],
 ];
 
-export const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
+export const KeysSheet = ({
+  onClose,
+  onWords,
+}: {
+  readonly onClose: () => void;
+  readonly onWords: () => void;
+}) => (
   <Modal open onClose={onClose} title="Keys" size="sm">
     <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="5" rowGap="1.5">
       {KEYS.map(([keys, does]) => (
@@ -37,5 +43,8 @@ export const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
         </Box>
       ))}
     </Box>
+    <Button size="sm" variant="outline" mt="4" onClick={onWords}>
+      Words of the field
+    </Button>
   </Modal>
 );

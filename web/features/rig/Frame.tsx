@@ -9,6 +9,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useLoomView } from '@/features/loom/view';
 import { CommandMenu } from '@/features/menu/CommandMenu';
 import { KeysSheet } from '@/features/menu/KeysSheet';
+import { WordsSheet } from '@/features/words/WordsSheet';
 import { LevelMark } from '@/ui/LevelMark';
 import { Notices } from './Notices';
 import { useRig, useRigSession } from './RigProvider';
@@ -173,7 +174,8 @@ export const Frame = ({
         </Flex>
       </Flex>
       {dialog === 'commands' && <CommandMenu rigId={rigId} onClose={() => open(null)} />}
-      {dialog === 'keys' && <KeysSheet onClose={() => open(null)} />}
+      {dialog === 'keys' && <KeysSheet onClose={() => open(null)} onWords={() => open('words')} />}
+      {dialog === 'words' && <WordsSheet onClose={() => open(null)} />}
     </Flex>
   );
 };

@@ -2,6 +2,7 @@
 
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Explained } from '@/features/words/Explained';
 
 interface Props {
   readonly title: string;
@@ -46,7 +47,9 @@ export const FigureLine = ({
     fontSize="sm"
     title={title}
   >
-    <Text as="span">{name}</Text>
+    <Text as="span">
+      <Explained text={name} />
+    </Text>
     <Text as="span" className="figures" textAlign="end" fontSize="13px">
       {value}
     </Text>
