@@ -166,8 +166,9 @@ test('money: a price typed in the side sheet moves what is to be paid, in the st
   page,
   demo,
 }) => {
-  await page.goto(demo.url);
+  await page.goto(`${demo.url}/studio`);
   await page.getByLabel('Currency of the studio').selectOption('GBP');
+  await expect(page.getByRole('status')).toHaveText('Saved');
   await page.goto(`${demo.url}/rigs/night-tide/brief`);
   await expect(page.getByText('£189')).toBeVisible();
   await page.goto(`${demo.url}/rigs/night-tide`);

@@ -4,8 +4,10 @@ test('from an empty rig, by keys: a card, a lens, an instrument, a pedal, and un
   page,
   empty,
 }) => {
+  await page.goto(`${empty.url}/studio`);
+  await page.getByLabel('Mains of the studio').selectOption('230 V, 50 Hz');
+  await expect(page.getByRole('status')).toHaveText('Saved');
   await page.goto(empty.url);
-  await page.getByLabel('Mains of the studio, for new rigs').selectOption('230 V, 50 Hz');
   await page.getByRole('button', { name: 'New rig' }).first().click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Held');
   await page.keyboard.press('Enter');
@@ -14,7 +16,7 @@ test('from an empty rig, by keys: a card, a lens, an instrument, a pedal, and un
   const json = async () =>
     (await page.request.get(`${rigUrl.replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
   const blank = await json();
-  expect(JSON.parse(blank)).toMatchObject({ version: 9, mains: { hz: 50, volts: 230 } });
+  expect(JSON.parse(blank)).toMatchObject({ version: 10, mains: { hz: 50, volts: 230 } });
   await page.keyboard.press('a');
   await expect(page.getByRole('dialog', { name: 'Add a device' })).toBeVisible();
   await page.keyboard.type('full-frame mirrorless');

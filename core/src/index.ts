@@ -14,6 +14,7 @@ export {
   type Unmet,
 } from './build';
 export { type Beginning, BEGINNINGS } from './build/rooms';
+export { settledIn } from './build/settled-in';
 export * from './catalogue';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';

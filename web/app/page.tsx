@@ -1,11 +1,11 @@
-import { analyse, STARTING_POINTS } from '@echo-loom/core';
+import { analyse, type StartingPoint, STARTING_POINTS } from '@echo-loom/core';
 import { formatDistanceToNow } from 'date-fns';
 import { connection } from 'next/server';
 import { RigPicture } from '@/features/shelf/RigPicture';
 import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
 import { listPutAway, listRigs, type ShelfRig } from '@/server/rigs';
-import { mainsName } from '@echo-loom/core';
-import { currencySchema, findCurrency, findMains, mainsNameSchema } from '@/server/studio';
+import { findStudio } from '@/server/studio';
+import { type Studio, UNSAID } from '@/session/studio';
 
 /**
  * A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says
@@ -32,6 +32,7 @@ const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
       verdict: analysis.verdict,
       devices: analysis.graph.devices.size,
       changed,
+      tags: read.rig.tags,
       picture,
     };
   } catch (error) {
@@ -45,23 +46,43 @@ const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
   }
 };
 
+/** To the nearest of these a price is said, since every one of its parts is only typical. */
+const ABOUT = 50;
+
+/** What a starting point brings, in words. */
+const bringsText = (
+  { people, cameras, price }: StartingPoint['brings'],
+  currency: string,
+): string => {
+  const money = new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    maximumFractionDigits: 0,
+  });
+  const count = (number: number, one: string, many: string) =>
+    `${number} ${number === 1 ? one : many}`;
+  return (
+    `${count(people, 'person', 'people')}, ${count(cameras, 'camera', 'cameras')}, ` +
+    `about ${money.format(Math.round(price / ABOUT) * ABOUT)}`
+  );
+};
+
+const isSettled = (studio: Studio): boolean => studio.mains !== UNSAID.mains;
+
 /** The shelf. */
 const Page = async () => {
   await connection();
-  const [rigs, currency, mains, away] = await Promise.all([
-    listRigs(),
-    findCurrency(),
-    findMains(),
-    listPutAway(),
-  ]);
+  const [rigs, studio, away] = await Promise.all([listRigs(), findStudio(), listPutAway()]);
   return (
     <Shelf
       items={rigs.map(itemOf)}
-      currency={currency}
-      currencies={currencySchema.options}
-      mains={mains && mainsName(mains)}
-      mainsChoices={mainsNameSchema.options}
-      points={STARTING_POINTS.map(({ id, name, about }) => ({ id, name, about }))}
+      points={STARTING_POINTS.map(({ id, name, about, brings }) => ({
+        id,
+        name,
+        about,
+        brings: bringsText(brings, studio.currency),
+      }))}
+      isSettled={isSettled(studio)}
       putAway={away.length}
     />
   );

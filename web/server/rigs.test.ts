@@ -1,4 +1,4 @@
-import { blankRig, RigDraft, rigToJson } from '@echo-loom/core';
+import { blankRig, readRig, RigDraft, rigToJson } from '@echo-loom/core';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import {
   createRig,
@@ -16,14 +16,8 @@ import {
   standOf,
 } from './rigs';
 import { item, rename, save } from './save-for-tests';
-import {
-  currencySchema,
-  findCurrency,
-  findMains,
-  mainsNameSchema,
-  setCurrency,
-  setMains,
-} from './studio';
+import { studioSchema, UNSAID } from '@/session/studio';
+import { blankRigIn, findStudio, mainsOf, settleStudio } from './studio';
 
 beforeAll(() => makeDatabase('shelf'), 30_000);
 afterAll(leaveDatabase);
@@ -115,21 +109,46 @@ describe('ids from addresses', () => {
 });
 
 describe('the studio', () => {
-  it('writes prices in EUR until a currency is chosen, and keeps the one chosen last', async () => {
-    expect(await findCurrency()).toBe('EUR');
-    await setCurrency('GBP');
-    await setCurrency('SEK');
-    expect(await findCurrency()).toBe('SEK');
-    expect(currencySchema.safeParse('shells').success).toBe(false);
+  it('says nothing until somebody does, and keeps what was said last', async () => {
+    expect(await findStudio()).toEqual(UNSAID);
+    await settleStudio({ currency: 'GBP' });
+    await settleStudio({ currency: 'SEK', places: ['Boat shed', 'Corner'] });
+    expect(await findStudio()).toEqual({
+      ...UNSAID,
+      currency: 'SEK',
+      places: ['Boat shed', 'Corner'],
+    });
   });
-  it('has no mains until somebody says which, and keeps it beside the currency', async () => {
-    expect(await findMains()).toBeNull();
-    await setMains('230 V, 50 Hz');
-    expect(await findMains()).toEqual({ hz: 50, volts: 230 });
-    expect(await findCurrency()).toBe('SEK');
-    await setMains(null);
-    expect(await findMains()).toBeNull();
-    expect(mainsNameSchema.safeParse('400 V, 50 Hz').success).toBe(false);
+  it('has no mains until somebody says which, and keeps it beside the rest', async () => {
+    expect(mainsOf(await findStudio())).toBeNull();
+    await settleStudio({ mains: '230 V, 50 Hz', temperatureC: 12.5, lengths: 'ft', paper: 'A3' });
+    expect(mainsOf(await findStudio())).toEqual({ hz: 50, volts: 230 });
+    expect(await findStudio()).toMatchObject({
+      currency: 'SEK',
+      temperatureC: 12.5,
+      lengths: 'ft',
+      paper: 'A3',
+    });
+    await settleStudio({ mains: null, temperatureC: null });
+    expect(await findStudio()).toMatchObject({ mains: null, temperatureC: null });
+  });
+  it('hands its air, its mains and its places to a new rig, once each', async () => {
+    await settleStudio({
+      mains: '120 V, 60 Hz',
+      temperatureC: 31,
+      places: ['Desk', 'Desk', 'Shed'],
+    });
+    const rig = blankRigIn(await findStudio(), 'New');
+    expect(rig.mains).toEqual({ hz: 60, volts: 120 });
+    expect(rig.room.temperatureC).toBe(31);
+    expect(Object.values(rig.places).map(({ name }) => name)).toEqual(['Desk', 'Shed']);
+    expect(readRig(JSON.parse(JSON.stringify(rig))).ok).toBe(true);
+  });
+  it('refuses what is none of the usual', () => {
+    expect(studioSchema.partial().safeParse({ currency: 'shells' }).success).toBe(false);
+    expect(studioSchema.partial().safeParse({ mains: '400 V, 50 Hz' }).success).toBe(false);
+    expect(studioSchema.partial().safeParse({ temperatureC: 90 }).success).toBe(false);
+    expect(studioSchema.partial().safeParse({ places: [''] }).success).toBe(false);
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Change, Command, Rig } from '@echo-loom/core';
 import {
+  doublePrecision,
   index,
   integer,
   json,
@@ -57,4 +58,9 @@ export const studio = pgTable('studio', {
   currency: text('currency').notNull(),
   /** Voltage and frequency of its mains, as new rigs begin with; null = not said */
   mains: text('mains'),
+  /** °C; null = not said */
+  temperatureC: doublePrecision('temperature_c'),
+  places: json('places').$type<string[]>(),
+  lengths: text('lengths'),
+  paper: text('paper'),
 });

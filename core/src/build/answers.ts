@@ -81,6 +81,8 @@ export interface StartingPoint {
   readonly id: 'solo-desk' | 'two-voices' | 'round-table' | 'demonstrator' | 'hybrid';
   readonly name: string;
   readonly about: string;
+  /** What the rig it builds holds and costs at typical prices, in the studio's currency; a test builds it */
+  readonly brings: { readonly people: number; readonly cameras: number; readonly price: number };
   readonly answers: (name: string) => Answers;
 }
 
@@ -90,6 +92,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'solo-desk',
     name: 'Solo at a desk',
+    brings: { people: 1, cameras: 1, price: 2046 },
     about: 'One voice, one camera, one computer: live and recorded.',
     answers: (name) => ({
       name,
@@ -104,6 +107,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'two-voices',
     name: 'Two voices',
+    brings: { people: 2, cameras: 2, price: 4973 },
     about: 'Two people talking, each with a camera, a microphone and headphones.',
     answers: (name) => ({
       name,
@@ -118,6 +122,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'round-table',
     name: 'Round table of four',
+    brings: { people: 4, cameras: 5, price: 9401 },
     about: 'Four people round a table, a camera each and one on all of them.',
     answers: (name) => ({
       name,
@@ -132,6 +137,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'demonstrator',
     name: 'Demonstrator with an overhead',
+    brings: { people: 1, cameras: 2, price: 5504 },
     about:
       'One person who shows something with both hands, from the front and from above, and a screen.',
     answers: (name) => ({
@@ -150,6 +156,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'hybrid',
     name: 'Hybrid with remote guests',
+    brings: { people: 4, cameras: 2, price: 4973 },
     about: 'Two people in the room and two somewhere else, who hear everyone but themselves.',
     answers: (name) => ({
       name,

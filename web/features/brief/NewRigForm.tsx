@@ -1,5 +1,6 @@
 'use client';
 
+import type { Studio } from '@/session/studio';
 import { sendFile } from '@/features/shelf/door';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
@@ -10,6 +11,7 @@ import {
   type Mains,
   type Rig,
   rigToJson,
+  settledIn,
   type Unmet,
   WANTED_FORMATS,
 } from '@echo-loom/core';
@@ -31,6 +33,8 @@ interface Props {
   readonly answers: Answers;
   /** What the studio stands on; it decides the rate where none is chosen */
   readonly mains: Mains | null;
+  /** What else it hands to new rigs */
+  readonly studio: Studio;
 }
 
 /** The schools that decide what is bought; the others are chosen later, among the house rules. */
@@ -62,7 +66,7 @@ const firstProblem = (errors: FieldErrors): string | null => {
  * A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the
  * rig at any time.
  */
-export const NewRigForm = ({ pointName, about, answers, mains }: Props) => {
+export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) => {
   const router = useRouter();
   const form = useForm<Answers>({
     resolver: zodResolver(answersSchema),
@@ -71,7 +75,8 @@ export const NewRigForm = ({ pointName, about, answers, mains }: Props) => {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [made, setMade] = useState<Made | null>(null);
   const building = useBuilding(mains);
-  const keep = async (rig: Rig) => {
+  const keep = async (built: Rig) => {
+    const rig = settledIn(built, studio);
     const answer = await sendFile('/api/rigs/import', new File([rigToJson(rig)], 'rig.json'));
     if (answer.ok) router.push(`/rigs/${answer.id}`);
     else setRefusal(answer.says);

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, type Chosen, type TakenStep, verdictText } from '@echo-loom/core';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { useTask } from '@/workers/useTask';
 

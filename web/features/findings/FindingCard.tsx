@@ -15,7 +15,7 @@ import {
 } from '@echo-loom/core';
 import Link from 'next/link';
 import { useMemo, useRef } from 'react';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { Explained } from '@/features/words/Explained';
 import { LevelMark } from '@/ui/LevelMark';

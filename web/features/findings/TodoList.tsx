@@ -3,7 +3,7 @@
 import { Box, Button, Checkbox, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, type Cause, type Doing, DOINGS, findingKey } from '@echo-loom/core';
 import { useState } from 'react';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { LevelMark } from '@/ui/LevelMark';
 import { ChosenBar } from './ChosenBar';
 import { type BestOffer, useBestOffers } from './useBestOffers';

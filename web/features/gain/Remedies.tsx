@@ -2,7 +2,7 @@
 
 import { Box, Button, Table, Text } from '@chakra-ui/react';
 import { figure, type Analysis, type Stage } from '@echo-loom/core';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { SearchProgress } from '@/ui/Searching';
 import { useSearch } from '@/workers/useSearch';

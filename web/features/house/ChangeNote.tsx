@@ -1,6 +1,6 @@
 'use client';
 
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { LevelMark } from '@/ui/LevelMark';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Difference, Finding, HouseQuestionKey } from '@echo-loom/core';

@@ -12,6 +12,7 @@ import { EyeLines } from './EyeLines';
 import { Frames } from './Frames';
 import { Openings } from './Openings';
 import { PlaceIt } from './PlaceIt';
+import { useStudio } from '@/features/rig/Studio';
 import { fitted, type Plane, type Units, zoomed } from './plane';
 import { PrintSheet } from './PrintSheet';
 import { Sets } from './Sets';
@@ -69,7 +70,7 @@ export const PlanView = () => {
   const [selected, setSelected] = useState<string | null>(null);
   const [measuredTo, setMeasuredTo] = useState<string | null>(null);
   const [shows, setShows] = useState<Shows>({ fields: true, sound: false });
-  const [units, setUnits] = useState<Units>('m');
+  const [units, setUnits] = useState<Units>(useStudio().lengths);
   const put = (thing: Thing, to: { xM?: number; yM?: number; facingDeg?: number }) => {
     const commands = putAt(analysis.rig, thing, { ...thing.at, ...to });
     const [only] = commands;

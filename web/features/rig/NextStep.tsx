@@ -4,7 +4,7 @@ import { Link as ChakraLink, Text } from '@chakra-ui/react';
 import type { NextStep as Step } from '@echo-loom/core';
 import Link from 'next/link';
 import { useTask } from '@/workers/useTask';
-import { useMoney } from './Currency';
+import { useMoney } from './Studio';
 import { useRig } from './RigProvider';
 
 const counted = (count: number, one: string): string | null =>

@@ -3,7 +3,7 @@
 import { Flex } from '@chakra-ui/react';
 import { inOrder, OWNERSHIPS, priceOf, type Device, type Rig } from '@echo-loom/core';
 import { oneOf, OWNERSHIP } from '@/features/brief/words';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';

@@ -8,19 +8,21 @@ interface Props {
   /** How many rigs are shown, of how many */
   readonly shown: number;
   readonly of: number;
+  /** Every tag there is; one at a press is looked for */
+  readonly tags: readonly string[];
   readonly onQuery: (query: string) => void;
   readonly onOrder: (order: Order) => void;
 }
 
-/** Finds rigs of the shelf by their names, and puts them in an order. */
-export const FindRig = ({ query, order, shown, of, onQuery, onOrder }: Props) => (
+/** Finds rigs of the shelf by their names and tags, and puts them in an order. */
+export const FindRig = ({ query, order, shown, of, tags, onQuery, onOrder }: Props) => (
   <>
     <Flex gap="3" mb="4" wrap="wrap" align="center">
       <Input
         type="search"
         size="sm"
         width="240px"
-        aria-label="Find a rig by its name"
+        aria-label="Find a rig by its name or tag"
         placeholder="Find a rig"
         value={query}
         onChange={(event) => onQuery(event.target.value)}
@@ -35,13 +37,24 @@ export const FindRig = ({ query, order, shown, of, onQuery, onOrder }: Props) =>
           onChoose={(next) => isOrder(next) && onOrder(next)}
         />
       </Box>
+      {tags.map((tag) => (
+        <Button
+          key={tag}
+          size="xs"
+          variant={query === tag ? 'solid' : 'outline'}
+          aria-pressed={query === tag}
+          onClick={() => onQuery(query === tag ? '' : tag)}
+        >
+          {tag}
+        </Button>
+      ))}
       <Text fontSize="sm" color="ink.soft" role="status">
         {query.trim() === '' ? '' : `${shown} of ${of}`}
       </Text>
     </Flex>
     {shown === 0 && (
       <Text>
-        No rig is called that.{' '}
+        No rig is called or tagged that.{' '}
         <Button size="sm" variant="outline" onClick={() => onQuery('')}>
           Show all
         </Button>

@@ -14,8 +14,10 @@ interface Props {
   readonly devices: number;
   /** When changed, in words */
   readonly changed: string;
+  readonly tags: readonly string[];
   readonly picture: ReactNode;
   readonly onRename: () => void;
+  readonly onTag: () => void;
   readonly onDuplicate: () => void;
   readonly onDelete: () => void;
 }
@@ -33,8 +35,10 @@ export const RigCard = ({
   verdict,
   devices,
   changed,
+  tags,
   picture,
   onRename,
+  onTag,
   onDuplicate,
   onDelete,
 }: Props) => (
@@ -56,6 +60,11 @@ export const RigCard = ({
           {name}
         </Text>
         <VerdictLine verdict={verdict} />
+        {tags.length > 0 && (
+          <Text fontSize="xs" color="ink.soft" mt="1" truncate>
+            {tags.join(' · ')}
+          </Text>
+        )}
       </Link>
     </Box>
     <Flex px="3" pb="2" justify="space-between" align="center" fontSize="sm" color="ink.soft">
@@ -73,6 +82,9 @@ export const RigCard = ({
             <Menu.Content borderWidth="1px" borderColor="rule.strong">
               <Menu.Item value="rename" onClick={onRename}>
                 Rename
+              </Menu.Item>
+              <Menu.Item value="tag" onClick={onTag}>
+                Tags…
               </Menu.Item>
               <Menu.Item value="duplicate" onClick={onDuplicate}>
                 Duplicate

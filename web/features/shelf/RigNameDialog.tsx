@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Field, Input, RadioCard, Text } from '@chakra-ui/react';
+import { Button, Field, Input, RadioCard, SimpleGrid, Text } from '@chakra-ui/react';
 import { cleanLine, nameSchema } from '@echo-loom/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRef } from 'react';
@@ -11,16 +11,21 @@ import { Modal } from '@/ui/Modal';
 const formSchema = z.object({ name: nameSchema, from: z.string() });
 export type RigNameForm = z.infer<typeof formSchema>;
 
+/** A starting point as it is offered. */
+export interface Start {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  /** “4 people, 5 cameras, about €9,400” */
+  readonly brings: string;
+}
+
 interface Props {
   readonly title: string;
   readonly submitLabel: string;
   readonly initialName: string;
   /** Starting points to choose from; none for a rename */
-  readonly points?: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly about: string;
-  }[];
+  readonly points?: readonly Start[];
   readonly onSubmit: (form: RigNameForm) => Promise<string | null>;
   readonly onClose: () => void;
 }
@@ -52,6 +57,7 @@ export const RigNameDialog = ({
       open
       onClose={onClose}
       title={title}
+      size={points ? 'lg' : 'md'}
       focusFirst={input}
       footer={
         <>
@@ -97,27 +103,39 @@ export const RigNameDialog = ({
                 orientation="vertical"
               >
                 <RadioCard.Label>Start from</RadioCard.Label>
-                {[
-                  { id: 'blank', name: 'Blank', about: 'Nothing yet; add each device yourself.' },
-                  ...points,
-                ].map((point) => (
-                  <RadioCard.Item
-                    key={point.id}
-                    value={point.id}
-                    _checked={{ borderColor: 'madder', boxShadowColor: 'madder' }}
-                  >
-                    <RadioCard.ItemHiddenInput />
-                    <RadioCard.ItemControl py="2">
-                      <RadioCard.ItemContent>
-                        <RadioCard.ItemText fontWeight="600">{point.name}</RadioCard.ItemText>
-                        <Text fontSize="sm" color="ink.soft">
-                          {point.about}
-                        </Text>
-                      </RadioCard.ItemContent>
-                      <RadioCard.ItemIndicator />
-                    </RadioCard.ItemControl>
-                  </RadioCard.Item>
-                ))}
+                <SimpleGrid columns={{ base: 1, md: 2 }} gap="2">
+                  {[
+                    {
+                      id: 'blank',
+                      name: 'Blank',
+                      about: 'Nothing yet; add each device yourself.',
+                      brings: '',
+                    },
+                    ...points,
+                  ].map((point) => (
+                    <RadioCard.Item
+                      key={point.id}
+                      value={point.id}
+                      _checked={{ borderColor: 'madder', boxShadowColor: 'madder' }}
+                    >
+                      <RadioCard.ItemHiddenInput />
+                      <RadioCard.ItemControl py="2">
+                        <RadioCard.ItemContent>
+                          <RadioCard.ItemText fontWeight="600">{point.name}</RadioCard.ItemText>
+                          <Text fontSize="sm" color="ink.soft">
+                            {point.about}
+                          </Text>
+                          {point.brings && (
+                            <Text fontSize="xs" className="figures">
+                              {point.brings}
+                            </Text>
+                          )}
+                        </RadioCard.ItemContent>
+                        <RadioCard.ItemIndicator />
+                      </RadioCard.ItemControl>
+                    </RadioCard.Item>
+                  ))}
+                </SimpleGrid>
               </RadioCard.Root>
             )}
           />

@@ -1,19 +1,22 @@
 'use client';
 
-import { Box, Button, Flex, Heading, NativeSelect, SimpleGrid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import type { Verdict } from '@echo-loom/core';
+import { Settings2 } from 'lucide-react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { toaster } from '@/ui/toaster';
-import { arranged, type Order } from './arranged';
+import { arranged, type Order, tagsOf } from './arranged';
 import { shelfDo, type Deed } from './door';
 import { EmptyShelf } from './EmptyShelf';
 import { Everything } from './Everything';
 import { FindRig } from './FindRig';
 import { ImportButton } from './ImportButton';
 import { RigCard } from './RigCard';
-import { RigNameDialog } from './RigNameDialog';
+import { RigNameDialog, type Start } from './RigNameDialog';
+import { TagsDialog } from './TagsDialog';
 import { UnreadableCard } from './UnreadableCard';
 
 export interface ReadableItem {
@@ -23,6 +26,7 @@ export interface ReadableItem {
   readonly verdict: Verdict;
   readonly devices: number;
   readonly changed: string;
+  readonly tags: readonly string[];
   readonly picture: ReactNode;
 }
 export type ShelfItem =
@@ -36,32 +40,18 @@ export type ShelfItem =
 
 interface Props {
   readonly items: readonly ShelfItem[];
-  readonly currency: string;
-  readonly currencies: readonly string[];
-  /** What new rigs are plugged into; null = not said */
-  readonly mains: string | null;
-  readonly mainsChoices: readonly string[];
-  readonly points: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly about: string;
-  }[];
+  readonly points: readonly Start[];
+  /** Whether the studio has said anything of itself */
+  readonly isSettled: boolean;
   /** How many rigs can be put back */
   readonly putAway: number;
 }
 
-type Asking = { readonly what: 'new' } | { readonly what: 'rename'; readonly item: ReadableItem };
+type Asking =
+  { readonly what: 'new' } | { readonly what: 'rename' | 'tag'; readonly item: ReadableItem };
 
 /** The rigs, latest first: open one, make one, bring one in. */
-export const Shelf = ({
-  items,
-  points,
-  currency,
-  currencies,
-  mains,
-  mainsChoices,
-  putAway,
-}: Props) => {
+export const Shelf = ({ items, points, isSettled, putAway }: Props) => {
   const router = useRouter();
   const [asking, setAsking] = useState<Asking | null>(null);
   const [query, setQuery] = useState('');
@@ -96,35 +86,11 @@ export const Shelf = ({
         </Text>
         <Flex ml="auto" gap="2" align="center" wrap="wrap" justify="end">
           <ThemeButton />
-          <NativeSelect.Root size="sm" width="90px">
-            <NativeSelect.Field
-              aria-label="Currency of the studio"
-              value={currency}
-              onChange={(event) => act({ does: 'choose currency', currency: event.target.value })}
-            >
-              {currencies.map((code) => (
-                <option key={code} value={code}>
-                  {code}
-                </option>
-              ))}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-          </NativeSelect.Root>
-          <NativeSelect.Root size="sm" width="120px">
-            <NativeSelect.Field
-              aria-label="Mains of the studio, for new rigs"
-              value={mains ?? ''}
-              onChange={(event) => act({ does: 'choose mains', mains: event.target.value || null })}
-            >
-              <option value="">Mains?</option>
-              {mainsChoices.map((name) => (
-                <option key={name} value={name}>
-                  {name}
-                </option>
-              ))}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-          </NativeSelect.Root>
+          <Button asChild variant="outline">
+            <Link href="/studio" prefetch={false}>
+              <Settings2 size={16} /> Studio
+            </Link>
+          </Button>
           <Everything putAway={putAway} />
           <ImportButton />
           <Button bg="madder" color="madder.ink" onClick={() => setAsking({ what: 'new' })}>
@@ -133,13 +99,16 @@ export const Shelf = ({
         </Flex>
       </Flex>
       <Box as="main">
-        {items.length === 0 && <EmptyShelf onNew={() => setAsking({ what: 'new' })} />}
+        {items.length === 0 && (
+          <EmptyShelf isSettled={isSettled} onNew={() => setAsking({ what: 'new' })} />
+        )}
         {items.length > 1 && (
           <FindRig
             query={query}
             order={order}
             shown={shown.length}
             of={items.length}
+            tags={tagsOf(items)}
             onQuery={setQuery}
             onOrder={setOrder}
           />
@@ -153,6 +122,7 @@ export const Shelf = ({
                 key={item.id}
                 {...item}
                 onRename={() => setAsking({ what: 'rename', item })}
+                onTag={() => setAsking({ what: 'tag', item })}
                 onDuplicate={() => act({ does: 'duplicate', id: item.id })}
                 onDelete={() => remove(item)}
               />
@@ -176,6 +146,17 @@ export const Shelf = ({
             if (!answer.ok) return answer.says;
             router.push(`/rigs/${answer.id}`);
             return null;
+          }}
+        />
+      )}
+      {asking?.what === 'tag' && (
+        <TagsDialog
+          name={asking.item.name}
+          tags={asking.item.tags}
+          onClose={() => setAsking(null)}
+          onSubmit={(tags) => {
+            setAsking(null);
+            act({ does: 'tag', id: asking.item.id, tags });
           }}
         />
       )}

@@ -12,13 +12,19 @@ export const isOrder = (text: string): text is Order => ORDERS.some(({ value }) 
 
 const byName = new Intl.Collator('en', { sensitivity: 'base', numeric: true });
 
+/** Every tag on the shelf, in order. */
+export const tagsOf = (items: readonly ShelfItem[]): readonly string[] =>
+  [...new Set(items.flatMap((item) => (item.is === 'readable' ? item.tags : [])))].sort(
+    byName.compare,
+  );
+
 const worse = (a: ReadableItem, b: ReadableItem): number =>
   b.verdict.stops - a.verdict.stops ||
   b.verdict.warns - a.verdict.warns ||
   b.verdict.notes - a.verdict.notes;
 
 /**
- * The rigs whose name holds every word of a query, in an order. What cannot be read has no name: it stands first
+ * The rigs whose name or tags hold every word of a query, in an order. What cannot be read has no name: it stands first
  * as long as nothing is looked for.
  * @param items latest first, as the server gives them
  */
@@ -30,7 +36,8 @@ export const arranged = (
   const words = query.toLowerCase().split(/\s+/).filter(Boolean);
   const readable = items.filter(
     (item): item is ReadableItem =>
-      item.is === 'readable' && words.every((word) => item.name.toLowerCase().includes(word)),
+      item.is === 'readable' &&
+      words.every((word) => [item.name, ...item.tags].join(' ').toLowerCase().includes(word)),
   );
   const unreadable = words.length > 0 ? [] : items.filter(({ is }) => is === 'unreadable');
   if (order === 'latest') return words.length > 0 ? readable : items;

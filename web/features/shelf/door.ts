@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Studio } from '@/session/studio';
 
 /** The shelf's way to the server. */
 
@@ -6,8 +7,8 @@ export type Deed =
   | { readonly does: 'create'; readonly name: string }
   | { readonly does: 'rename'; readonly id: string; readonly name: string }
   | { readonly does: 'duplicate' | 'put away' | 'put back'; readonly id: string }
-  | { readonly does: 'choose currency'; readonly currency: string }
-  | { readonly does: 'choose mains'; readonly mains: string | null };
+  | { readonly does: 'tag'; readonly id: string; readonly tags: readonly string[] }
+  | { readonly does: 'settle'; readonly studio: Partial<Studio> };
 
 export type Answer =
   { readonly ok: true; readonly id: string } | { readonly ok: false; readonly says: string };

@@ -16,17 +16,22 @@ const tide: ReadableItem = {
   verdict: { stops: 1, warns: 2, notes: 0 },
   devices: 12,
   changed: '5 minutes ago',
+  tags: [],
   picture: null,
 };
 const shelf = (items: readonly ReadableItem[] = [tide]) =>
   drawWithRouter(
     <Shelf
       items={items}
-      currency="EUR"
-      mains={null}
-      mainsChoices={['230 V, 50 Hz']}
-      currencies={['EUR', 'GBP']}
-      points={[{ id: 'two-voices', name: 'Two voices', about: 'Two people at a table.' }]}
+      isSettled={false}
+      points={[
+        {
+          id: 'two-voices',
+          name: 'Two voices',
+          about: 'Two people at a table.',
+          brings: '2 people, 2 cameras, about €4,950',
+        },
+      ]}
       putAway={0}
     />,
   );
@@ -51,17 +56,17 @@ describe('the shelf', () => {
   });
   it('finds rigs by the words of their names, and says so where there is none', async () => {
     shelf(three);
-    await userEvent.type(field('Find a rig by its name'), '9 rig');
+    await userEvent.type(field('Find a rig by its name or tag'), '9 rig');
     expect(names()).toEqual(['rig 9']);
     expect(screen.getByText('1 of 3')).toBeTruthy();
-    await userEvent.type(field('Find a rig by its name'), ' nothing');
+    await userEvent.type(field('Find a rig by its name or tag'), ' nothing');
     expect(names()).toEqual([]);
     await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
     expect(names()).toHaveLength(3);
   });
   it('asks nothing where there is one rig', () => {
     shelf();
-    expect(screen.queryByLabelText('Find a rig by its name')).toBeNull();
+    expect(screen.queryByLabelText('Find a rig by its name or tag')).toBeNull();
   });
   it('keeps in sight what cannot be read, unless a name is looked for', () => {
     const broken = { is: 'unreadable', id: 'broken', why: 'no document', changed: 'now' } as const;

@@ -4,7 +4,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { figure, microphoneChoices, type Analysis, type MicrophoneChoice } from '@echo-loom/core';
 import { useState } from 'react';
 import { decibels } from '@/features/gain/rows';
-import { useMoney } from '@/features/rig/Currency';
+import { useMoney } from '@/features/rig/Studio';
 import { PlainTable } from '@/ui/PlainTable';
 import type { MicrophoneRow } from './rows';
 

@@ -100,6 +100,16 @@ export const RoomFields = ({ analysis }: { readonly analysis: Analysis }) => {
           value={room.noiseDba}
           onCommit={(noiseDba) => run({ type: 'setRoom', room: { noiseDba } })}
         />
+        <NumberField
+          label="Temperature of the air"
+          mayBeUnknown
+          unit="°C"
+          value={room.temperatureC}
+          min={-20}
+          max={50}
+          step={1}
+          onCommit={(temperatureC) => run({ type: 'setRoom', room: { temperatureC } })}
+        />
       </Flex>
       {built && (room.volumeM3 === null || room.rt60S === null) && (
         <Text fontSize="xs" color="ink.soft" mt="-2" mb="3">

@@ -12,7 +12,7 @@ import { FOLDER, leaveDatabase, makeDatabase, sqlRows } from '../database-for-te
 import { createRigFromText, findRaw, setDeleted } from '../rigs';
 import { saveEntries } from '../save';
 import * as schema from '../schema';
-import { setCurrency } from '../studio';
+import { settleStudio } from '../studio';
 import { restoreBackup } from './restore';
 import { TABLES } from './tables';
 import { backupName, writeBackup } from './write';
@@ -76,7 +76,7 @@ const fill = async (): Promise<void> => {
   await createRigFromText('{"version":99,"left":"as it is"}');
   const away = await createRigFromText(JSON.stringify(blankRig('Away')));
   await setDeleted(away, true);
-  await setCurrency('NOK');
+  await settleStudio({ currency: 'NOK', places: ['Shed'], temperatureC: 17.5 });
 };
 
 describe('a backup', () => {
@@ -95,7 +95,7 @@ describe('a backup', () => {
     await fill();
     const before = await everything();
     const file = await save('whole.gz');
-    await setCurrency('EUR');
+    await settleStudio({ currency: 'EUR' });
     const later = await createRigFromText(JSON.stringify(blankRig('Later')));
     await sqlRows(`delete from entries`);
     const restored = await restoreBackup(file, FOLDER);
@@ -121,7 +121,15 @@ describe('a backup', () => {
       changes: [{ path: ['name'], before: 'x', after: 'y' }],
     };
     /** Columns that the tables had not yet */
-    const SINCE = new Set(['reverts', 'version', 'mains']);
+    const SINCE = new Set([
+      'reverts',
+      'version',
+      'mains',
+      'temperature_c',
+      'places',
+      'lengths',
+      'paper',
+    ]);
     const older = {
       ...rest,
       migrations: migrations.slice(0, 2),

@@ -1,11 +1,12 @@
-import { blankRigOn, cleanLine, nameSchema, RIG_VERSION } from '@echo-loom/core';
+import { cleanLine, nameSchema, RIG_VERSION, type SimpleCommand } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
 import { createRig, findRig, setDeleted, standOf } from '@/server/rigs';
 import { saveEntries } from '@/server/save';
-import { currencySchema, findMains, mainsNameSchema, setCurrency, setMains } from '@/server/studio';
+import { blankRigIn, findStudio, settleStudio } from '@/server/studio';
 import { rigIdSchema } from '@/session/protocol';
+import { studioSchema } from '@/session/studio';
 
 const MAX_BYTES = 256 * 1024;
 
@@ -15,15 +16,15 @@ const deedSchema = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('rename'), id: rigIdSchema, name: nameSchema }),
   z.strictObject({ does: z.literal('put away'), id: rigIdSchema }),
   z.strictObject({ does: z.literal('put back'), id: rigIdSchema }),
-  z.strictObject({ does: z.literal('choose currency'), currency: currencySchema }),
-  /** What new rigs begin with; rigs that are there keep their own */
-  z.strictObject({ does: z.literal('choose mains'), mains: mainsNameSchema.nullable() }),
+  /** Rigs that are there keep what was copied into them */
+  z.strictObject({ does: z.literal('settle'), studio: studioSchema.partial() }),
+  z.strictObject({ does: z.literal('tag'), id: rigIdSchema, tags: z.array(z.string()).max(12) }),
 ]);
 type Deed = z.infer<typeof deedSchema>;
 
-/** Renames through the log, like every other change of a rig. */
-const rename = async (id: string, name: string): Promise<Response> => {
-  const entry = { id: nanoid(), author: 'the-shelf', command: { type: 'renameRig', name } };
+/** Changes a rig through its log, like every other change of it. */
+const change = async (id: string, command: SimpleCommand): Promise<Response> => {
+  const entry = { id: nanoid(), author: 'the-shelf', command };
   const on = await standOf(id);
   if (!on) return noSuchRig();
   const saved = await saveEntries(id, { version: RIG_VERSION, on, entries: [entry] });
@@ -43,20 +44,19 @@ const duplicate = async (id: string): Promise<Response> => {
 const perform = async (deed: Deed): Promise<Response> => {
   switch (deed.does) {
     case 'create':
-      return answer({ id: await createRig(blankRigOn(deed.name, await findMains())) });
+      return answer({ id: await createRig(blankRigIn(await findStudio(), deed.name)) });
     case 'duplicate':
       return duplicate(deed.id);
     case 'rename':
-      return rename(deed.id, deed.name);
+      return change(deed.id, { type: 'renameRig', name: deed.name });
     case 'put away':
     case 'put back':
       return (await setDeleted(deed.id, deed.does === 'put away')) ? answer({}) : noSuchRig();
-    case 'choose currency':
-      await setCurrency(deed.currency);
+    case 'settle':
+      await settleStudio(deed.studio);
       return answer({});
-    case 'choose mains':
-      await setMains(deed.mains);
-      return answer({});
+    case 'tag':
+      return change(deed.id, { type: 'tagRig', tags: deed.tags });
   }
 };
 

@@ -2,7 +2,7 @@ import { nameSchema, STARTING_POINTS } from '@echo-loom/core';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { NewRigForm } from '@/features/brief/NewRigForm';
-import { findMains } from '@/server/studio';
+import { findStudio, mainsOf } from '@/server/studio';
 
 export const metadata: Metadata = { title: 'New rig' };
 
@@ -16,13 +16,15 @@ const Page = async ({ params, searchParams }: Props) => {
   const { point: pointId } = await params;
   const point = STARTING_POINTS.find(({ id }) => id === pointId);
   if (!point) notFound();
+  const studio = await findStudio();
   const name = nameSchema.safeParse((await searchParams)['name']);
   return (
     <NewRigForm
       pointName={point.name}
       about={point.about}
       answers={point.answers(name.success ? name.data : point.name)}
-      mains={await findMains()}
+      mains={mainsOf(studio)}
+      studio={studio}
     />
   );
 };

@@ -2,12 +2,12 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { CurrencyProvider } from '@/features/rig/Currency';
+import { StudioProvider } from '@/features/rig/Studio';
 import { Frame } from '@/features/rig/Frame';
 import { RigProvider } from '@/features/rig/RigProvider';
 import { Unreadable } from '@/features/shelf/Unreadable';
 import { findRig, pageOfLog } from '@/server/rigs';
-import { findCurrency } from '@/server/studio';
+import { findStudio } from '@/server/studio';
 
 interface Props {
   readonly params: Promise<{ rigId: string }>;
@@ -28,13 +28,13 @@ const RigLayout = async ({ params, children }: Props) => {
   const found = await findRig(rigId);
   if (!found) notFound();
   if (!found.read.ok) return <Unreadable rigId={rigId} problems={found.read.problems} />;
-  const currency = await findCurrency();
+  const studio = await findStudio();
   const entries = await pageOfLog(rigId, found.revision);
   return (
     <RigProvider rigId={rigId} saved={{ rig: found.read.rig, revision: found.revision, entries }}>
-      <CurrencyProvider currency={currency}>
+      <StudioProvider studio={studio}>
         <Frame rigId={rigId}>{children}</Frame>
-      </CurrencyProvider>
+      </StudioProvider>
     </RigProvider>
   );
 };

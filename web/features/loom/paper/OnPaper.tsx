@@ -4,6 +4,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { Analysis } from '@echo-loom/core';
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { useStudio } from '@/features/rig/Studio';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { Modal } from '@/ui/Modal';
 import { saveFile } from '@/ui/saveFile';
@@ -22,9 +23,10 @@ interface Props {
 
 /** The loom on paper across sheets that join, and as a drawing to keep; also what the browser's own print gives. */
 export const OnPaper = ({ analysis, layout, reading }: Props) => {
+  const { paper: usual } = useStudio();
   const [isOpen, setOpen] = useState(false);
   const [isPrinting, setPrinting] = useState(false);
-  const [paper, setPaper] = useState<Paper>(PAPERS[0]);
+  const [paper, setPaper] = useState<Paper>(PAPERS.find(({ name }) => name === usual) ?? PAPERS[0]);
   const [size, setSize] = useState<SizeOnPaper>('full size');
   const cut = useMemo(
     () => cutIntoSheets(layout.width, layout.height, paper, size),

@@ -1,21 +1,24 @@
 'use client';
 
 import { createContext, useContext, type ReactNode } from 'react';
+import { type Studio, UNSAID } from '@/session/studio';
 
-const CurrencyContext = createContext('EUR');
+const StudioContext = createContext<Studio>(UNSAID);
 
-/** Gives the studio's currency to every price below. */
-export const CurrencyProvider = ({
-  currency,
+/** Gives what the studio has settled to every view below. */
+export const StudioProvider = ({
+  studio,
   children,
 }: {
-  readonly currency: string;
+  readonly studio: Studio;
   readonly children: ReactNode;
-}) => <CurrencyContext.Provider value={currency}>{children}</CurrencyContext.Provider>;
+}) => <StudioContext.Provider value={studio}>{children}</StudioContext.Provider>;
+
+export const useStudio = (): Studio => useContext(StudioContext);
 
 /** Writes amounts in the studio's currency, whole. No exchange rates: a currency is a name here. */
 export const useMoney = (): ((amount: number) => string) => {
-  const currency = useContext(CurrencyContext);
+  const { currency } = useStudio();
   const format = new Intl.NumberFormat('en', {
     style: 'currency',
     currency,
