@@ -20,7 +20,8 @@ const policyFor = (nonce: string): string =>
     "img-src 'self' data: blob:",
     "font-src 'self'",
     "connect-src 'self'",
-    "worker-src 'self'",
+    // A worker from a blob is made by code that is let in already: the writer of spreadsheets packs in one.
+    "worker-src 'self' blob:",
     "manifest-src 'self'",
     "form-action 'self'",
     "base-uri 'none'",

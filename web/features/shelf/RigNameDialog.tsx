@@ -100,7 +100,7 @@ export const RigNameDialog = ({
                 size="sm"
                 value={field.value}
                 onValueChange={({ value }) => field.onChange(value)}
-                orientation="vertical"
+                orientation="horizontal"
               >
                 <RadioCard.Label>Start from</RadioCard.Label>
                 <SimpleGrid columns={{ base: 1, md: 2 }} gap="2">
