@@ -20,7 +20,7 @@ export interface EditPlace {
 }
 
 /** A rig open in the real browser. Needs a build and a database. */
-const withPage = async (
+export const withPage = async (
   rig: Rig,
   work: (page: Page, address: string) => Promise<void>,
 ): Promise<void> => {

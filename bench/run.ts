@@ -2,6 +2,7 @@ import { analyse, apply, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/second-firing';
 import { editToReading, findingsInTime } from './browser';
+import { framesOfLoom } from './frames';
 import { benchRig, denseRig } from './rigs';
 import { clock, median } from './timing';
 
@@ -144,6 +145,7 @@ if (process.env['TEST_DATABASE_URL']) {
   );
   await findingsInTime('every microphone of Harbour Hall at 1 m', atOneMetre(harbourHall()));
   await findingsInTime('500 devices, 1,500 links', denseRig());
+  await framesOfLoom('500 devices, 1,500 links', denseRig());
 } else
   console.log(
     'edit to reading in the browser: set TEST_DATABASE_URL (bin/private-postgres start test) and build first',

@@ -5,7 +5,14 @@ import { expect, test } from './application';
 /** Looks at every view in one theme and width. @returns what axe finds serious, with its place */
 const seriousOn = async (page: Page, url: string): Promise<string[]> => {
   const found: string[] = [];
+  /** What does not fit is scrolled in its own place; the page itself never goes sideways. */
+  const overflow = () =>
+    page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
   const check = async (what: string) => {
+    const over = await overflow();
+    if (over > 0) found.push(`${what}: ${over} px wider than the screen`);
     // No frames within the page, and only what is wrong is read: the same findings in half the time.
     const { violations } = await new AxeBuilder({ page })
       .setLegacyMode(true)
@@ -29,6 +36,9 @@ const seriousOn = async (page: Page, url: string): Promise<string[]> => {
   await check('shelf');
   await page.goto(`${url}/away`);
   await check('put away');
+  await page.goto(`${url}/studio`);
+  await expect(page.getByRole('heading', { name: 'Studio' })).toBeVisible();
+  await check('studio');
   for (const view of [
     '/brief',
     '',
@@ -67,6 +77,7 @@ const seriousOn = async (page: Page, url: string): Promise<string[]> => {
 for (const [width, themes] of [
   [1280, ['light', 'dark']],
   [900, ['light']],
+  [390, ['dark']],
 ] as const)
   test(`axe finds nothing serious on any view, ${width} px, ${themes.join(' and ')}`, async ({
     browser,

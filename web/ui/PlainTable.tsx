@@ -1,5 +1,6 @@
 import { Box, Table, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { WIDE } from './wide';
 
 interface Line {
   readonly id: string;
@@ -18,7 +19,7 @@ interface Props {
 
 /** Figures in rows, each row with a head of its own: to be read, not edited. */
 export const PlainTable = ({ label, headings, lines, note }: Props) => (
-  <Box overflowX="auto">
+  <Box {...WIDE}>
     <Table.Root size="sm" variant="outline" aria-label={label}>
       <Table.Header>
         <Table.Row bg="paper.deep">

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Analysis } from '@echo-loom/core';
+import type { Analysis, Stage } from '@echo-loom/core';
 import { type KeyboardEvent, type RefObject, useCallback, useEffect, useMemo } from 'react';
 import { usePointing } from '@/features/pointing/pointing';
 import styles from './loom.module.css';
@@ -8,7 +8,7 @@ import { BarLabels, FindingMarks, RecordingMarks } from './LoomLabels';
 import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem, worstOf } from './marks';
 import { NodeBox } from './NodeBox';
 import type { LoomLayout, LoomNode, LoomStrand } from './parts';
-import { type Reading, readingText, stagesByLink } from './readings';
+import { type Reading, stagesByLink } from './readings';
 import { ReadingTag } from './ReadingTag';
 import type { Shown } from './shown';
 import { StickyNames } from './StickyNames';
@@ -26,6 +26,8 @@ interface Props {
   readonly scroll: RefObject<HTMLDivElement | null>;
   readonly onOpen: (item: Item) => void;
 }
+
+const NO_STAGES: readonly Stage[] = [];
 
 const elementOf = (scroll: HTMLElement | null, item: Item): HTMLElement | null =>
   scroll?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(item))}"]`) ?? null;
@@ -148,7 +150,8 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
               key={strand.linkId}
               strand={strand}
               reading={reading}
-              text={readingText(analysis, reading, strand.linkId, stages.get(strand.linkId) ?? [])}
+              analysis={analysis}
+              stages={stages.get(strand.linkId) ?? NO_STAGES}
               level={levelOfStrand(strand)}
               isSelected={sameItem(item, selected)}
               isStop={sameItem(item, focusable)}

@@ -1,9 +1,9 @@
-import type { Level } from '@echo-loom/core';
+import type { Analysis, Level, Stage } from '@echo-loom/core';
 import { memo } from 'react';
 import styles from './loom.module.css';
 import { keyOf, LEVEL_WORDS } from './marks';
 import type { LoomStrand } from './parts';
-import type { Reading } from './readings';
+import { type Reading, readingText } from './readings';
 import { READING_WIDTH } from './sizes';
 import type { Item } from './view';
 
@@ -13,8 +13,9 @@ const LONG_READING = 7;
 interface Props {
   readonly strand: LoomStrand;
   readonly reading: Reading;
-  /** What it says there; null where it has nothing to say */
-  readonly text: string | null;
+  readonly analysis: Analysis;
+  /** What arrives over the thread */
+  readonly stages: readonly Stage[];
   readonly level: Level | undefined;
   readonly isSelected: boolean;
   readonly isStop: boolean;
@@ -27,7 +28,8 @@ interface Props {
 export const ReadingTag = memo(function ReadingTag({
   strand,
   reading,
-  text,
+  analysis,
+  stages,
   level,
   isSelected,
   isStop,
@@ -36,6 +38,7 @@ export const ReadingTag = memo(function ReadingTag({
   onReach,
 }: Props) {
   const item: Item = { kind: 'link', id: strand.linkId };
+  const text = readingText(analysis, reading, strand.linkId, stages);
   const many = strand.linkIds.length > 1 ? `${strand.linkIds.length} ×` : null;
   const written = many ?? text;
   const says = many

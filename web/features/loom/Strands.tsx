@@ -1,4 +1,5 @@
 import type { PortFamily } from '@echo-loom/core';
+import { memo } from 'react';
 import styles from './loom.module.css';
 import { STROKES } from './lines';
 import type { LoomStrand } from './parts';
@@ -24,6 +25,31 @@ interface Props {
   readonly layer: 'behind' | 'bridges';
 }
 
+interface StrandProps {
+  readonly strand: LoomStrand;
+  readonly isSelected: boolean;
+  readonly isDim: boolean;
+}
+
+/** One thread. Drawn once, however far the chart is scrolled. */
+const Strand = memo(function Strand({ strand, isSelected, isDim }: StrandProps) {
+  const { width, dash, isDouble } = STROKES[strand.family];
+  const d = pathOf(strand);
+  const name = isSelected ? 'madder' : isDim ? 'rule' : COLOURS[strand.family];
+  return (
+    <g fill="none">
+      <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={width + 5} />
+      <path
+        d={d}
+        stroke={`var(--chakra-colors-${name})`}
+        strokeWidth={width}
+        strokeDasharray={dash}
+      />
+      {isDouble && <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={width - 3} />}
+    </g>
+  );
+});
+
 /** The threads: picture solid and thick, analogue sound single, digital sound double, data dashed. */
 export const Strands = ({ strands, width, height, selectedLink, isDim, layer }: Props) => (
   <svg
@@ -35,22 +61,13 @@ export const Strands = ({ strands, width, height, selectedLink, isDim, layer }: 
   >
     {strands
       .filter((strand) => strand.bridges.length > 0 === (layer === 'bridges'))
-      .map((strand) => {
-        const { width: stroke, dash, isDouble } = STROKES[strand.family];
-        const d = pathOf(strand);
-        const colour =
-          strand.linkId === selectedLink
-            ? 'var(--chakra-colors-madder)'
-            : `var(--chakra-colors-${isDim(strand) ? 'rule' : COLOURS[strand.family]})`;
-        return (
-          <g key={strand.linkId} fill="none">
-            <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke + 5} />
-            <path d={d} stroke={colour} strokeWidth={stroke} strokeDasharray={dash} />
-            {isDouble && (
-              <path d={d} stroke="var(--chakra-colors-paper)" strokeWidth={stroke - 3} />
-            )}
-          </g>
-        );
-      })}
+      .map((strand) => (
+        <Strand
+          key={strand.linkId}
+          strand={strand}
+          isSelected={strand.linkId === selectedLink}
+          isDim={isDim(strand)}
+        />
+      ))}
   </svg>
 );

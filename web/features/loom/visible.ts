@@ -1,7 +1,9 @@
-import { type RefObject, useEffect, useState } from 'react';
+import { type RefObject, startTransition, useEffect, useState } from 'react';
 
 /** Beyond the window, so that scrolling shows no gaps. @unit px */
 const OVERSCAN = 400;
+/** So far the window moves before more is drawn: a little at a time, so that no frame waits for much. @unit px */
+const STEP = 50;
 
 interface Window {
   readonly left: number;
@@ -10,6 +12,8 @@ interface Window {
   readonly bottom: number;
 }
 
+/** Of a large chart what is drawn before anything is known of the screen. */
+const FIRST: Window = { left: 0, top: 0, right: 1600, bottom: 1200 };
 const EVERYTHING: Window = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
 
 /** Below this many items everything is drawn: print and search in page find it all. */
@@ -21,26 +25,27 @@ export const useWindow = (
   isLarge: boolean,
   zoom: number,
 ): Window => {
-  const [seen, setSeen] = useState<Window>(EVERYTHING);
+  const [seen, setSeen] = useState<Window>(FIRST);
   useEffect(() => {
     const element = ref.current;
     if (!element || !isLarge) return;
-    const look = () =>
-      setSeen((before) => {
-        const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
-        const next = {
-          left: scrollLeft / zoom - OVERSCAN,
-          top: scrollTop / zoom - OVERSCAN,
-          right: (scrollLeft + clientWidth) / zoom + OVERSCAN,
-          bottom: (scrollTop + clientHeight) / zoom + OVERSCAN,
-        };
-        const moved =
-          Math.abs(next.left - before.left) > OVERSCAN / 2 ||
-          Math.abs(next.top - before.top) > OVERSCAN / 2 ||
-          next.right - before.right > OVERSCAN / 2 ||
-          next.bottom - before.bottom > OVERSCAN / 2;
-        return moved || before === EVERYTHING ? next : before;
-      });
+    const next = (before: Window): Window => {
+      const { scrollLeft, scrollTop, clientWidth, clientHeight } = element;
+      const now = {
+        left: scrollLeft / zoom - OVERSCAN,
+        top: scrollTop / zoom - OVERSCAN,
+        right: (scrollLeft + clientWidth) / zoom + OVERSCAN,
+        bottom: (scrollTop + clientHeight) / zoom + OVERSCAN,
+      };
+      const moved =
+        Math.abs(now.left - before.left) > STEP ||
+        Math.abs(now.top - before.top) > STEP ||
+        now.right - before.right > STEP ||
+        now.bottom - before.bottom > STEP;
+      return moved ? now : before;
+    };
+    // What comes into sight is drawn when there is time; the overscan covers it meanwhile.
+    const look = () => startTransition(() => setSeen(next));
     look();
     element.addEventListener('scroll', look, { passive: true });
     const observer = new ResizeObserver(look);

@@ -18,6 +18,7 @@ import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { AbsorptionCells, BAND_NAMES } from './AbsorptionCells';
 import { choices } from './materials';
+import { WIDE } from '@/ui/wide';
 
 const PARTS: Readonly<Record<Boundary, string>> = {
   floor: 'Floor',
@@ -61,7 +62,7 @@ export const Surfaces = ({ built }: { readonly built: BuiltRoom }) => {
       <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
         What takes up sound
       </Text>
-      <Box overflowX="auto">
+      <Box {...WIDE}>
         <Table.Root size="sm" variant="outline" aria-label="What the room is made of">
           {head(['Made of', '', 'm²', ...BAND_NAMES])}
           <Table.Body>
@@ -116,7 +117,7 @@ export const Surfaces = ({ built }: { readonly built: BuiltRoom }) => {
           Nothing yet. Put in windows, carpets, curtains, panels and the people on chairs.
         </Text>
       ) : (
-        <Box overflowX="auto">
+        <Box {...WIDE}>
           <Table.Root size="sm" variant="outline" aria-label="What was put into the room">
             {head(['What', 'Covers', 'Area', ...BAND_NAMES, ''])}
             <Table.Body>
