@@ -1,4 +1,4 @@
-import { type CDPSession, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { Rig } from '@echo-loom/core';
 import { withPage } from './browser';
 

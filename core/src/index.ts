@@ -15,6 +15,15 @@ export {
 } from './build';
 export { type Beginning, BEGINNINGS } from './build/rooms';
 export { settledIn } from './build/settled-in';
+export {
+  currencySchema,
+  lengthsSchema,
+  mainsNameSchema,
+  paperSchema,
+  type Studio,
+  studioSchema,
+  UNSAID,
+} from './build/studio';
 export * from './catalogue';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';

@@ -1,11 +1,10 @@
-import { analyse, type StartingPoint, STARTING_POINTS } from '@echo-loom/core';
+import { analyse, STARTING_POINTS, type StartingPoint, type Studio, UNSAID } from '@echo-loom/core';
 import { formatDistanceToNow } from 'date-fns';
 import { connection } from 'next/server';
 import { RigPicture } from '@/features/shelf/RigPicture';
 import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
 import { listPutAway, listRigs, type ShelfRig } from '@/server/rigs';
 import { findStudio } from '@/server/studio';
-import { type Studio, UNSAID } from '@/session/studio';
 
 /**
  * A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says

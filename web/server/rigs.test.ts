@@ -1,4 +1,4 @@
-import { blankRig, readRig, RigDraft, rigToJson } from '@echo-loom/core';
+import { blankRig, readRig, RigDraft, rigToJson, studioSchema, UNSAID } from '@echo-loom/core';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import {
   createRig,
@@ -16,7 +16,6 @@ import {
   standOf,
 } from './rigs';
 import { item, rename, save } from './save-for-tests';
-import { studioSchema, UNSAID } from '@/session/studio';
 import { blankRigIn, findStudio, mainsOf, settleStudio } from './studio';
 
 beforeAll(() => makeDatabase('shelf'), 30_000);

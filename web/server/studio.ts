@@ -4,10 +4,12 @@ import {
   mainsName,
   type Rig,
   settledIn,
+  type Studio,
+  studioSchema,
+  UNSAID,
   USUAL_MAINS,
 } from '@echo-loom/core';
 import { eq } from 'drizzle-orm';
-import { type Studio, studioSchema, UNSAID } from '@/session/studio';
 import { database } from './database';
 import { studio } from './schema';
 
@@ -18,8 +20,7 @@ const ONLY = 1;
 export const findStudio = async (): Promise<Studio> => {
   const [row] = await database().select().from(studio).where(eq(studio.id, ONLY));
   if (!row) return UNSAID;
-  const { id: _, ...settled } = row;
-  const said = Object.entries(settled).filter(([key, value]) => {
+  const said = Object.entries(row).filter(([key, value]) => {
     const field = Object.hasOwn(studioSchema.shape, key)
       ? studioSchema.shape[key as keyof Studio]
       : undefined;

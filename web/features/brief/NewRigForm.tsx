@@ -1,8 +1,5 @@
 'use client';
 
-import type { Studio } from '@/session/studio';
-import { sendFile } from '@/features/shelf/door';
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
   type Answers,
   answersSchema,
@@ -12,9 +9,12 @@ import {
   type Rig,
   rigToJson,
   settledIn,
+  type Studio,
   type Unmet,
   WANTED_FORMATS,
 } from '@echo-loom/core';
+import { sendFile } from '@/features/shelf/door';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';

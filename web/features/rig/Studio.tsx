@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, useContext, type ReactNode } from 'react';
-import { type Studio, UNSAID } from '@/session/studio';
+import { type Studio, UNSAID } from '@echo-loom/core';
 
 const StudioContext = createContext<Studio>(UNSAID);
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Studio } from '@/session/studio';
+import type { Studio } from '@echo-loom/core';
 
 /** The shelf's way to the server. */
 

@@ -12,7 +12,7 @@ import {
   paperSchema,
   type Studio,
   studioSchema,
-} from '@/session/studio';
+} from '@echo-loom/core';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { toaster } from '@/ui/toaster';

@@ -3,7 +3,7 @@ import { collection } from '../collection';
 import { idSchema } from '../ids';
 import { orderSchema } from '../order';
 import { refusals } from '../refusal';
-import { type DraftRig, type Gone, type Problem } from '../slice';
+import type { DraftRig, Gone, Problem } from '../slice';
 
 /** Findings that somebody has looked at and put aside, each with a reason. */
 

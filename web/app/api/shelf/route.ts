@@ -1,4 +1,10 @@
-import { cleanLine, nameSchema, RIG_VERSION, type SimpleCommand } from '@echo-loom/core';
+import {
+  cleanLine,
+  nameSchema,
+  RIG_VERSION,
+  type SimpleCommand,
+  studioSchema,
+} from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 import { answer, answering, jsonBody, noSuchRig, parsed, problem } from '@/server/answers';
@@ -6,7 +12,6 @@ import { createRig, findRig, setDeleted, standOf } from '@/server/rigs';
 import { saveEntries } from '@/server/save';
 import { blankRigIn, findStudio, settleStudio } from '@/server/studio';
 import { rigIdSchema } from '@/session/protocol';
-import { studioSchema } from '@/session/studio';
 
 const MAX_BYTES = 256 * 1024;
 

@@ -1,5 +1,5 @@
-import { mainsName, USUAL_MAINS } from '@echo-loom/core';
 import { z } from 'zod';
+import { mainsName, USUAL_MAINS } from '../rig';
 
 /** What a studio has settled for all its rigs. */
 
