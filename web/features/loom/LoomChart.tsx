@@ -1,18 +1,17 @@
 'use client';
 
-import type { Analysis, Stage } from '@echo-loom/core';
+import type { Analysis } from '@echo-loom/core';
 import { type KeyboardEvent, type RefObject, useCallback, useEffect, useMemo } from 'react';
 import { usePointing } from '@/features/pointing/pointing';
 import styles from './loom.module.css';
-import { BarLabels, FindingMarks, RecordingMarks } from './LoomLabels';
-import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem, worstOf } from './marks';
-import { NodeBox } from './NodeBox';
-import type { LoomLayout, LoomNode, LoomStrand } from './parts';
+import { ChartTile, isStrandDim } from './ChartTile';
+import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem } from './marks';
+import type { LoomLayout } from './parts';
 import { type Reading, stagesByLink } from './readings';
-import { ReadingTag } from './ReadingTag';
 import type { Shown } from './shown';
-import { StickyNames } from './StickyNames';
+import { GroupNames } from './StickyNames';
 import { Strands } from './Strands';
+import { type Tile, tilesOf } from './tiles';
 import { type Item, sameItem, useLoomView } from './view';
 import { DRAW_ALL, meets, useAside, useWindow } from './visible';
 import { walk } from './walk';
@@ -26,8 +25,6 @@ interface Props {
   readonly scroll: RefObject<HTMLDivElement | null>;
   readonly onOpen: (item: Item) => void;
 }
-
-const NO_STAGES: readonly Stage[] = [];
 
 const elementOf = (scroll: HTMLElement | null, item: Item): HTMLElement | null =>
   scroll?.querySelector<HTMLElement>(`[data-item="${CSS.escape(keyOf(item))}"]`) ?? null;
@@ -69,28 +66,22 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
     requestAnimationFrame(() => elementOf(scroll.current, next)?.focus());
   };
 
-  const levelOfNode = ({ deviceId, members }: LoomNode) =>
-    worstOf((members ?? [deviceId]).map((id) => worst.get(`device:${id}`)));
-  const levelOfStrand = ({ linkIds }: LoomStrand) =>
-    worstOf(linkIds.map((id) => worst.get(`link:${id}`)));
-  const isNodeDim = ({ deviceId, members }: LoomNode) =>
-    lit !== null && !(members ?? [deviceId]).some((id) => lit.devices.has(id));
-  const isStrandDim = ({ linkIds }: LoomStrand) =>
-    lit !== null && !linkIds.some((id) => lit.links.has(id));
-
-  const nodes = layout.nodes.filter((at) =>
-    meets(seen, at.x, at.y, at.x + at.width, at.y + at.height),
+  const tiles = useMemo(() => tilesOf(layout), [layout]);
+  const shown = tiles.filter(({ left, top, right, bottom }) =>
+    meets(seen, left, top, right, bottom),
   );
   const strands = layout.strands.filter((at) =>
     meets(seen, at.x1, Math.min(at.y1, at.y2), at.x2, Math.max(at.y1, at.y2)),
   );
+  const inTile = ({ items }: Tile, item: Item | null) =>
+    item && items.has(keyOf(item)) ? item : null;
   const threads = (layer: 'behind' | 'bridges') => (
     <Strands
       strands={strands}
       width={layout.width}
       height={layout.height}
       selectedLink={selected?.kind === 'link' ? selected.id : null}
-      isDim={isStrandDim}
+      isDim={(strand) => isStrandDim(lit, strand)}
       layer={layer}
     />
   );
@@ -107,12 +98,7 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
         className={styles.chart}
         style={{ width: layout.width, height: layout.height, minWidth: '100%', zoom }}
       >
-        <StickyNames
-          groups={layout.groups}
-          nodes={nodes}
-          width={layout.width}
-          toggleFold={toggleFold}
-        />
+        <GroupNames groups={layout.groups} width={layout.width} toggleFold={toggleFold} />
         <div className={styles.titles} style={{ width: layout.width, minWidth: '100%' }}>
           {layout.columns.map(
             (column) =>
@@ -124,50 +110,25 @@ export const LoomChart = ({ analysis, layout, reading, lit, scroll, onOpen }: Pr
           )}
         </div>
         {threads('behind')}
-        {nodes.map((at) => {
-          const item: Item = { kind: 'device', id: at.deviceId };
-          return (
-            <NodeBox
-              key={at.key}
-              at={at}
-              level={levelOfNode(at)}
-              isSelected={sameItem(item, selected)}
-              isStop={sameItem(item, focusable)}
-              isDim={isNodeDim(at)}
-              canJoin={at.folds ? undefined : joinings?.get(at.deviceId)?.can}
-              onOpen={onOpen}
-              onReach={reach}
-              onUnfold={toggleFold}
-            />
-          );
-        })}
+        {shown.map((tile) => (
+          <ChartTile
+            key={tile.key}
+            tile={tile}
+            analysis={analysis}
+            reading={reading}
+            stages={stages}
+            worst={worst}
+            recording={recording}
+            lit={lit}
+            joinings={joinings}
+            selected={inTile(tile, selected)}
+            stop={inTile(tile, focusable)}
+            onOpen={onOpen}
+            onReach={reach}
+            onUnfold={toggleFold}
+          />
+        ))}
         {threads('bridges')}
-        <BarLabels nodes={nodes} />
-        {strands.map((strand) => {
-          const item: Item = { kind: 'link', id: strand.linkId };
-          return (
-            <ReadingTag
-              key={strand.linkId}
-              strand={strand}
-              reading={reading}
-              analysis={analysis}
-              stages={stages.get(strand.linkId) ?? NO_STAGES}
-              level={levelOfStrand(strand)}
-              isSelected={sameItem(item, selected)}
-              isStop={sameItem(item, focusable)}
-              isDim={isStrandDim(strand)}
-              onOpen={onOpen}
-              onReach={reach}
-            />
-          );
-        })}
-        <RecordingMarks nodes={nodes} recording={recording} />
-        <FindingMarks
-          nodes={nodes}
-          strands={strands}
-          levelOfNode={levelOfNode}
-          levelOfStrand={levelOfStrand}
-        />
       </div>
     </div>
   );

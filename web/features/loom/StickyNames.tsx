@@ -2,19 +2,15 @@ import { memo } from 'react';
 import styles from './loom.module.css';
 import type { LoomGroup, LoomNode } from './parts';
 
-interface Props {
+interface GroupProps {
   readonly groups: readonly LoomGroup[];
-  readonly nodes: readonly LoomNode[];
   /** Of the chart. @unit px */
   readonly width: number;
   readonly toggleFold: (groupId: string) => void;
 }
 
-/**
- * What stays in sight at the left edge however far the chart is scrolled: the names of the groups
- * with the knob that folds them, and the name of each source while its own row goes on.
- */
-export const StickyNames = memo(function StickyNames({ groups, nodes, width, toggleFold }: Props) {
+/** The names of the groups with the knob that folds each; they stay at the left edge however far one scrolls. */
+export const GroupNames = memo(function GroupNames({ groups, width, toggleFold }: GroupProps) {
   return (
     <>
       <div className={styles.stick}>
@@ -39,19 +35,25 @@ export const StickyNames = memo(function StickyNames({ groups, nodes, width, tog
           style={{ top: group.y + 26, width: width - 28 }}
         />
       ))}
-      {nodes.map(
-        (at) =>
-          at.rowEnd !== undefined && (
-            <div
-              key={at.key}
-              className={styles.stuckRow}
-              style={{ left: at.x, top: at.y + at.height / 2 - 11, width: at.rowEnd - at.x }}
-              aria-hidden
-            >
-              <span>{at.folds ? `${at.folds} sources` : at.name}</span>
-            </div>
-          ),
-      )}
     </>
   );
 });
+
+/** The name of each source at the left edge while its box is out of sight and its own row goes on. */
+export const RowNames = ({ nodes }: { readonly nodes: readonly LoomNode[] }) => (
+  <>
+    {nodes.map(
+      (at) =>
+        at.rowEnd !== undefined && (
+          <div
+            key={at.key}
+            className={styles.stuckRow}
+            style={{ left: at.x, top: at.y + at.height / 2 - 11, width: at.rowEnd - at.x }}
+            aria-hidden
+          >
+            <span>{at.folds ? `${at.folds} sources` : at.name}</span>
+          </div>
+        ),
+    )}
+  </>
+);
