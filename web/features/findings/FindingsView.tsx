@@ -13,6 +13,7 @@ import {
 } from '@echo-loom/core';
 import { useRouter } from 'next/navigation';
 import { memo, useMemo, useState } from 'react';
+import { FilterChoice } from '@/ui/FilterChoice';
 import { useGrowing } from '@/ui/useGrowing';
 import { AsideList } from './AsideList';
 import { FindingCard } from './FindingCard';
@@ -73,43 +74,21 @@ interface Props {
 /** Every finding, worst first, filtered by area and level, with its fixes. */
 export const FindingsView = ({ rigId, asked = null }: Props) => {
   const analysis = useRig((state) => state.analysis);
-  const [area, setArea] = useState('');
-  const [level, setLevel] = useState('');
+  const [area, setArea] = useState<string | null>(null);
+  const [level, setLevel] = useState<string | null>(null);
   const [by, setBy] = useState<'level' | 'doing'>('level');
   const isAsked = ({ finding }: Cause): boolean => findingKey(finding) === asked;
   const listed = useMemo(
     () =>
       analysis.causes.filter(
         ({ finding }) =>
-          (area === '' || finding.area === area) && (level === '' || finding.level === level),
+          (area === null || finding.area === area) && (level === null || finding.level === level),
       ),
     [analysis, area, level],
   );
   // What somebody came for stands first.
   const causes = [...listed.filter(isAsked), ...listed.filter((cause) => !isAsked(cause))];
-  const drawn = useGrowing(causes.length, AT_A_TIME, `${area} ${level} ${asked ?? ''}`);
-  const filter = (
-    label: string,
-    value: string,
-    options: readonly (readonly [string, string])[],
-    choose: (value: string) => void,
-  ) => (
-    <NativeSelect.Root size="sm" width="150px">
-      <NativeSelect.Field
-        aria-label={label}
-        value={value}
-        onChange={(event) => choose(event.target.value)}
-      >
-        <option value="">{label}: all</option>
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
-  );
+  const drawn = useGrowing(causes.length, AT_A_TIME, `${area ?? ''} ${level ?? ''} ${asked ?? ''}`);
   return (
     <Box overflowY="auto" p="4" flex="1">
       <Flex gap="3" align="center" mb="4" wrap="wrap">
@@ -127,8 +106,20 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
-        {filter('Level', level, LEVELS, setLevel)}
-        {filter('Area', area, AREA_OPTIONS, setArea)}
+        <FilterChoice
+          label="Level"
+          all="Level: all"
+          value={level}
+          options={LEVELS}
+          onChoose={setLevel}
+        />
+        <FilterChoice
+          label="Area"
+          all="Area: all"
+          value={area}
+          options={AREA_OPTIONS}
+          onChoose={setArea}
+        />
         <Text fontSize="sm" color="ink.soft">
           {causes.length} of {analysis.causes.length}
         </Text>

@@ -1,7 +1,8 @@
 'use client';
 
-import { Button, Checkbox, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { Button, Checkbox, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, inOrder } from '@echo-loom/core';
+import { FilterChoice } from '@/ui/FilterChoice';
 import { isFiltered, NO_FILTER } from './filter';
 import { useLoomView } from './view';
 
@@ -16,29 +17,6 @@ export const FilterBar = ({ analysis, threads }: Props) => {
   const filter = useLoomView((view) => view.filter);
   const setFilter = useLoomView((view) => view.setFilter);
   const { people, devices } = analysis.rig;
-  const choice = (
-    label: string,
-    all: string,
-    value: string | null,
-    options: readonly (readonly [string, string])[],
-    choose: (value: string | null) => void,
-  ) => (
-    <NativeSelect.Root size="sm" width="160px">
-      <NativeSelect.Field
-        aria-label={label}
-        value={value ?? ''}
-        onChange={({ target }) => choose(target.value === '' ? null : target.value)}
-      >
-        <option value="">{all}</option>
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
-  );
   return (
     <Flex
       role="group"
@@ -50,31 +28,32 @@ export const FilterBar = ({ analysis, threads }: Props) => {
       pb="2"
       wrap="wrap"
     >
-      {choice(
-        'Threads of a person',
-        'Anybody’s',
-        filter.personId,
-        inOrder(people).map(([id, { name }]) => [id, name]),
-        (personId) => setFilter({ personId }),
-      )}
-      {choice(
-        'Threads of a signal',
-        'Pictures and sound',
-        filter.signal,
-        [
+      <FilterChoice
+        label="Threads of a person"
+        all="Anybody’s"
+        value={filter.personId}
+        options={inOrder(people).map(([id, { name }]) => [id, name])}
+        onChoose={(personId) => setFilter({ personId })}
+      />
+      <FilterChoice
+        label="Threads of a signal"
+        all="Pictures and sound"
+        value={filter.signal}
+        options={[
           ['picture', 'Pictures only'],
           ['sound', 'Sound only'],
-        ],
-        (signal) =>
-          setFilter({ signal: signal === 'picture' || signal === 'sound' ? signal : null }),
-      )}
-      {choice(
-        'Threads through a device',
-        'Through any device',
-        filter.deviceId,
-        inOrder(devices).map(([id, { name }]) => [id, name]),
-        (deviceId) => setFilter({ deviceId }),
-      )}
+        ]}
+        onChoose={(signal) =>
+          setFilter({ signal: signal === 'picture' || signal === 'sound' ? signal : null })
+        }
+      />
+      <FilterChoice
+        label="Threads through a device"
+        all="Through any device"
+        value={filter.deviceId}
+        options={inOrder(devices).map(([id, { name }]) => [id, name])}
+        onChoose={(deviceId) => setFilter({ deviceId })}
+      />
       <Checkbox.Root
         size="sm"
         checked={filter.onlyFindings}

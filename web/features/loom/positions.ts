@@ -1,18 +1,8 @@
-import { type Analysis, STEPS, type Step } from '@echo-loom/core';
+import { type Analysis, STEPS } from '@echo-loom/core';
 import type { Draft, LoomColumn, LoomLayout, LoomNode, LoomStrand, PlacedDevice } from './parts';
 import { STEP_SPAN } from './rank';
+import { STEP_TITLES } from './step-titles';
 import { BAR_WIDTH, GUTTER, LANE_GAP, MARGIN, PEG_WIDTH, READING_WIDTH } from './sizes';
-
-const STEP_TITLES: Readonly<Record<Step, string>> = {
-  source: 'Source',
-  lift: 'Lift',
-  shape: 'Shape',
-  combine: 'Combine',
-  'take in': 'Take in',
-  make: 'Make',
-  deliver: 'Deliver',
-  'hear and see': 'Hear and see',
-};
 
 const widthOf = (device: PlacedDevice): number => (device.shape === 'bar' ? BAR_WIDTH : PEG_WIDTH);
 

@@ -1,17 +1,6 @@
-import { type Model, STEPS, type Step } from '@echo-loom/core';
+import { type Model, STEPS } from '@echo-loom/core';
+import { STEP_TITLES } from '@/features/loom/step-titles';
 import type { PickGroup, PickItem } from '@/ui/PickList';
-
-/** The steps of the chain as headings. */
-const HEADINGS: Readonly<Record<Step, string>> = {
-  source: 'Sources',
-  lift: 'Lift',
-  shape: 'Shape',
-  combine: 'Combine',
-  'take in': 'Take in',
-  make: 'Make',
-  deliver: 'Deliver',
-  'hear and see': 'Hear and see',
-};
 
 /**
  * Classes under the step of the chain they are of.
@@ -23,6 +12,6 @@ export const stepGroups = <T extends { readonly model: Model }>(
   before = '',
 ): readonly PickGroup[] =>
   STEPS.map((step) => ({
-    heading: `${before}${HEADINGS[step]}`,
+    heading: `${before}${STEP_TITLES[step]}`,
     items: offered.filter(({ model }) => model.step === step).map(item),
   })).filter(({ items }) => items.length > 0);
