@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { VIEWS } from '../web/features/rig/views';
 import { expect, saved, test } from './application';
 import { make } from './made';
 
@@ -140,20 +141,7 @@ test('no view breaks the policy of what may run on it', async ({ page, demo }) =
     if (/Content Security Policy/i.test(message.text())) broken.push(message.text());
   });
   page.on('pageerror', (error) => broken.push(error.message));
-  for (const view of [
-    '',
-    '/brief',
-    '/picture',
-    '/sound',
-    '/gain',
-    '/monitoring',
-    '/panel',
-    '/findings',
-    '/people',
-    '/rules',
-    '/threads',
-    '/history',
-  ]) {
+  for (const { path: view } of VIEWS) {
     const response = await page.goto(`${demo.url}/rigs/second-firing${view}`);
     expect(response?.headers()['content-security-policy']).toMatch(
       /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/,

@@ -19,11 +19,15 @@ export interface Tile {
 /** Small enough that one more is soon drawn. @unit px */
 const TILE = 220;
 
+/** So far each column of tiles is set off from the one before, so that a row of them never comes into sight at once. */
+const STAGGER = 0.38;
+
 /** The chart in tiles: each box and each reading stands in exactly one. */
 export const tilesOf = ({ nodes, strands }: LoomLayout): readonly Tile[] => {
   const found = new Map<string, { nodes: LoomNode[]; strands: LoomStrand[] }>();
   const at = (x: number, y: number) => {
-    const key = `${Math.floor(x / TILE)} ${Math.floor(y / TILE)}`;
+    const column = Math.floor(x / TILE);
+    const key = `${column} ${Math.floor(y / TILE + column * STAGGER)}`;
     const known = found.get(key);
     if (known) return known;
     const made = { nodes: [], strands: [] };
