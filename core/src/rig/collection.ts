@@ -51,7 +51,7 @@ interface Draft<Key extends string, Shape extends z.ZodRawShape> {
   /** What many of them are called, where there can be too many */
   readonly many: string;
   /** Looks at what an item points to. @throws Refusal */
-  readonly check?: (rig: DraftRig, fields: Change<Shape>) => void;
+  readonly check?: (rig: DraftRig, fields: Change<Shape>, id: string) => void;
   /** Tells the rest that one is leaving */
   readonly leaving?: (id: string, forget: Forget) => void;
   readonly says: {
@@ -69,6 +69,10 @@ type Given = Readonly<Record<string, unknown>>;
 
 const capital = <Key extends string>(key: Key): Capitalize<Key> =>
   `${key.charAt(0).toUpperCase()}${key.slice(1)}` as Capitalize<Key>;
+
+/** `cableWay` as an id begins: `cable-way`. */
+const stemOf = (key: string): string =>
+  key.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
 /**
  * Commands that add, change and remove the items of a keyed collection: its order, its limit and
@@ -100,21 +104,22 @@ export const collection = <Key extends string, Shape extends z.ZodRawShape>(
         if (Object.hasOwn(items, id)) throw refusals.idTaken(id);
         if (Object.keys(items).length >= MAX_ITEMS) throw refusals.tooMany(of.many, MAX_ITEMS);
         const fields = fieldsIn(given);
-        of.check?.(rig, fields);
+        of.check?.(rig, fields, id);
         items[id] = { ...fields, order: nextOrder(items) };
       },
       says: (rig, given) => says.add(fieldsIn(given), rig),
       arbitrary: (chance, rig) => {
         const fields = of.arbitrary(chance, rig);
-        return fields && { [idKey]: newId(chance, key), [key]: fields };
+        return fields && { [idKey]: newId(chance, stemOf(key)), [key]: fields };
       },
     },
     [`change${capital(key)}`]: {
       schema: z.strictObject({ [idKey]: idSchema, [key]: of.fields.partial() }),
       apply: (rig, given) => {
-        const item = itemIn(rig, idIn(given));
+        const id = idIn(given);
+        const item = itemIn(rig, id);
         const fields = fieldsIn(given);
-        of.check?.(rig, fields);
+        of.check?.(rig, fields, id);
         Object.assign(item, fields);
       },
       says: (rig, given) => says.change(nameOf(rig, idIn(given)), fieldsIn(given), rig),

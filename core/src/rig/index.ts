@@ -1,6 +1,7 @@
 export { anyCommand } from './any-command';
 export * from './apply';
 export * from './brief/schema';
+export * from './cabling/schema';
 export { type Chance, seeded } from './chance';
 export * from './commands';
 
@@ -14,6 +15,7 @@ export * from './devices/ports';
 export * from './devices/schema';
 export * from './devices/settings';
 export * from './devices/sound-model';
+export * from './devices/supply';
 export { checkRig } from './files/check';
 export { csvOf } from './files/csv';
 export * from './files/export';
@@ -39,6 +41,7 @@ export { type Mains, mainsName, USUAL_MAINS } from './mains';
 export { MAX_ORDER, entry, inOrder } from './order';
 export * from './people/schema';
 export * from './places/schema';
+export * from './power/schema';
 export * from './programme/schema';
 export * from './refusal';
 export { type Aside } from './aside';

@@ -48,6 +48,18 @@ export const refusals = {
     new Refusal(`There is no opening "${id}" in the walls; it may have been removed.`),
   noWalkway: (id: string) =>
     new Refusal(`There is no walkway "${id}" in this rig; it may have been removed.`),
+  noCableWay: (id: string) =>
+    new Refusal(`There is no way for cables "${id}" in this rig; it may have been removed.`),
+  noOwnCable: (id: string) =>
+    new Refusal(`There is no cable "${id}" in the box; it may have been taken out.`),
+  noCircuit: (id: string) =>
+    new Refusal(`There is no circuit "${id}" in this rig; it may have been removed.`),
+  noFeed: (id: string) =>
+    new Refusal(`There is no outlet, strip or supply "${id}"; it may have been removed.`),
+  noLoad: (id: string) =>
+    new Refusal(`There is nothing "${id}" on the mains; it may have been removed.`),
+  feedsItself: (name: string) =>
+    new Refusal(`${name} would feed itself; plug it into an outlet or another strip.`),
   noSet: (id: string) =>
     new Refusal(`There is no set "${id}" in this rig; it may have been removed.`),
   noRoom: (why: string) => new Refusal(`This is not the outline of a room: ${why}.`),

@@ -16,7 +16,9 @@ export type Gone =
   | { readonly kind: 'sight'; readonly id: string }
   | { readonly kind: 'scene'; readonly id: string }
   | { readonly kind: 'lens'; readonly id: string }
-  | { readonly kind: 'hand'; readonly id: string };
+  | { readonly kind: 'hand'; readonly id: string }
+  | { readonly kind: 'circuit'; readonly id: string }
+  | { readonly kind: 'feed'; readonly id: string };
 
 /** Tells every part of the document that something is leaving. */
 export type Forget = (gone: Gone) => void;

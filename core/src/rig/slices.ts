@@ -1,5 +1,6 @@
 import * as aside from './aside';
 import * as brief from './brief';
+import * as cabling from './cabling';
 import * as devices from './devices';
 import * as hands from './hands';
 import * as house from './house';
@@ -8,6 +9,7 @@ import * as links from './links';
 import * as mains from './mains';
 import * as people from './people';
 import * as places from './places';
+import * as power from './power';
 import * as programme from './programme';
 import * as reminders from './reminders';
 import * as room from './room';
@@ -33,6 +35,8 @@ const SLICES = {
   lenses,
   devices,
   links,
+  cabling,
+  power,
   hands,
   programme,
   reminders,

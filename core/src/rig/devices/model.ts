@@ -5,6 +5,7 @@ import { cameraFiguresSchema, mixesSchema, storageSchema, workSchema } from './d
 import { modelProblems } from './model-problems';
 import { controlRef, decibels, portSchema, positive } from './ports';
 import { soundRouteSchema } from './sound-model';
+import { supplySchema } from './supply';
 
 /** What a device is, for search and for the step of the chain it stands in. */
 export const KINDS = [
@@ -171,6 +172,8 @@ const modelFields = z.strictObject({
   controls: z.record(idSchema, controlSchema),
   /** Its size and mass; left out, those typical of its class count */
   body: bodySchema.optional(),
+  /** What it runs on; left out, what is typical of its class counts */
+  supply: supplySchema.optional(),
   camera: cameraFiguresSchema.optional(),
   mixes: mixesSchema.optional(),
   storage: storageSchema.optional(),

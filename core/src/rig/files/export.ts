@@ -37,12 +37,21 @@ export const patchOrder = (rig: Rig): [string, Rig['links'][string]][] =>
       (idA < idB ? -1 : 1),
   );
 
+/** The number of each cable, from 1, in the order of the patch sheet: the same on plan, labels and lists. */
+export const cableNumbers = (rig: Rig): ReadonlyMap<string, number> =>
+  new Map(
+    patchOrder(rig)
+      .filter(([, { cable }]) => cable.kind !== 'inside')
+      .map(([id], index) => [id, index + 1]),
+  );
+
 /** The patch sheet: one line a cable. Cells that a spreadsheet would run as a formula are quoted as text. */
 export const patchSheetCsv = (rig: Rig): string => {
+  const numbers = cableNumbers(rig);
   const rows = patchOrder(rig)
-    .filter(([, link]) => link.cable.kind !== 'inside')
-    .map(([, link], index) => ({
-      Cable: index + 1,
+    .filter(([id]) => numbers.has(id))
+    .map(([id, link]) => ({
+      Cable: numbers.get(id) ?? 0,
       'From device': entry(rig.devices, link.from.deviceId)?.name ?? link.from.deviceId,
       'From port': portAt(rig, link.from)?.name ?? link.from.portId,
       'To device': entry(rig.devices, link.to.deviceId)?.name ?? link.to.deviceId,

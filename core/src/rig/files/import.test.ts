@@ -77,6 +77,8 @@ describe('importing a rig', () => {
               'sound.mix-minus',
               'picture.overlays',
               'computer.branch-full',
+              // Over USB 2 comes less than the capture draws: nobody reckoned that before.
+              'power.usb-under',
               'brief.cannot-hear',
               'brief.cannot-hear',
             ],
@@ -138,8 +140,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 10', '"version": 11'),
-      /^version: this file is of version 11/,
+      nightTide.replace('"version": 11', '"version": 12'),
+      /^version: this file is of version 12/,
     ],
     [
       'a shot of a camera that is not there',
@@ -151,8 +153,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 10', '"version": 0'),
-      /^version: expected a version from 1 to 10/,
+      nightTide.replace('"version": 11', '"version": 0'),
+      /^version: expected a version from 1 to 11/,
     ],
     [
       'a resistance of the wrong kind',
@@ -251,6 +253,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 10 } },
+      properties: { version: { const: 11 } },
     }));
 });

@@ -230,6 +230,20 @@ const noiseSaysHowRead = (rig: Branch): Branch => ({
   noises: eachOf(rig['noises'], filled(NOISE_8)),
 });
 
+/** What version 11 asks of every rig, where version 10 said nothing. */
+const CABLING_10 = {
+  laying: { alongWalls: true, openFloor: false, dressing: 'reopenable' },
+  cableWays: {},
+  ownCables: {},
+};
+const POWER_10 = {
+  powerRules: { breakerShare: 0.8, lastsMin: 10, dayH: 8, airChanges: null },
+  circuits: {},
+  feeds: {},
+  loads: {},
+  plugs: {},
+};
+
 /** What version 10 asks of the room, where version 9 said nothing. */
 const ROOM_9 = { temperatureC: null };
 
@@ -240,6 +254,14 @@ const findingsArePutAside = (rig: Branch): Branch => ({
   tags: [],
   aside: {},
   room: isBranch(rig['room']) ? { ...ROOM_9, ...rig['room'] } : rig['room'],
+});
+
+/** Version 10 knew nothing of the ways of cables and of the mains but what it is. */
+const cablesAndMains = (rig: Branch): Branch => ({
+  ...rig,
+  version: 11,
+  ...CABLING_10,
+  ...POWER_10,
 });
 
 /** What is said of a document that a later version of this program wrote. */
@@ -257,6 +279,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   7: rigHoldsMore,
   8: noiseSaysHowRead,
   9: findingsArePutAside,
+  10: cablesAndMains,
 };
 
 /**

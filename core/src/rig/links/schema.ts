@@ -16,5 +16,23 @@ export const runSchema = z.strictObject({
 });
 export type CableRun = z.infer<typeof runSchema>;
 
-export const linkSchema = z.strictObject({ from: endSchema, to: endSchema, cable: runSchema });
+/** How a cable is held: opened again by hand, fixed for good, or loose. */
+export const DRESSINGS = ['reopenable', 'fixed', 'loose'] as const;
+export type Dressing = (typeof DRESSINGS)[number];
+
+export const laySchema = z.strictObject({
+  /** null = as all are */
+  dressing: z.enum(DRESSINGS).nullable(),
+  /** Goes round what people walk on, however far */
+  keepsOff: z.boolean(),
+});
+export type Lay = z.infer<typeof laySchema>;
+
+export const linkSchema = z.strictObject({
+  from: endSchema,
+  to: endSchema,
+  cable: runSchema,
+  /** Left out: it is laid as all are */
+  lay: laySchema.optional(),
+});
 export type Link = z.infer<typeof linkSchema>;

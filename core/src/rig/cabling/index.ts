@@ -1,0 +1,138 @@
+import { z } from 'zod';
+import { anyId, type Chance, someOf, tenths } from '../chance';
+import { collection } from '../collection';
+import { idSchema } from '../ids';
+import { CABLES } from '../links/cables';
+import { DRESSINGS, type Lay, laySchema } from '../links/schema';
+import { entry, mustHave } from '../order';
+import { refusals } from '../refusal';
+import { command, type Problem } from '../slice';
+import {
+  CABLE_WAY_KINDS,
+  cableWaySchema,
+  CARRIES,
+  layingSchema,
+  ownCableSchema,
+  USUAL_LAYING,
+} from './schema';
+
+/** Ways for cables, how cables are laid, and those that are owned. */
+
+export const shape = {
+  laying: layingSchema,
+  cableWays: z.record(idSchema, cableWaySchema),
+  ownCables: z.record(idSchema, ownCableSchema),
+};
+export const blank = () => ({ laying: USUAL_LAYING, cableWays: {}, ownCables: {} });
+
+const changeOfLaying = layingSchema.partial();
+
+const layingText = ({ alongWalls, openFloor, dressing }: z.infer<typeof changeOfLaying>): string =>
+  [
+    ...(alongWalls === undefined
+      ? []
+      : [alongWalls ? 'along the walls' : 'only on the ways that are drawn']),
+    ...(openFloor === undefined
+      ? []
+      : [openFloor ? 'also over open floor' : 'never over open floor']),
+    ...(dressing === undefined ? [] : [`dressed ${dressing}`]),
+  ].join(', ');
+
+const layText = (lay: Lay | null): string =>
+  [
+    ...(lay?.dressing ? [lay.dressing] : []),
+    ...(lay?.keepsOff ? ['round what people walk on'] : []),
+  ].join(', ') || 'as all are';
+
+const anyPoint = (chance: Chance) => ({
+  xM: tenths(chance, 0, 8),
+  yM: tenths(chance, 0, 6),
+  zM: chance.oneOf([0, 0.7, 2.4]),
+});
+
+export const commands = {
+  setLaying: command({
+    schema: z.strictObject({ laying: changeOfLaying }),
+    apply: (rig, { laying }) => {
+      Object.assign(rig.laying, laying);
+    },
+    says: (_rig, { laying }) => `Cables lie ${layingText(laying) || 'as before'}.`,
+    arbitrary: (chance) => ({
+      laying: someOf(chance, {
+        alongWalls: chance.once(2),
+        openFloor: chance.once(2),
+        dressing: chance.oneOf(DRESSINGS),
+      }),
+    }),
+  }),
+  /** How one cable is laid; null = as all are */
+  layCable: command({
+    schema: z.strictObject({ linkId: idSchema, lay: laySchema.nullable() }),
+    apply: (rig, { linkId, lay }) => {
+      const link = mustHave(entry(rig.links, linkId), refusals.noLink(linkId));
+      if (lay) link.lay = lay;
+      else delete link.lay;
+    },
+    says: (_rig, { lay }) => `Laid a cable ${layText(lay)}.`,
+    arbitrary: (chance, rig) => {
+      const linkId = anyId(chance, rig.links);
+      return linkId === null
+        ? null
+        : {
+            linkId,
+            lay: chance.once(3)
+              ? null
+              : {
+                  dressing: chance.once(2) ? null : chance.oneOf(DRESSINGS),
+                  keepsOff: chance.once(2),
+                },
+          };
+    },
+  }),
+  ...collection({
+    key: 'cableWay',
+    many: 'ways for cables',
+    fields: cableWaySchema.omit({ order: true }),
+    at: (rig) => rig.cableWays,
+    read: (rig) => rig.cableWays,
+    none: refusals.noCableWay,
+    says: {
+      add: ({ name }) => `Added ${name} to the ways for cables.`,
+      change: (name) => `Changed ${name}.`,
+      remove: (name) => `Removed ${name} from the ways for cables.`,
+      name: ({ name }) => name,
+    },
+    arbitrary: (chance) => ({
+      name: chance.oneOf(['Tray', 'Duct to the rack']),
+      is: chance.oneOf(CABLE_WAY_KINDS),
+      points: [anyPoint(chance), anyPoint(chance)],
+      insideMm2: chance.once(2) ? null : 1200,
+      bendMm: chance.once(2) ? null : 60,
+      carries: chance.oneOf(CARRIES),
+    }),
+  }),
+  ...collection({
+    key: 'ownCable',
+    many: 'cables',
+    fields: ownCableSchema.omit({ order: true }),
+    at: (rig) => rig.ownCables,
+    read: (rig) => rig.ownCables,
+    none: refusals.noOwnCable,
+    says: {
+      add: ({ kind, lengthM, count }) =>
+        `Put ${count} × ${lengthM} m of ${CABLES[kind].name} into the box of cables.`,
+      change: (name) => `Changed ${name} in the box of cables.`,
+      remove: (name) => `Took ${name} out of the box of cables.`,
+      name: ({ kind, lengthM }) => `${lengthM} m of ${CABLES[kind].name}`,
+    },
+    arbitrary: (chance) => ({
+      kind: chance.oneOf(['balanced', 'hdmi', 'sdi-coax']),
+      lengthM: chance.oneOf([3, 5, 10]),
+      count: chance.integer(1, 6),
+    }),
+  }),
+};
+
+export const problems = (): Problem[] => [];
+export const forget = (): void => undefined;
+export const limits = {};
