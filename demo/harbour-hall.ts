@@ -1,8 +1,9 @@
-import { analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
+import { allLengths, analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
 import { harbourHallGear } from './gear';
 import { BENCH, people } from './harbour-hall-people';
 import { plan } from './harbour-hall-plan';
 import { programme, setGains } from './harbour-hall-programme';
+import { waysAndMains } from './harbour-hall-ways';
 
 /** Five cameras: three carried on long coax runs, two fixed ones that need converters. */
 const cameras = (draft: RigDraft): RigDraft =>
@@ -247,6 +248,17 @@ const lookedAt = (rig: Rig): Rig => {
 };
 
 /** Harbour Hall: a debating hall with long runs, volunteers and a chamber that others use during the week. */
+/** Cut to the ducts, but for the one that was there before them. */
+const cut = (rig: Rig): Rig =>
+  apply(rig, {
+    type: 'batch',
+    label: 'Cut every cable to the ducts',
+    commands: allLengths(analyse(rig)).filter(
+      (command) =>
+        command.type === 'setCable' && command.linkId !== 'sound-desk-mix-1-to-loudspeaker-1',
+    ),
+  });
+
 export const harbourHall = (): Rig => {
   const draft = new RigDraft('Harbour Hall')
     .do({
@@ -272,8 +284,9 @@ export const harbourHall = (): Rig => {
     setGains,
     programme,
     plan,
+    waysAndMains,
     harbourHallGear,
   ])
     part(draft);
-  return lookedAt(draft.build());
+  return lookedAt(cut(draft.build()));
 };

@@ -56,6 +56,11 @@ export const plan = (draft: RigDraft): RigDraft =>
     .stand('potter-camera', 'potter-tripod')
     .stand('kiln-camera', 'kiln-tripod')
     .stand('overhead', 'boom', 0, 0, 0, -0.19)
+    .support('monitor-stand', 'Stand, heavy', [11, 0.3, 300], {
+      name: 'Wheel monitor’s stand',
+      figures: { heightM: 1.3 },
+    })
+    .stand('confidence', 'monitor-stand')
     .stand('switcher', 'bench', -0.3, 0.1)
     .stand('strip-1', 'rack', 0, 0, 0, 0)
     .stand('strip-2', 'rack', 0, 0, 0, 0.04445)

@@ -3,13 +3,14 @@ import { BOAT_SHED } from './boat-shed';
 import { secondFiringGear } from './gear';
 import { firingSet, plan } from './second-firing-plan';
 import { programme } from './second-firing-programme';
+import { waysAndMains } from './second-firing-ways';
 
 /**
  * Second Firing: a weekly live ceramics show from a converted boat shed, with a guest at the wheel
  * and a historian far away.
  */
 export const secondFiring = (): Rig =>
-  secondFiringGear(firingSet(plan(programme(wiring())))).build();
+  secondFiringGear(firingSet(waysAndMains(plan(programme(wiring()))))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')
@@ -151,6 +152,7 @@ const wiring = (): RigDraft =>
       name: 'Potter camera',
       person: 'potter',
       place: 'wheel',
+      settings: { mains: false },
     })
     .device('overhead', 'camera-ptz', {
       name: 'Overhead',
@@ -233,11 +235,11 @@ const wiring = (): RigDraft =>
     .device('tracks', 'recording-tracks', { name: 'Track files' })
     .link('host-mic.out', 'interface.mic-1', 5)
     .link('cohost-mic.out', 'interface.mic-2', 5)
-    .link('potter-mic.out', 'strip-2.in', 10)
-    .link('strip-2.out', 'interface.line-3', 1)
+    .link('potter-mic.out', 'strip-2.in', 15)
+    .link('strip-2.out', 'interface.line-3', 10)
     .link('wheel-mic.out', 'booster.in', 1)
-    .link('booster.out', 'strip-1.in', 10)
-    .link('strip-1.out', 'interface.mic-4', 1)
+    .link('booster.out', 'strip-1.in', 15)
+    .link('strip-1.out', 'interface.mic-4', 10)
     .link('host-camera.hdmi', 'switcher.in-1', 5)
     .link('cohost-camera.hdmi', 'switcher.in-2', 5)
     .link('potter-camera.hdmi', 'switcher.in-3', 10)

@@ -78,6 +78,34 @@ export {
 } from './passes/place';
 export { type Shown, type View, views } from './passes/view';
 export { eyeLines } from './passes/view/eye-lines';
+export {
+  cablePlans,
+  type CablePlan,
+  cableStock,
+  type CableStock,
+  cableWaysOf,
+  explainPlan,
+  mainsRuns,
+  type Planned,
+  plannedCables,
+  type WayFill,
+  wayFills,
+} from './passes/cables';
+export {
+  allowedW,
+  batteriesFor,
+  batteryHours,
+  isOnBattery,
+  type CircuitLoading,
+  circuitLoadings,
+  type Drawn,
+  drawers,
+  type FeedLoading,
+  feedLoadings,
+  networkFeeds,
+  upsMinutes,
+  usbFeeds,
+} from './passes/power';
 export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,
@@ -173,10 +201,12 @@ export {
   type Spliced,
   takeOut,
 } from './edits/pointing';
+export { allLengths, soldM } from './edits/lengths';
 export { isFree } from './edits/sockets';
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';
 export { type Placing, placeAll } from './solve/placing/place';
+export { plugAll, type Plugging } from './solve/plugging';
 export { type AllFree, allFree, type FreeStep } from './solve/all-free';
 export { type Doing, doingOf, DOINGS } from './solve/doing';
 export { type NextStep, nextStep } from './solve/next-step';

@@ -20,6 +20,7 @@ import { switchers } from './switchers';
 
 export * from '../rig/links/cables';
 export { bodyOf } from './bodies';
+export { overNetworkOf, supplyOf } from './supplies';
 export { WANTED_FORMATS } from './picture-parts';
 
 /**

@@ -15,6 +15,9 @@ interface Details {
   readonly supportId?: string;
   readonly openingId?: string;
   readonly walkwayId?: string;
+  readonly cableWayId?: string;
+  readonly circuitId?: string;
+  readonly feedId?: string;
   /** Whose signal it is, where a place serves several: `mic.out`, and `#2` for a second way of the same */
   readonly source?: string;
   /** Which signal, where a port has both */
@@ -44,6 +47,9 @@ export type About = Details &
     | { readonly kind: 'support'; readonly supportId: string }
     | { readonly kind: 'opening'; readonly openingId: string }
     | { readonly kind: 'walkway'; readonly walkwayId: string }
+    | { readonly kind: 'cable way'; readonly cableWayId: string }
+    | { readonly kind: 'circuit'; readonly circuitId: string }
+    | { readonly kind: 'feed'; readonly feedId: string }
     /** A line of the coverage, for what the brief asks for */
     | { readonly kind: 'coverage line'; readonly line: string }
   );
@@ -95,6 +101,8 @@ export const aboutKey = (about: About): string =>
     about.supportId,
     about.openingId,
     about.walkwayId,
+    // Keys of findings put aside are kept in documents: what came later adds nothing to those before it.
+    ...[about.cableWayId, about.circuitId, about.feedId].filter((part) => part !== undefined),
   ]
     .map((part) => part ?? '')
     .join('|');

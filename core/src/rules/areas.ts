@@ -7,6 +7,8 @@ export const AREAS = {
   computer: 'Computer',
   place: 'Place',
   stands: 'Stands and desks',
+  cables: 'Cables',
+  power: 'Power',
 } as const;
 
 /** `sound` */

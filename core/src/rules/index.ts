@@ -1,4 +1,6 @@
+import { CABLES_RULES } from './cables';
 import { PLACE_RULES } from './place';
+import { POWER_RULES } from './power';
 import { STANDS_RULES } from './stands';
 import { cannotHear } from './brief/cannot-hear';
 import { cannotSee } from './brief/cannot-see';
@@ -262,6 +264,8 @@ export const RULES: readonly Rule[] = [
   uplinkUnknown,
   ...PLACE_RULES,
   ...STANDS_RULES,
+  ...CABLES_RULES,
+  ...POWER_RULES,
   unseen,
   unheard,
   cannotHear,

@@ -36,6 +36,8 @@ export const computerRule = ruleOf('computer');
 export const soundRule = ruleOf('sound');
 export const placeRule = ruleOf('place');
 const standsRule = ruleOf('stands');
+export const cableRule = ruleOf('cables');
+export const powerRule = ruleOf('power');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {
@@ -155,6 +157,10 @@ export const eachSoundRule = eachRuleOf(soundRule);
 export const eachPlaceRule = eachRuleOf(placeRule);
 /** A rule that judges each of several supports, or what is on them. */
 export const eachStandsRule = eachRuleOf(standsRule);
+/** A rule that judges each of several cables, ways or places they cross. */
+export const eachCableRule = eachRuleOf(cableRule);
+/** A rule that judges each of several circuits, strips, supplies or devices on them. */
+export const eachPowerRule = eachRuleOf(powerRule);
 
 /** A rule that judges each microphone in its room. */
 export const microphoneRule = (

@@ -25,6 +25,9 @@ export const battery = cameraRule(
       says:
         `${measured.device(node).name} runs ${camera.battery.lastsMin} min on its battery; set-up and show ` +
         `take ${setUpMin} + ${showMin} min. ` +
+        (camera.battery.lastsMin > setUpMin
+          ? `Switched on when the set-up begins it ends in minute ${camera.battery.lastsMin - setUpMin} of the show. `
+          : 'Switched on when the set-up begins it ends before the show does. ') +
         (lastsShow
           ? 'Change it before the show begins, or put it on a mains adapter.'
           : 'Put it on a mains adapter.'),

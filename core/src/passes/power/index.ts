@@ -1,0 +1,3 @@
+export * from './lasts';
+export * from './low-voltage';
+export * from './mains';

@@ -1,0 +1,297 @@
+import {
+  allowedW,
+  type CircuitLoading,
+  circuitLoadings,
+  explainLoading,
+  type FeedLoading,
+  feedLoadings,
+} from '../../passes/power';
+import type { Measured } from '../../passes/measure';
+import { figure } from '../../passes/sum';
+import { inOrder, type SimpleCommand } from '../../rig';
+import type { Fix } from '../../edits/fix';
+import type { About } from '../about';
+import { batchFix, eachPowerRule } from '../rule-of';
+
+/** What is plugged where, against what it bears. */
+
+export const MAINS_CAUTION =
+  'Mains wiring is for licensed electricians, and local code decides; never lift the protective earth.';
+
+export const aboutCircuit = ({ circuitId }: { readonly circuitId: string }): About => ({
+  kind: 'circuit',
+  circuitId,
+});
+export const aboutFeed = ({ feedId }: { readonly feedId: string }): About => ({
+  kind: 'feed',
+  feedId,
+});
+
+export const amperes = (a: number): string => `${figure(a, 1)} A`;
+
+/** Feeds on other circuits that have a socket free, those with most to spare first. */
+const elsewhere = (
+  measured: Measured,
+  circuitId: string,
+): readonly { readonly feed: FeedLoading; readonly spareA: number }[] => {
+  const spare = new Map(
+    circuitLoadings(measured).map((one) => [one.circuitId, one.allowedA - (one.a ?? 0)]),
+  );
+  return feedLoadings(measured)
+    .filter(
+      ({ feed, taken, circuitId: other }) =>
+        other !== null && other !== circuitId && taken < feed.figures.sockets,
+    )
+    .map((feed) => ({ feed, spareA: spare.get(feed.circuitId ?? '') ?? 0 }))
+    .sort((a, b) => b.spareA - a.spareA);
+};
+
+interface Movable {
+  readonly name: string;
+  readonly a: number;
+  readonly isStrip: boolean;
+  readonly to: (feedId: string) => SimpleCommand;
+}
+
+/** What can be plugged in elsewhere: devices, and whole strips. What is no device of the rig stays as it is wired. */
+const movables = (
+  measured: Measured,
+  { circuitId, drawn }: CircuitLoading,
+  volts: number,
+): Movable[] => [
+  ...drawn
+    .filter(({ of }) => of === 'device')
+    .map(({ id, name, va }) => ({
+      name,
+      a: va / volts,
+      isStrip: false,
+      to: (feedId: string): SimpleCommand => ({ type: 'plugIn', deviceId: id, feedId }),
+    })),
+  ...feedLoadings(measured)
+    .filter((one) => one.circuitId === circuitId && one.feed.figures.is !== 'outlet' && one.va > 0)
+    .map(({ feedId, feed, va }) => ({
+      name: feed.name,
+      a: va / volts,
+      isStrip: true,
+      to: (into: string): SimpleCommand => ({
+        type: 'changeFeed',
+        feedId,
+        feed: { from: { by: 'feed', feedId: into } },
+      }),
+    })),
+];
+
+/** The least device, and the least strip, whose going leaves a circuit within its share. */
+const offCircuit = (measured: Measured, loading: CircuitLoading): Fix[] => {
+  const volts = measured.rig.mains?.volts ?? null;
+  if (volts === null || loading.a === null) return [];
+  const overA = loading.a - loading.allowedA;
+  const into = elsewhere(measured, loading.circuitId);
+  const enough = movables(measured, loading, volts)
+    .filter(({ a }) => a >= overA)
+    .sort((one, other) => one.a - other.a);
+  return [enough.find(({ isStrip }) => isStrip), enough.find(({ isStrip }) => !isStrip)].flatMap(
+    (one) => {
+      // A strip goes into an outlet, so that it is in no other strip.
+      const to =
+        one &&
+        into.find(
+          ({ feed, spareA }) =>
+            spareA >= one.a && (!one.isStrip || feed.feed.figures.is === 'outlet'),
+        );
+      return one && to
+        ? [batchFix(`Plug ${one.name} into ${to.feed.feed.name}`, [one.to(to.feed.feedId)])]
+        : [];
+    },
+  );
+};
+
+export const circuitOver = eachPowerRule<CircuitLoading>(
+  'power.circuit-over',
+  {
+    looksFor: 'A circuit from which more is drawn than its breaker gives for hours: 80 % of it.',
+    why: 'The breaker trips in the middle of the show, and everything on it goes dark at once.',
+    remedy: 'Move something to another circuit.',
+    source:
+      'handbook 5, Power: 230 V and 16 A give 2,944 W, 120 V and 20 A 1,920 W; local code decides',
+  },
+  {
+    all: circuitLoadings,
+    about: aboutCircuit,
+    judge: ({ circuit, a, w, allowedA }, measured) => {
+      const { mains, powerRules } = measured.rig;
+      return a !== null && mains && a > allowedA
+        ? {
+            level: 'stop',
+            title: `${circuit.name}: ${amperes(a)} of ${amperes(allowedA)}`,
+            says:
+              `${figure(w, 0)} W hang on ${circuit.name}, that is ${amperes(a)}. Its breaker of ` +
+              `${figure(circuit.breakerA, 0)} A gives ${amperes(allowedA)} for hours ` +
+              `(${figure(allowedW(circuit, powerRules.breakerShare, mains.volts), 0)} W at a power factor of 1). ` +
+              `${a > circuit.breakerA ? 'It trips.' : 'It trips after a while.'} Move something to another ` +
+              `circuit. ${MAINS_CAUTION}`,
+          }
+        : null;
+    },
+    sums: (loading, measured) =>
+      explainLoading(
+        `Drawn from ${loading.circuit.name}`,
+        loading,
+        measured.rig.mains?.volts ?? null,
+      ),
+    fixes: (loading, measured) => offCircuit(measured, loading),
+  },
+);
+
+export const feedOver = eachPowerRule<FeedLoading>(
+  'power.strip-over',
+  {
+    looksFor: 'A strip or an outlet from which more is drawn than it bears.',
+    why: 'It gets hot where nobody looks, under a carpet or behind a rack.',
+    remedy: 'Move something to another strip.',
+    source: 'handbook 5, Power: strips and plug fuses have limits of their own',
+  },
+  {
+    all: feedLoadings,
+    about: aboutFeed,
+    judge: ({ feed, a }) =>
+      feed.figures.is !== 'ups' &&
+      a !== null &&
+      feed.figures.mostA !== null &&
+      a > feed.figures.mostA
+        ? {
+            level: 'stop',
+            title: `${feed.name}: ${amperes(a)}, it bears ${amperes(feed.figures.mostA)}`,
+            says:
+              `${amperes(a)} are drawn through ${feed.name}, which bears ${amperes(feed.figures.mostA)}. It gets ` +
+              `hot where nobody looks. Move something to another strip. ${MAINS_CAUTION}`,
+          }
+        : null,
+    sums: (loading, measured) =>
+      explainLoading(`Drawn from ${loading.feed.name}`, loading, measured.rig.mains?.volts ?? null),
+  },
+);
+
+export const socketsShort = eachPowerRule<FeedLoading>(
+  'power.sockets-short',
+  {
+    looksFor: 'More plugs than sockets, those that wide adapters cover counted.',
+    why: 'Somebody brings another strip on the day and plugs it into this one.',
+    remedy: 'Use a strip with more sockets, or another outlet.',
+    source: 'handbook 5, Power: sockets counted, wide adapters too',
+  },
+  {
+    all: feedLoadings,
+    about: aboutFeed,
+    judge: ({ feed, taken, drawn, feedIds }) =>
+      taken > feed.figures.sockets
+        ? {
+            level: 'stop',
+            title: `${taken} sockets wanted of ${feed.name}, it has ${feed.figures.sockets}`,
+            says:
+              `${drawn.length + feedIds.length} plugs take ${taken} sockets of ${feed.name}, wide adapters ` +
+              `counted; it has ${feed.figures.sockets}. Use a strip with more, or another outlet.`,
+          }
+        : null,
+    sums: ({ feed, taken, drawn }) => [
+      {
+        label: `Sockets of ${feed.name}`,
+        formula: 'sum of the sockets that plugs and adapters cover',
+        inputs: drawn.map(({ name, covers }) => ({ name, value: covers, unit: '' })),
+        result: taken,
+        unit: 'sockets',
+        source: 'typical of the classes',
+      },
+    ],
+    fixes: ({ feedId, feed, taken }) =>
+      feed.figures.is === 'strip'
+        ? [
+            batchFix(`Use a strip with ${taken} sockets`, [
+              {
+                type: 'changeFeed',
+                feedId,
+                feed: { figures: { ...feed.figures, sockets: taken } },
+              },
+            ]),
+          ]
+        : [],
+  },
+);
+
+export const stripInStrip = eachPowerRule<FeedLoading>(
+  'power.strip-in-strip',
+  {
+    looksFor: 'A strip that is plugged into a strip.',
+    why: 'All of it hangs on the plug of the first, which was made for one; plugs come apart unseen.',
+    remedy: 'Plug it into an outlet, or use one strip with more sockets.',
+    source: 'handbook 5, Power: no strip into a strip',
+  },
+  {
+    all: feedLoadings,
+    about: aboutFeed,
+    judge: ({ feed }, measured) => {
+      const into = feed.from?.by === 'feed' ? measured.rig.feeds[feed.from.feedId] : undefined;
+      return feed.figures.is === 'strip' && into?.figures.is === 'strip'
+        ? {
+            level: 'warn',
+            title: `${feed.name} is plugged into ${into.name}`,
+            says:
+              `${feed.name} is a strip in a strip, ${into.name}. All of it hangs on one plug that was made ` +
+              `for less, and it comes apart unseen. Plug it into an outlet. ${MAINS_CAUTION}`,
+          }
+        : null;
+    },
+    fixes: ({ feedId, feed, circuitId }, measured) => {
+      const free = feedLoadings(measured)
+        .filter(
+          (other) =>
+            other.feed.figures.is === 'outlet' &&
+            other.circuitId !== null &&
+            other.taken < other.feed.figures.sockets,
+        )
+        .sort((a, b) => Number(b.circuitId === circuitId) - Number(a.circuitId === circuitId));
+      return free.slice(0, 2).map((outlet) =>
+        batchFix(`Plug ${feed.name} into ${outlet.feed.name}`, [
+          {
+            type: 'changeFeed',
+            feedId,
+            feed: { from: { by: 'feed', feedId: outlet.feedId } },
+          },
+        ]),
+      );
+    },
+  },
+);
+
+export const unfed = eachPowerRule<FeedLoading>(
+  'power.unfed',
+  {
+    looksFor: 'A strip or a supply with things on it that is plugged in nowhere.',
+    why: 'Nobody has thought of where its power comes from.',
+    remedy: 'Plug it into an outlet, or say which circuit the outlet is on.',
+    source: 'handbook 5, Power',
+  },
+  {
+    all: feedLoadings,
+    about: aboutFeed,
+    judge: ({ feed, drawn, circuitId }, measured) =>
+      drawn.length > 0 && circuitId === null && Object.keys(measured.rig.circuits).length > 0
+        ? {
+            level: 'warn',
+            title: `${feed.name} hangs on no circuit`,
+            says:
+              `${drawn.length === 1 ? 'One thing is' : `${drawn.length} things are`} plugged into ${feed.name}, ` +
+              'and nothing says where its power comes from. Plug it in, or say which circuit it is on.',
+          }
+        : null,
+    fixes: ({ feedId, feed }, measured) =>
+      inOrder(measured.rig.circuits)
+        .filter(() => feed.figures.is === 'outlet')
+        .slice(0, 2)
+        .map(([circuitId, circuit]) =>
+          batchFix(`It is on ${circuit.name}`, [
+            { type: 'changeFeed', feedId, feed: { from: { by: 'circuit', circuitId } } },
+          ]),
+        ),
+  },
+);
