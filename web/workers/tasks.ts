@@ -4,12 +4,14 @@ import {
   analyse,
   type Analysis,
   type Answers,
+  apply,
   arrangeDesk,
   type Arrangement,
   build,
   type Built,
   type Chosen,
   costOf,
+  difference,
   type Finding,
   findingKey,
   type Fix,
@@ -23,6 +25,8 @@ import {
   type Prediction,
   type Placing,
   placeAll,
+  plugAll,
+  type Plugging,
   type Progress,
   reanalyse,
   Refusal,
@@ -36,6 +40,7 @@ import {
   studySize,
   together,
   type Together,
+  type Verdict,
 } from '@echo-loom/core';
 import { type RigChanges, withChanges } from './rig-changes';
 
@@ -45,6 +50,14 @@ export interface Offer {
   /** null where the rig has changed so that it no longer applies */
   readonly prediction: Prediction | null;
   /** What it adds to what is to be paid */
+  readonly cost: number;
+}
+
+/** What an edit comes to. */
+export interface Tried {
+  readonly verdict: Verdict;
+  readonly fresh: readonly Finding[];
+  readonly gone: readonly Finding[];
   readonly cost: number;
 }
 
@@ -141,6 +154,28 @@ export class EngineTasks {
   /** Chosen remedies one after the other, and what comes of them. */
   together(chosen: readonly Chosen[]): Together {
     return together(this.present(), chosen);
+  }
+
+  /** Every device plugged in as well as can be; null where there is nothing to plug, or nowhere. */
+  plug(): (Plugging & { readonly tried: Tried | null }) | null {
+    const found = plugAll(this.present());
+    return (
+      found && { ...found, tried: found.commands.length > 0 ? this.tried(found.commands) : null }
+    );
+  }
+
+  /** What an edit would come to, without making it; null where it is refused. */
+  tried(commands: readonly SimpleCommand[]): Tried | null {
+    const before = this.present();
+    try {
+      const command = { type: 'batch' as const, label: 'Tried', commands: [...commands] };
+      const after = reanalyse(before, apply(before.rig, command));
+      const { fresh, gone, money } = difference(before, after);
+      return { verdict: after.verdict, fresh, gone, cost: money };
+    } catch (error) {
+      if (error instanceof Refusal) return null;
+      throw error;
+    }
   }
 
   /** What to do next; null where nothing presses, or nothing on offer helps. */

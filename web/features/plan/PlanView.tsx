@@ -69,7 +69,7 @@ export const PlanView = () => {
   const plane = moved ?? whole;
   const [selected, setSelected] = useState<string | null>(null);
   const [measuredTo, setMeasuredTo] = useState<string | null>(null);
-  const [shows, setShows] = useState<Shows>({ fields: true, sound: false });
+  const [shows, setShows] = useState<Shows>({ fields: true, sound: false, cables: false });
   const [units, setUnits] = useState<Units>(useStudio().lengths);
   const put = (thing: Thing, to: { xM?: number; yM?: number; facingDeg?: number }) => {
     const commands = putAt(analysis.rig, thing, { ...thing.at, ...to });
@@ -110,6 +110,7 @@ export const PlanView = () => {
           <Flex gap="2" mb="2" wrap="wrap" align="center">
             {toggle('fields', 'What lenses see')}
             {toggle('sound', 'What microphones hear')}
+            {toggle('cables', 'Cables and mains')}
             {analysis.rig.shell && (
               <Button
                 size="sm"

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Analysis } from '@echo-loom/core';
 import { type KeyboardEvent, useMemo, useRef } from 'react';
 import { placeNames } from '@/features/room/marks';
+import { CableWays } from './CableWays';
 import { Fields, Sounds } from './Layers';
 import { Marks, personPx } from './Marks';
 import { type Plane, type Units, xOf, yOf } from './plane';
@@ -14,6 +15,7 @@ import { Walls } from './Walls';
 export interface Shows {
   readonly fields: boolean;
   readonly sound: boolean;
+  readonly cables: boolean;
 }
 
 interface Props {
@@ -111,6 +113,7 @@ export const Survey = ({
       >
         <Walls analysis={analysis} plane={plane} units={units} />
         {shows.fields && <Fields analysis={analysis} plane={plane} units={units} />}
+        {shows.cables && <CableWays analysis={analysis} plane={plane} />}
         {shows.sound && <Sounds analysis={analysis} plane={plane} units={units} />}
         <Marks
           rig={analysis.rig}

@@ -42,6 +42,8 @@ export const GROUPS: readonly Group[] = [
     views: [
       { name: 'Plan', path: '/plan', marks: ['place', 'stands'] },
       { name: 'Desk', path: '/desk', marks: ['stands'] },
+      { name: 'Cables', path: '/cables', marks: ['cables'] },
+      { name: 'Power', path: '/power', marks: ['power'] },
       { name: 'Room', path: '/room', marks: ['place'] },
     ],
   },

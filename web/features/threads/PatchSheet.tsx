@@ -1,7 +1,7 @@
 'use client';
 
 import { Text } from '@chakra-ui/react';
-import { type Analysis, CABLES, patchOrder, portAt } from '@echo-loom/core';
+import { type Analysis, cableNumbers, CABLES, patchOrder, portAt } from '@echo-loom/core';
 import { useMemo } from 'react';
 import { DataTable, tableColumns } from '@/ui/DataTable';
 
@@ -15,16 +15,18 @@ const COLUMNS = tableColumns<CableRow>([
   { key: 'length', heading: 'Length', figures: true },
 ]);
 
-const cableRows = ({ rig }: Analysis): CableRow[] =>
-  patchOrder(rig)
-    .filter(([, link]) => link.cable.kind !== 'inside')
-    .map(([, link], index) => ({
-      number: String(index + 1),
+const cableRows = ({ rig }: Analysis): CableRow[] => {
+  const numbers = cableNumbers(rig);
+  return patchOrder(rig)
+    .filter(([id]) => numbers.has(id))
+    .map(([id, link]) => ({
+      number: String(numbers.get(id)),
       from: `${rig.devices[link.from.deviceId]?.name ?? ''}, ${portAt(rig, link.from)?.name ?? ''}`,
       to: `${rig.devices[link.to.deviceId]?.name ?? ''}, ${portAt(rig, link.to)?.name ?? ''}`,
       kind: CABLES[link.cable.kind].name,
       length: `${link.cable.lengthM} m`,
     }));
+};
 
 /** Every cable in the order a person would plug them. */
 export const PatchSheet = ({ analysis }: { readonly analysis: Analysis }) => {

@@ -1,0 +1,106 @@
+import { expect, saved, test, verdict } from './application';
+import { make } from './made';
+
+/** Cables and power: lengths from the plan, ways, labels, and what hangs on which circuit. */
+
+test('Second Firing: all lengths at once make one too long for its rate and say so; the trip has three cures', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/rigs/second-firing/cables`);
+  const table = page.getByRole('table', { name: 'Cables', exact: true });
+  await expect(table.getByRole('row').filter({ hasText: 'Kiln camera' })).toContainText('11.01 m');
+  await expect(page.getByText(/Brings: 25 m is beyond reach\./)).toBeVisible();
+  const before = await verdict(page).getAttribute('data-verdict');
+
+  const trip = page.getByRole('article').filter({ hasText: 'bare across Way out' });
+  for (const cure of [
+    /^Lay 1\.00 m of cable cover/,
+    /^Lead one cable over it, 2\.20 m up/,
+    /^Lead one cable round it/,
+  ])
+    await expect(trip.getByRole('button', { name: cure })).toContainText('Cures this.');
+  await trip.getByRole('button', { name: /^Lay 1\.00 m of cable cover/ }).click();
+  await expect(trip).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'Points of Cover, Way out' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(trip).toHaveCount(1);
+
+  await page.getByRole('button', { name: /^Set all \d+ lengths from the plan/ }).click();
+  await expect(page.getByText('Every cable whose way is known is as long')).toBeVisible();
+  await expect(page.getByLabel(/^Length of cable \d+, from Kiln camera/)).toHaveValue('15');
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(verdict(page)).toHaveAttribute('data-verdict', before ?? '');
+});
+
+test('ways are drawn by keys, refused where they are no points, and labels come for both ends', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/rigs/night-tide/cables`);
+  await page.getByRole('button', { name: 'Add a way', exact: true }).press('Enter');
+  const points = page.getByRole('textbox', { name: 'Points of Way' });
+  await points.fill('0, 1; here');
+  await points.press('Enter');
+  await expect(page.getByText('Point 2, “here”, is not two or three numbers.')).toBeVisible();
+  await points.press('Escape');
+  await expect(points).toHaveValue('0, 1, 0; 2, 1, 0');
+  await points.fill('0, 1.5; 1.6, 1.5; 1.6, 1.5, 0.7');
+  await points.press('Enter');
+  await expect(points).toHaveValue('0, 1.5, 0; 1.6, 1.5, 0; 1.6, 1.5, 0.7');
+  await saved(page);
+  await page.reload();
+  await expect(points).toHaveValue('0, 1.5, 0; 1.6, 1.5, 0; 1.6, 1.5, 0.7');
+  await page.evaluate(() => {
+    window.print = () => undefined;
+  });
+  const cables = await page.locator('[data-cable]').count();
+  await page.getByRole('button', { name: /^Print 24 of 70/ }).click();
+  const labels = page.locator('[data-labels] b');
+  await expect(labels).toHaveCount(2 * cables);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(labels).toHaveCount(0);
+});
+
+test('from an empty database: a circuit, an outlet and a strip, everything plugged, a heater too much, undo', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(`${empty.url}/rigs/${await make(empty, 'Power')}`);
+  for (const query of ['monitor', 'desktop computer']) {
+    await page.keyboard.press('a');
+    await expect(page.getByRole('dialog', { name: 'Add a device' })).toBeVisible();
+    await page.keyboard.type(query);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  await page.getByRole('link', { name: 'Power', exact: true }).click();
+  await expect(page.getByText('No circuit and no outlet is known yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await page.getByRole('button', { name: 'Add an outlet' }).click();
+  await page.getByLabel('What feeds Wall outlet').selectOption('Circuit 1');
+  await page.getByRole('button', { name: 'Add a strip' }).click();
+  await page.getByLabel('What feeds Strip', { exact: true }).selectOption('Wall outlet');
+  await page.getByRole('button', { name: 'Plug it for me' }).click();
+  const plug = page.getByRole('region', { name: 'Plug it for me' });
+  await expect(plug).toContainText(/plugs? goe?s? elsewhere/);
+  await plug.getByRole('button', { name: /^Plug (it|all)/ }).click();
+  const tree = page.getByRole('table', { name: 'What is drawn from where' });
+  await expect(tree.getByRole('row').filter({ hasText: 'Circuit 1' })).toContainText(
+    '12.8 of 16 A',
+  );
+
+  await page.getByRole('button', { name: 'Add something' }).click();
+  await page.getByLabel('Power of Heater').fill('4000');
+  await page.getByLabel('Power of Heater').press('Enter');
+  await page.getByLabel('What feeds Heater').selectOption('Circuit 1');
+  await expect(page.getByRole('article').filter({ hasText: 'of 12.8 A' })).toContainText(
+    'never lift the protective earth',
+  );
+  await page.getByLabel('What feeds Wall outlet').selectOption('Strip');
+  await expect(page.getByText(/would feed itself/).first()).toBeVisible();
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('article').filter({ hasText: 'of 12.8 A' })).toHaveCount(0);
+});

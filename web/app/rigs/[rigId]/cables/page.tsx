@@ -1,0 +1,1 @@
+export { CablesView as default } from '@/features/cables/CablesView';

@@ -1,0 +1,1 @@
+export { PowerView as default } from '@/features/power/PowerView';

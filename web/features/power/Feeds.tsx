@@ -1,0 +1,137 @@
+'use client';
+
+import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+import { type Analysis, type Feed, type FeedFigures, freeId, inOrder } from '@echo-loom/core';
+import { useRigSession } from '@/features/rig/RigProvider';
+import { cell, head } from '@/features/sound/SpotCells';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NameField } from '@/ui/NameField';
+import { NumberField } from '@/ui/NumberField';
+import { Bears } from './Bears';
+import { fedByOf, fedChoices, valueOf } from './fed';
+
+const USUAL: Readonly<Record<FeedFigures['is'], { name: string; figures: FeedFigures }>> = {
+  outlet: { name: 'Wall outlet', figures: { is: 'outlet', sockets: 2, mostA: 16 } },
+  strip: { name: 'Strip', figures: { is: 'strip', sockets: 6, mostA: 10 } },
+  ups: {
+    name: 'Supply that lasts',
+    figures: { is: 'ups', sockets: 4, mostW: 540, mostVa: 900, wh: 288, efficiency: 0.85 },
+  },
+};
+const IS = { outlet: 'outlet', strip: 'strip', ups: 'supply that lasts' } as const;
+const KINDS = ['outlet', 'strip', 'ups'] as const;
+
+/** Outlets, strips and supplies that last, typed in place. */
+export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
+  const { run } = useRigSession();
+  const { feeds } = analysis.rig;
+  const change = (feedId: string, feed: Partial<Omit<Feed, 'order'>>) =>
+    run({ type: 'changeFeed', feedId, feed });
+  const add = (is: FeedFigures['is']) =>
+    run({
+      type: 'addFeed',
+      feedId: freeId(is, feeds),
+      feed: { ...USUAL[is], from: null, at: null },
+    });
+  const place = (id: string, { name, at }: Feed, key: 'xM' | 'yM') => (
+    <Table.Cell {...cell}>
+      <NumberField
+        inCell
+        mayBeUnknown
+        label={`${name}, ${key === 'xM' ? 'across' : 'up the plan'}`}
+        unit="m"
+        step={0.1}
+        min={-1000}
+        max={1000}
+        value={at?.[key] ?? null}
+        onCommit={(value) =>
+          change(id, { at: value === null ? null : { xM: 0, yM: 0, ...at, [key]: value } })
+        }
+      />
+    </Table.Cell>
+  );
+  return (
+    <Box as="section" aria-label="Outlets, strips and supplies">
+      <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
+        Outlets, strips and supplies
+      </Text>
+      {Object.keys(feeds).length === 0 ? (
+        <Text fontSize="sm" mb="1">
+          None is there yet. Say the outlets of the room and the strips you bring; what is plugged
+          into them is then added up.
+        </Text>
+      ) : (
+        <Box overflowX="auto">
+          <Table.Root size="sm" variant="outline" aria-label="Outlets and strips">
+            {head(['Name', 'Is', 'Fed by', 'Sockets', 'Bears', 'Across', 'Up', ''])}
+            <Table.Body>
+              {inOrder(feeds).map(([id, feed]) => (
+                <Table.Row key={id} bg="transparent">
+                  <Table.Cell {...cell} minW="140px">
+                    <NameField
+                      hideLabel
+                      label={`Name of ${feed.name}`}
+                      value={feed.name}
+                      onCommit={(name) => change(id, { name })}
+                    />
+                  </Table.Cell>
+                  <Table.Cell {...cell}>{IS[feed.figures.is]}</Table.Cell>
+                  <Table.Cell {...cell}>
+                    <ChoiceField
+                      inCell
+                      width="160px"
+                      label={`What feeds ${feed.name}`}
+                      value={valueOf(feed.from)}
+                      options={fedChoices(analysis.rig, true, id)}
+                      onChoose={(value) => change(id, { from: fedByOf(value) })}
+                    />
+                  </Table.Cell>
+                  <Table.Cell {...cell}>
+                    <NumberField
+                      inCell
+                      isWhole
+                      label={`Sockets of ${feed.name}`}
+                      unit=""
+                      min={1}
+                      max={48}
+                      value={feed.figures.sockets}
+                      onCommit={(sockets) =>
+                        sockets !== null && change(id, { figures: { ...feed.figures, sockets } })
+                      }
+                    />
+                  </Table.Cell>
+                  <Table.Cell {...cell} whiteSpace="nowrap">
+                    <Bears
+                      name={feed.name}
+                      figures={feed.figures}
+                      onChange={(figures) => change(id, { figures })}
+                    />
+                  </Table.Cell>
+                  {place(id, feed, 'xM')}
+                  {place(id, feed, 'yM')}
+                  <Table.Cell {...cell}>
+                    <Button
+                      size="xs"
+                      variant="outline"
+                      aria-label={`Remove ${feed.name}`}
+                      onClick={() => run({ type: 'removeFeed', feedId: id })}
+                    >
+                      Remove
+                    </Button>
+                  </Table.Cell>
+                </Table.Row>
+              ))}
+            </Table.Body>
+          </Table.Root>
+        </Box>
+      )}
+      <Flex gap="2" mt="1.5" wrap="wrap">
+        {KINDS.map((is) => (
+          <Button key={is} size="xs" variant="outline" onClick={() => add(is)}>
+            Add {is === 'outlet' ? 'an outlet' : is === 'strip' ? 'a strip' : 'a supply that lasts'}
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  );
+};
