@@ -1,4 +1,4 @@
-import { analyse, apply, type Rig } from '@echo-loom/core';
+import { analyse, apply, plannedCables, type Rig, solids } from '@echo-loom/core';
 import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/second-firing';
 import { editToReading, findingsInTime } from './browser';
@@ -99,10 +99,55 @@ const line = (name: string, rig: Rig, targetMs: number | null, rounds: number): 
   return timing;
 };
 
+/** The hall with everything on the plan, so that every cable has a way. */
+const placedHall = (): Rig => {
+  const hall = harbourHall();
+  const stands = new Set(solids(analyse(hall)).devices.map(({ id }) => id));
+  return Object.keys(hall.devices)
+    .filter((id) => !stands.has(id))
+    .reduce((rig, deviceId, index) => {
+      const at = { xM: 1 + ((index * 7) % 24), yM: 0.4, facingDeg: 0 };
+      return apply(apply(rig, { type: 'standDevice', deviceId, on: null }), {
+        type: 'placeDevice',
+        deviceId,
+        at,
+        aim: null,
+      });
+    }, hall);
+};
+
+/** What leading cables on their ways adds to an analysis, against the same rig without any way. */
+const timeRoutes = (rig: Rig, targetMs: number): void => {
+  const without = apply(
+    { ...rig, cableWays: {} },
+    { type: 'setLaying', laying: { alongWalls: false } },
+  );
+  const [led, bare, loops]: [number[], number[], number[]] = [[], [], []];
+  for (let n = -20; n < 60; n++) {
+    const loop = clock(() => void plainLoop());
+    const [one, other] = [edited(rig, n + 20), edited(without, n + 20)];
+    const withMs = clock(() => void analyse(one));
+    const withoutMs = clock(() => void analyse(other));
+    if (n < 0) continue;
+    led.push(withMs);
+    bare.push(withoutMs);
+    loops.push(loop);
+  }
+  const addedMs = median(led) - median(bare);
+  const ordinaryMs = (addedMs / median(loops)) * ORDINARY_LOOP_MS;
+  const planned = plannedCables(analyse(rig)).length;
+  console.log(
+    `routes: ${planned} cables led and judged add ${addedMs.toFixed(1)} ms to an analysis; target ` +
+      `${targetMs} ms on an ordinary machine: ${ordinaryMs.toFixed(1)} ms there by the yardstick, ` +
+      (ordinaryMs <= targetMs ? 'met' : 'NOT MET'),
+  );
+};
+
 line('small', benchRig(50), 2, 201);
 line('dense', denseRig(), 16, 201);
 line('24 microphones', harbourHall(), null, 101);
 line('judged by a brief, as every finding of it is', secondFiring(), 2, 201);
+timeRoutes(placedHall(), 100);
 console.log('growth, against 100 devices, in yardsticks:');
 const hundred = line('  100', benchRig(100), null, 81);
 for (const devices of [200, 500, 1000, 2000]) {

@@ -40,11 +40,11 @@ test('what next names the step that gains most, leads to it, and goes on to the 
   await page.waitForURL(/\/findings\?of=/);
   const first = page.getByRole('article').first();
   await first.getByRole('button', { name: label }).click();
-  await expect(verdict(page)).toHaveAttribute('data-verdict', /^5\//);
+  await expect(verdict(page)).toHaveAttribute('data-verdict', /^7\//);
   await expect(next).toContainText('gone');
   await expect(next).not.toContainText(label);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(verdict(page)).toHaveAttribute('data-verdict', /^7\//);
+  await expect(verdict(page)).toHaveAttribute('data-verdict', /^9\//);
 });
 
 test('two browsers edit the same rig at once: nothing is lost and both end the same', async ({

@@ -78,6 +78,8 @@ test('from an empty database: a circuit, an outlet and a strip, everything plugg
   await page.getByRole('link', { name: 'Power', exact: true }).click();
   await expect(page.getByText('No circuit and no outlet is known yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await page.getByRole('button', { name: /^It is 230 V, 50 Hz/ }).click();
+  await expect(page.getByText('230 V, 50 Hz', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Add an outlet' }).click();
   await page.getByLabel('What feeds Wall outlet').selectOption('Circuit 1');
   await page.getByRole('button', { name: 'Add a strip' }).click();

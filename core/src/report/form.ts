@@ -141,6 +141,51 @@ export interface Report {
     } | null;
     readonly armM: number | null;
   }[];
+  /** How long each cable must be by the plan. Lengths in m, null where its way is not known */
+  readonly cables: readonly {
+    readonly linkId: string;
+    readonly lengthM: number;
+    readonly is: 'planned' | 'nowhere' | 'no way';
+    readonly wayM: number | null;
+    readonly slackM: number | null;
+    readonly travelM: number | null;
+    readonly needM: number | null;
+    /** Lengths that are sold and make it up */
+    readonly stockM: readonly number[] | null;
+    /** Doors and walkways it lies bare across */
+    readonly crosses: readonly string[];
+  }[];
+  readonly cableWays: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly cables: number;
+    readonly mainsLeads: number;
+    readonly cablesMm2: number;
+    /** Of what it holds inside; null where nobody has said */
+    readonly share: number | null;
+  }[];
+  /** What is drawn, at most: W, VA, A (null where the mains is not known) */
+  readonly power: {
+    readonly circuits: readonly {
+      readonly id: string;
+      readonly name: string;
+      readonly w: number;
+      readonly va: number;
+      readonly a: number | null;
+      readonly allowedA: number;
+    }[];
+    readonly feeds: readonly {
+      readonly id: string;
+      readonly name: string;
+      readonly w: number;
+      readonly va: number;
+      readonly a: number | null;
+      readonly sockets: number;
+      readonly taken: number;
+      /** Of a supply that lasts, min */
+      readonly lastsMin: number | null;
+    }[];
+  };
   /** What cameras see of the plan. Angles in degrees, lengths in m */
   readonly views: readonly {
     readonly shotId: string;

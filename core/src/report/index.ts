@@ -2,6 +2,7 @@ import { type Analysis, fixesOf, placeName, sumsOf, verdictText } from '../analy
 import { stagesOf } from '../graph';
 import { driveLoads, uplinkOf } from '../passes/computer/lines';
 import { workloads } from '../passes/computer/work';
+import { cablePlans } from '../passes/cables';
 import { coverage } from '../passes/coverage';
 import { framings } from '../passes/framing';
 import { ears } from '../passes/hearing';
@@ -28,6 +29,7 @@ import { formatName } from '../units';
 import type { Report } from './form';
 import { roomReport, shotReport, stageReport } from './parts';
 import { supportReport, viewReport } from './place';
+import { cableReport, powerReport, wayReport } from './wires';
 
 /**
  * The whole analysis as plain JSON: findings with sums and predicted fixes, voices at their
@@ -51,13 +53,17 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   })),
   findings: analysis.findings.map((finding) => {
     const { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId } = finding.about;
+    const { openingId, walkwayId, cableWayId, circuitId, feedId } = finding.about;
     return {
       code: finding.code,
       level: finding.level,
       area: finding.area,
       title: finding.title,
       says: finding.says,
-      about: { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId },
+      about: {
+        ...{ deviceId, portId, linkId, personId, noiseId, surfaceId, supportId },
+        ...{ openingId, walkwayId, cableWayId, circuitId, feedId },
+      },
       houseRule: finding.houseRule,
       sums: sumsOf(analysis, finding),
       fixes: fixesOf(analysis, finding).map((fix) => {
@@ -139,6 +145,9 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   room: roomReport(analysis),
   supports: loaded(analysis).map(supportReport),
   views: views(analysis).map(viewReport),
+  cables: cablePlans(analysis).map(cableReport),
+  cableWays: wayReport(analysis),
+  power: powerReport(analysis),
   microphones: microphonesInRoom(analysis).map((microphone) => {
     const {
       node,

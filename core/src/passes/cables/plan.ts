@@ -187,7 +187,9 @@ export const planOf = passFor('plan of a cable', (measured, linkId: string): Cab
 
 /** The plan of every cable, in the order of the links. */
 export const cablePlans = pass('plans of cables', (measured): readonly CablePlan[] =>
-  Object.keys(measured.rig.links).flatMap((id) => planOf(measured, id) ?? []),
+  hasWays(measured)
+    ? Object.keys(measured.rig.links).flatMap((id) => planOf(measured, id) ?? [])
+    : [],
 );
 
 /** Those whose way is known. */

@@ -1,6 +1,8 @@
 import { overNetworkOf, supplyOf } from '../../catalogue/supplies';
-import { type Device, entry, type Rig, type Supply, type UsbPort } from '../../rig';
-import { switchSetting } from '../../rig';
+import type { DeviceNode, PortNode } from '../../graph';
+import { type Supply, switchSetting, type UsbPort } from '../../rig';
+import type { Measured } from '../measure';
+import { deviceName, nameOf } from '../names';
 import { pass } from '../pass';
 
 /** What is fed over USB and over the network. Powers in W. */
@@ -12,12 +14,11 @@ export interface FedDevice {
   readonly supply: Supply;
 }
 
-/** A socket, or a hub without a supply of its own, and what hangs on it. */
+/** A socket, and what hangs on it, through hubs without a supply of their own too. */
 export interface UsbFeed {
   readonly deviceId: string;
+  readonly portId: string;
   readonly name: string;
-  /** null: all the sockets of a hub that has only what its own cable brings */
-  readonly portId: string | null;
   readonly givesW: number;
   readonly fed: readonly FedDevice[];
   readonly takenW: number;
@@ -27,73 +28,59 @@ export interface UsbFeed {
 export const usbPortW = ({ gbps, connector }: Pick<UsbPort, 'gbps' | 'connector'>): number =>
   connector === 'usb-c' ? 7.5 : gbps >= 5 ? 4.5 : 2.5;
 
-const hasOwnSupply = (device: Device): boolean => {
-  const control = device.model.supplyControl;
-  if (control !== undefined) return switchSetting(device, control);
-  const supply = supplyOf(device.model);
+const hasOwnSupply = (measured: Measured, { id, model }: DeviceNode): boolean => {
+  if (model.supplyControl !== undefined)
+    return switchSetting(measured.device({ id }), model.supplyControl);
+  const supply = supplyOf(model);
   return supply !== null && supply.is !== 'usb';
 };
 
 interface UsbLink {
-  readonly hostId: string;
-  readonly portId: string;
+  readonly host: PortNode;
   readonly port: UsbPort;
-  readonly deviceId: string;
+  readonly device: DeviceNode;
 }
 
 /** Every USB cable, from the side that gives power to the side that takes it. */
-const usbLinks = (rig: Rig, devices: ReadonlyMap<string, Device>): UsbLink[] =>
-  Object.values(rig.links).flatMap(({ from, to }) => {
-    const sides = [from, to].map((end) => ({
-      end,
-      port: devices.get(end.deviceId)?.model.ports[end.portId],
-    }));
-    const host = sides.find(({ port }) => port?.family === 'usb' && port.role === 'host');
-    const device = sides.find(({ port }) => port?.family === 'usb' && port.role === 'device');
-    return host?.port?.family === 'usb' && device
-      ? [
-          {
-            hostId: host.end.deviceId,
-            portId: host.end.portId,
-            port: host.port,
-            deviceId: device.end.deviceId,
-          },
-        ]
+const usbLinks = ({ graph }: Measured): UsbLink[] =>
+  [...graph.links.values()].flatMap(({ from, to }) => {
+    if (from.port.family !== 'usb' || to.port.family !== 'usb') return [];
+    const [host, device] = from.port.role === 'host' ? [from, to] : [to, from];
+    return host.port.family === 'usb' && host.port.role === 'host'
+      ? [{ host, port: host.port, device: device.device }]
       : [];
   });
 
-/** Every socket that feeds something, and every hub that shares what one socket gives. */
+/** Every socket that feeds something, with everything that hangs on a hub that only shares it. */
 export const usbFeeds = pass('power over usb', (measured): readonly UsbFeed[] => {
-  const devices = measured.devices();
-  const links = usbLinks(measured.rig, devices);
-  const fedBy = ({ deviceId }: UsbLink): FedDevice[] => {
-    const device = devices.get(deviceId);
-    const supply = device ? supplyOf(device.model) : null;
-    if (!device || !supply) return [];
-    // What hangs on a hub without a supply hangs on the socket before it too.
-    const own = supply.is === 'usb' ? [{ id: deviceId, name: device.name, supply }] : [];
-    const passes = device.model.kind === 'hub' && !hasOwnSupply(device);
-    return passes
-      ? [...own, ...links.filter(({ hostId }) => hostId === deviceId).flatMap(fedBy)]
+  const links = usbLinks(measured);
+  const isPassing = (node: DeviceNode): boolean =>
+    node.model.kind === 'hub' && !hasOwnSupply(measured, node);
+  const fedBy = ({ device }: UsbLink): FedDevice[] => {
+    const supply = supplyOf(device.model);
+    if (!supply) return [];
+    const own =
+      supply.is === 'usb' ? [{ id: device.id, name: deviceName(measured, device), supply }] : [];
+    return isPassing(device)
+      ? [...own, ...links.filter(({ host }) => host.device.id === device.id).flatMap(fedBy)]
       : own;
   };
   return links.flatMap((link) => {
-    const host = devices.get(link.hostId);
-    if (!host) return [];
-    const isPassing = host.model.kind === 'hub' && !hasOwnSupply(host);
-    const fed = fedBy(link);
-    // The socket before the hub is judged with all that hangs on the hub.
-    if (fed.length === 0 || isPassing) return [];
-    return [
-      {
-        deviceId: link.hostId,
-        name: `${host.name}, ${link.port.name}`,
-        portId: link.portId,
-        givesW: usbPortW(link.port),
-        fed,
-        takenW: fed.reduce((sum, { supply }) => sum + supply.mostW, 0),
-      },
-    ];
+    const { host, port } = link;
+    // The socket before a hub without a supply is judged with all that hangs on the hub.
+    const fed = isPassing(host.device) ? [] : fedBy(link);
+    return fed.length === 0
+      ? []
+      : [
+          {
+            deviceId: host.device.id,
+            portId: host.id,
+            name: nameOf(measured, host),
+            givesW: usbPortW(port),
+            fed,
+            takenW: fed.reduce((sum, { supply }) => sum + supply.mostW, 0),
+          },
+        ];
   });
 });
 
@@ -122,37 +109,32 @@ export interface NetworkFeed {
 
 /** Everything that feeds devices over the network, or should. */
 export const networkFeeds = pass('power over the network', (measured): readonly NetworkFeed[] => {
-  const devices = measured.devices();
-  const fedBy = new Map<string, (FedDevice & { countedW: number | null })[]>();
-  const seen = new Set<string>();
-  for (const { from, to, cable } of Object.values(measured.rig.links)) {
-    if (cable.kind !== 'ethernet') continue;
+  const fedBy = new Map<DeviceNode, (FedDevice & { readonly countedW: number | null })[]>();
+  const seen = new Set<DeviceNode>();
+  for (const { from, to, link } of measured.graph.links.values()) {
+    if (link.cable.kind !== 'ethernet') continue;
     for (const [one, other] of [
-      [from.deviceId, to.deviceId],
-      [to.deviceId, from.deviceId],
+      [from.device, to.device],
+      [to.device, from.device],
     ] as const) {
-      const device = devices.get(one);
-      const supply = device ? supplyOf(device.model) : null;
-      if (!device || supply?.is !== 'network' || seen.has(one)) continue;
+      const supply = supplyOf(one.model);
+      if (supply?.is !== 'network' || seen.has(one)) continue;
       seen.add(one);
-      const fed = { id: one, name: device.name, supply, countedW: countedW(supply.mostW) };
-      fedBy.set(other, [...(fedBy.get(other) ?? []), fed]);
+      fedBy.set(other, [
+        ...(fedBy.get(other) ?? []),
+        { id: one.id, name: deviceName(measured, one), supply, countedW: countedW(supply.mostW) },
+      ]);
     }
   }
-  return [...fedBy].flatMap(([deviceId, fed]) => {
-    const device = devices.get(deviceId);
-    const gives = device ? overNetworkOf(device.model) : null;
-    return device
-      ? [
-          {
-            deviceId,
-            name: entry(measured.rig.devices, deviceId)?.name ?? deviceId,
-            portW: gives?.portW ?? 0,
-            budgetW: gives?.budgetW ?? 0,
-            fed,
-            takenW: fed.reduce((sum, one) => sum + (one.countedW ?? 0), 0),
-          },
-        ]
-      : [];
+  return [...fedBy].map(([device, fed]) => {
+    const gives = overNetworkOf(device.model);
+    return {
+      deviceId: device.id,
+      name: deviceName(measured, device),
+      portW: gives?.portW ?? 0,
+      budgetW: gives?.budgetW ?? 0,
+      fed,
+      takenW: fed.reduce((sum, one) => sum + (one.countedW ?? 0), 0),
+    };
   });
 });

@@ -18,8 +18,9 @@ export const unplugged = powerRule(
   },
   (measured) => {
     const { feeds, plugs } = measured.rig;
+    if (Object.keys(feeds).length === 0) return [];
     const loose = drawers(measured).filter(({ id }) => !Object.hasOwn(plugs, id));
-    if (Object.keys(feeds).length === 0 || loose.length === 0) return [];
+    if (loose.length === 0) return [];
     const names = loose.slice(0, 3).map(({ name }) => name);
     const more = loose.length - names.length;
     return [
@@ -71,11 +72,13 @@ interface Loop {
 
 /** Links of sound whose screens join what hangs on two circuits. */
 const loops = (measured: Measured): readonly Loop[] =>
-  Object.entries(measured.rig.links).flatMap(([linkId, link]) =>
-    link.cable.kind === 'unbalanced' && areApart(measured, link.from.deviceId, link.to.deviceId)
-      ? [{ linkId, link }]
-      : [],
-  );
+  Object.keys(measured.rig.plugs).length === 0
+    ? []
+    : Object.entries(measured.rig.links).flatMap(([linkId, link]) =>
+        link.cable.kind === 'unbalanced' && areApart(measured, link.from.deviceId, link.to.deviceId)
+          ? [{ linkId, link }]
+          : [],
+      );
 
 export const hum = eachPowerRule<Loop>(
   'power.hum',

@@ -57,8 +57,7 @@ export const usbUnder = eachPowerRule<UsbFeed>(
   },
   {
     all: usbFeeds,
-    about: ({ deviceId, portId }) =>
-      portId === null ? { kind: 'device', deviceId } : { kind: 'port', deviceId, portId },
+    about: ({ deviceId, portId }) => ({ kind: 'port', deviceId, portId }),
     judge: ({ name, givesW, takenW, fed }) =>
       takenW > givesW
         ? {
