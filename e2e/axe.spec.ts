@@ -6,12 +6,19 @@ import { expect, test } from './application';
 /** Those that are laid out otherwise where there is little room. */
 const NARROW = new Set(['', '/findings', '/gain', '/panel', '/room', '/threads']);
 
+/** What may run on a page is said with it. */
+const POLICY = /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/;
+
 /**
  * Looks at views in both themes: what is not a colour is the same in the other.
- * @returns what axe finds serious, with its place
+ * @returns what axe finds serious, with its place, and what breaks the policy of what may run there
  */
 const seriousOn = async (page: Page, url: string, views: readonly string[]): Promise<string[]> => {
   const found: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy/i.test(message.text())) found.push(message.text());
+  });
+  page.on('pageerror', (error) => found.push(error.message));
   /** What does not fit is scrolled in its own place; the page itself never goes sideways. */
   const overflow = () =>
     page.evaluate(
@@ -51,7 +58,8 @@ const seriousOn = async (page: Page, url: string, views: readonly string[]): Pro
   await expect(page.getByRole('heading', { name: 'Studio' })).toBeVisible();
   await check('studio');
   for (const view of views) {
-    await page.goto(`${url}/rigs/second-firing${view}`);
+    const response = await page.goto(`${url}/rigs/second-firing${view}`);
+    expect(response?.headers()['content-security-policy']).toMatch(POLICY);
     await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
     await check(view || 'loom');
   }

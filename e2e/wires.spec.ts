@@ -59,6 +59,12 @@ test('ways are drawn by keys, refused where they are no points, and labels come 
   await page.getByRole('button', { name: /^Print 24 of 70/ }).click();
   const labels = page.locator('[data-labels] b');
   await expect(labels).toHaveCount(2 * cables);
+  // On paper there is nothing but labels, each of them 70 mm wide.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('table', { name: 'Cables', exact: true })).toBeHidden();
+  const box = await page.locator('[data-labels] b').first().locator('..').boundingBox();
+  expect(((box?.width ?? 0) * 25.4) / 96).toBeCloseTo(70, 0);
+  await page.emulateMedia({ media: 'screen' });
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(labels).toHaveCount(0);
 });

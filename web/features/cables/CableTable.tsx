@@ -32,7 +32,7 @@ export const CableTable = ({ analysis, rows }: Props) => {
   return (
     <Box overflowX="auto">
       <Table.Root size="sm" variant="outline" aria-label="Cables">
-        {head(['No.', 'From', 'To', 'Cable', 'Is', 'The way asks', 'Sold as', 'Held', 'Change'])}
+        {head(['No.', 'From', 'To', 'Is', 'The way asks', 'Sold as', 'Cable', 'Held', 'Change'])}
         <Table.Body>
           {rows.map((row) => (
             <Table.Row key={row.linkId} bg="transparent" data-cable={row.linkId}>
@@ -41,7 +41,6 @@ export const CableTable = ({ analysis, rows }: Props) => {
               </Table.Cell>
               <Table.Cell {...cell}>{row.from}</Table.Cell>
               <Table.Cell {...cell}>{row.to}</Table.Cell>
-              <Table.Cell {...cell}>{row.kind}</Table.Cell>
               <Table.Cell {...cell}>
                 <NumberField
                   inCell
@@ -80,6 +79,7 @@ export const CableTable = ({ analysis, rows }: Props) => {
               <Table.Cell {...cell} className="figures" whiteSpace="nowrap">
                 {row.soldM === null ? '—' : `${row.soldM} m`}
               </Table.Cell>
+              <Table.Cell {...cell}>{row.kind}</Table.Cell>
               <Table.Cell {...cell}>
                 <ChoiceField
                   inCell

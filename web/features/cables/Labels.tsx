@@ -50,7 +50,10 @@ const Sheets = ({
 }) => {
   useEffect(() => {
     const page = new CSSStyleSheet();
-    page.replaceSync(`@page { size: ${A4.widthMm}mm ${A4.heightMm}mm; margin: 0; }`);
+    page.replaceSync(
+      `@page { size: ${A4.widthMm}mm ${A4.heightMm}mm; margin: 0; }` +
+        '@media print { body > :not([data-labels]) { display: none !important; } }',
+    );
     document.adoptedStyleSheets.push(page);
     return () => {
       document.adoptedStyleSheets = document.adoptedStyleSheets.filter((one) => one !== page);

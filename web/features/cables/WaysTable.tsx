@@ -55,7 +55,7 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
     });
   const row = ({ wayId, way, share, linkIds, mainsLeads }: WayFill) => (
     <Table.Row key={wayId} bg="transparent">
-      <Table.Cell {...cell} minW="150px">
+      <Table.Cell {...cell} minW="210px">
         <NameField
           hideLabel
           label={`Name of the way ${way.name}`}
