@@ -33,3 +33,24 @@ describe.each(['second-firing', 'night-tide', 'harbour-hall'])('%s of version 6'
     ).toEqual([]);
   });
 });
+
+describe.each(['second-firing', 'night-tide', 'harbour-hall'])('%s of version 10', (name) => {
+  const opened = read(oldFile(name, 10));
+  if (!opened.ok) throw new Error(opened.problems[0]?.says);
+  const { rig } = opened;
+  it('opens with cables along the walls, no ways, no circuits and nothing plugged in', () => {
+    expect(rig.laying).toEqual({ alongWalls: true, openFloor: false, dressing: 'reopenable' });
+    expect([rig.cableWays, rig.ownCables, rig.circuits, rig.feeds, rig.loads, rig.plugs]).toEqual(
+      Array.from({ length: 6 }, () => ({})),
+    );
+    expect(Object.values(rig.links).every(({ lay }) => lay === undefined)).toBe(true);
+  });
+  it('keeps what was put aside, by the same keys', () => {
+    const keys = (text: string): string[] =>
+      Object.values((JSON.parse(text) as { aside: Record<string, { key: string }> }).aside).map(
+        ({ key }) => key,
+      );
+    expect(Object.values(rig.aside).map(({ key }) => key)).toEqual(keys(oldFile(name, 10)));
+    expect(analyse(rig).aside).toHaveLength(Object.keys(rig.aside).length);
+  });
+});
