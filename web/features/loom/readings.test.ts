@@ -45,6 +45,12 @@ describe('what stands on a thread', () => {
         HOST,
       ),
     ).toBe('?'));
+  it('says what the device before a thread draws, and from where', () => {
+    expect(text(secondFiring(), 'Power', 'host-camera-hdmi-to-switcher')).toBe('6.5 W');
+    expect(text(secondFiring(), 'Power', 'kiln-camera-hdmi-to-switcher')).toBe('10 W bat');
+    expect(text(secondFiring(), 'Power', 'capture-usb-to-computer')).toBe('4.0 W USB');
+    expect(text(secondFiring(), 'Power', 'host-mic-out-to-interface')).toBeNull();
+  });
   it('a picture has no level, and a program has no cable', () => {
     expect(text(secondFiring(), 'Level', 'host-camera-hdmi-to-switcher')).toBeNull();
     expect(text(nightTide(), 'Cable', 'computer-tracks-to-tracks')).toBeNull();

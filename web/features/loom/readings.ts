@@ -2,14 +2,16 @@ import {
   figure,
   formatName,
   headroomDb,
+  isOnBattery,
   reachOfLink,
   CABLES,
+  supplyOf,
   type Analysis,
   type Stage,
 } from '@echo-loom/core';
 
 /** What the figure on each thread says. */
-export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable'] as const;
+export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable', 'Power'] as const;
 export type Reading = (typeof READINGS)[number];
 
 /** Stages that arrive over each link, by link. */
@@ -53,6 +55,16 @@ const formatReading = (analysis: Analysis, stages: readonly Stage[]): string | n
   return stages.length > 0 ? 'sound' : null;
 };
 
+/** Where a device gets what it draws, where that is not the mains. */
+const FROM = { inlet: '', adapter: '', usb: ' USB', network: ' net', battery: ' bat' } as const;
+
+const powerReading = (analysis: Analysis, deviceId: string): string | null => {
+  const device = analysis.rig.devices[deviceId];
+  const supply = device && supplyOf(device.model);
+  if (!device || !supply) return null;
+  return `${figure(supply.mostW, supply.mostW < 10 ? 1 : 0)} W${FROM[isOnBattery(device) ? 'battery' : supply.is]}`;
+};
+
 /** Unit of a reading, said once above the chart. */
 export const READING_UNITS: Readonly<Record<Reading, string>> = {
   Format: 'size, scan and rate',
@@ -60,6 +72,7 @@ export const READING_UNITS: Readonly<Record<Reading, string>> = {
   Headroom: 'dB from the peaks to the ceiling',
   Delay: 'ms from the source; ≥ where some of it is not known',
   Cable: 'length in m, and how much of its reach that is',
+  Power: 'what the device before it draws at most, and from where if not the mains',
 };
 
 /**
@@ -104,6 +117,10 @@ export const readingText = (
         ? `${lengthM} m`
         : `${lengthM} m ${figure((100 * lengthM) / reach, 0)}%`;
     }
+    case 'Power': {
+      const edge = analysis.graph.links.get(linkId);
+      return edge ? powerReading(analysis, edge.from.device.id) : null;
+    }
   }
 };
 
@@ -131,6 +148,7 @@ export const readingOfStage = (
       return said === null ? null : `${said} ms`;
     case 'Format':
     case 'Cable':
+    case 'Power':
       return said;
   }
 };

@@ -8,6 +8,7 @@ import {
   stagesOf,
   STEPS,
   type Thread,
+  supplyOf,
 } from '@echo-loom/core';
 import { worstByItem, worstOf } from '@/features/loom/marks';
 import { type Reading, readingOfStage } from '@/features/loom/readings';
@@ -72,6 +73,10 @@ export const matrixOf = (analysis: Analysis, threads: readonly Thread[]): Matrix
 const lengthM = (thread: Thread): number =>
   itemsOf(thread).links.reduce((sum, { link }) => sum + link.cable.lengthM, 0);
 
+/** What every device on a thread's way draws at most, together. @unit W */
+const powerW = (thread: Thread): number =>
+  itemsOf(thread).devices.reduce((sum, { model }) => sum + (supplyOf(model)?.mostW ?? 0), 0);
+
 /** Of the threads of a cell the one its reading is taken from: a level from sound, a format from a picture. */
 export const speaking = ({ threads }: Crossing, reading: Reading): Thread => {
   const signal = reading === 'Level' || reading === 'Headroom' ? 'sound' : 'picture';
@@ -84,6 +89,8 @@ export const arrivalText = (analysis: Analysis, thread: Thread, reading: Reading
   switch (reading) {
     case 'Cable':
       return `${figure(lengthM(thread))} m`;
+    case 'Power':
+      return `${figure(powerW(thread), 0)} W`;
     case 'Delay': {
       const delay = analysis.delay[last.index];
       return delay ? `${delay.unknown > 0 ? '≥ ' : ''}${figure(delay.knownMs)} ms` : '';

@@ -1,5 +1,5 @@
 export * from './buy';
-export { mainsRuns } from './mains-runs';
+export { type MainsRun, mainsRuns } from './mains-runs';
 export * from './plan';
 export { LEG_MOST_M, type Leg } from './route';
 export * from './shared';

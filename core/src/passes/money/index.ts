@@ -9,6 +9,7 @@ import {
   type Ownership,
   type Rig,
 } from '../../rig';
+import { cableStock } from '../cables/buy';
 
 /** What a rig costs, in the studio's currency. */
 export interface Money {
@@ -62,10 +63,12 @@ export const moneyOf = (rig: Rig): Money => {
     by[ownership] += price ?? 0;
   }
   let cables = 0;
-  for (const { from, to, cable: run } of Object.values(rig.links)) {
+  // What is in the box is taken before any is bought.
+  const { own } = cableStock(rig);
+  for (const [linkId, { from, to, cable: run }] of Object.entries(rig.links)) {
     const price = isCaptive(rig, to) ? 0 : cablePrice(run);
     cables += price;
-    by[ownershipOf(rig, [from, to])] += price;
+    by[own.has(linkId) ? 'owned' : ownershipOf(rig, [from, to])] += price;
   }
   for (const how of OWNERSHIPS) by[how] = cents(by[how]);
   const toPay = cents(by['to buy'] + by['second-hand']);

@@ -1,6 +1,6 @@
 import { costOf, moneyOf } from '.';
 import { analyse, fixesOf } from '../../analyse';
-import { apply, USUAL_LENSES } from '../../rig';
+import { apply, cablePrice, USUAL_LENSES } from '../../rig';
 import { demoRig as demo } from '../../rules/demo-for-cases';
 
 describe('money', () => {
@@ -46,6 +46,27 @@ describe('money', () => {
       finding && fixesOf(analysis, finding).find(({ label }) => label.startsWith('Add a booster'));
     // And a metre of cable before it.
     expect(booster && costOf(rig, booster.command)).toBeCloseTo(90 + 9.2, 9);
+  });
+  it('does not pay again for a cable that is in the box', () => {
+    const cable = Object.values(rig.links).find(
+      ({ to }) => rig.devices[to.deviceId]?.model.kind !== 'headphones',
+    )?.cable;
+    if (!cable) throw new Error('no cable');
+    const withBox = apply(rig, {
+      type: 'addOwnCable',
+      ownCableId: 'box',
+      ownCable: { kind: cable.kind, lengthM: 50, count: 50 },
+    });
+    const [before, after] = [moneyOf(rig), moneyOf(withBox)];
+    expect(after.cables).toBe(before.cables);
+    expect(after.by.owned).toBeGreaterThanOrEqual(before.by.owned);
+    const bought = Object.values(rig.links).filter(
+      ({ from, to, cable: run }) =>
+        run.kind === cable.kind &&
+        [from, to].some(({ deviceId }) => rig.devices[deviceId]?.ownership === 'to buy'),
+    );
+    const saved = bought.reduce((sum, { cable: run }) => sum + cablePrice(run), 0);
+    expect(before.toPay - after.toPay).toBeCloseTo(saved, 9);
   });
   it('names what it has no price for', () => {
     const device = rig.devices['phone'];

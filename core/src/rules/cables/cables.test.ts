@@ -1,5 +1,5 @@
 import { RigDraft } from '../../catalogue/draft';
-import { rectangle, type Rig } from '../../rig';
+import { apply, rectangle, type Rig } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
 import { room, way } from './room-for-cases';
 
@@ -105,6 +105,22 @@ ruleCases('cables.unplaced', {
   },
 });
 
+/** The display plugged into an outlet beyond the door. */
+const withLead = (rig: Rig): Rig =>
+  [
+    {
+      type: 'addFeed',
+      feedId: 'outlet',
+      feed: {
+        name: 'Outlet',
+        figures: { is: 'outlet', sockets: 2, mostA: 16 },
+        from: null,
+        at: { xM: 1, yM: 0 },
+      },
+    } as const,
+    { type: 'plugIn', deviceId: 'display', feedId: 'outlet' } as const,
+  ].reduce<Rig>((now, command) => apply(now, command), rig);
+
 ruleCases('cables.trip', {
   valid: {
     'no door and no walkway': room(),
@@ -136,6 +152,12 @@ ruleCases('cables.trip', {
         /^Lead one cable over it, 2\.20 m up/,
         /^Lead one cable round it: 5\.6 → /,
       ],
+    },
+    'a mains lead that lies there too': {
+      rig: withLead(room({ door: true })),
+      level: 'warn',
+      says: /^A cable and a mains lead lie bare on the floor of Door/,
+      fixes: [/^Lay 0\.90 m of cable cover/],
     },
     'across an aisle along the wall': { rig: room({ walkway: true }), level: 'warn' },
   },

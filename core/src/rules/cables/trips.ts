@@ -1,5 +1,12 @@
 import { withLengths } from '../../edits/lengths';
-import { type Leg, type Planned, plannedCables, type TripGround } from '../../passes/cables';
+import {
+  type Leg,
+  type MainsRun,
+  mainsRuns,
+  type Planned,
+  plannedCables,
+  type TripGround,
+} from '../../passes/cables';
 import { within } from '../../passes/cables/trips';
 import { between } from '../../passes/cables/ways';
 import type { Measured } from '../../passes/measure';
@@ -18,17 +25,24 @@ import { layOf, metres } from './planned';
 interface Crossing {
   readonly ground: TripGround;
   readonly plans: readonly Planned[];
+  /** Mains leads that lie there too */
+  readonly leads: readonly MainsRun[];
 }
 
 const crossings = pass('cables that are walked on', (measured): readonly Crossing[] => {
-  const found = new Map<string, { ground: TripGround; plans: Planned[] }>();
+  const found = new Map<string, { ground: TripGround; plans: Planned[]; leads: MainsRun[] }>();
+  const at = (ground: TripGround) => {
+    const key = `${ground.of} ${ground.id}`;
+    const known = found.get(key);
+    if (known) return known;
+    const made = { ground, plans: [], leads: [] };
+    found.set(key, made);
+    return made;
+  };
   for (const plan of plannedCables(measured))
-    for (const ground of plan.route.trips) {
-      const key = `${ground.of} ${ground.id}`;
-      const known = found.get(key);
-      if (known) known.plans.push(plan);
-      else found.set(key, { ground, plans: [plan] });
-    }
+    for (const ground of plan.route.trips) at(ground).plans.push(plan);
+  for (const lead of mainsRuns(measured))
+    for (const ground of lead.route.trips) at(ground).leads.push(lead);
   return [...found.values()];
 });
 
@@ -51,9 +65,9 @@ const rounded = ({ xM, yM, zM }: InRoom): InRoom => {
 };
 
 /** The bare parts of a crossing, each once. */
-const partsOf = ({ ground, plans }: Crossing): readonly (readonly [InRoom, InRoom])[] => {
+const partsOf = ({ ground, plans, leads }: Crossing): readonly (readonly [InRoom, InRoom])[] => {
   const parts = new Map<string, readonly [InRoom, InRoom]>();
-  for (const { route } of plans)
+  for (const { route } of [...plans, ...leads])
     for (const leg of route.legs) {
       if (!leg.trips.includes(ground)) continue;
       const part = onGround(leg, ground);
@@ -128,6 +142,7 @@ const overhead = (measured: Measured, crossing: Crossing): Fix[] => {
   const [part] = partsOf({
     ground,
     plans: plans.filter(({ route }) => route.legs.some((leg) => along.includes(leg))),
+    leads: [],
   });
   if (!part) return [];
   const door = ground.of === 'door' ? measured.rig.openings[ground.id] : undefined;
@@ -157,6 +172,7 @@ const overhead = (measured: Measured, crossing: Crossing): Fix[] => {
 
 /** By other ways, however far. */
 const round = (measured: Measured, { plans }: Crossing): Fix[] => {
+  if (plans.length === 0) return [];
   const given = withLengths(
     measured,
     kept(measured, plans),
@@ -173,6 +189,18 @@ const round = (measured: Measured, { plans }: Crossing): Fix[] => {
   ];
 };
 
+/** `A cable lies`, `2 cables and a mains lead lie` */
+const whatLies = ({ plans, leads }: Crossing): string => {
+  const some = (list: readonly unknown[], one: string, many: string): string[] =>
+    list.length === 0 ? [] : [list.length === 1 ? one : `${list.length} ${many}`];
+  const text = [
+    ...some(plans, 'a cable', 'cables'),
+    ...some(leads, 'a mains lead', 'mains leads'),
+  ].join(' and ');
+  const verb = plans.length + leads.length === 1 ? 'lies' : 'lie';
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)} ${verb}`;
+};
+
 const TEXTS = {
   looksFor: 'A cable that lies bare on the floor before a door or on a way that stays free.',
   why: 'People walk there in the dark with their eyes on the show; they trip, and pull out what they trip over.',
@@ -186,13 +214,13 @@ export const trip = eachCableRule<Crossing>('cables.trip', TEXTS, {
     ground.of === 'door'
       ? { kind: 'opening', openingId: ground.id }
       : { kind: 'walkway', walkwayId: ground.id },
-  judge: ({ ground, plans }) => ({
+  judge: (crossing) => ({
     level: 'warn',
-    title: `${plans.length === 1 ? 'A cable lies' : `${plans.length} cables lie`} bare across ${ground.name}`,
+    title: `${whatLies(crossing)} bare across ${crossing.ground.name}`,
     says:
-      `${plans.length === 1 ? 'A cable lies' : `${plans.length} cables lie`} bare on the floor of ` +
-      `${ground.name}. People walk there in the dark, trip, and pull out what they trip over. Cover ` +
-      'it, lead it over heads, or lead it round; local rules on ways out decide.',
+      `${whatLies(crossing)} bare on the floor of ${crossing.ground.name}. People walk there in the ` +
+      'dark, trip, and pull out what they trip over. Cover it, lead it over heads, or lead it round; ' +
+      'local rules on ways out decide.',
   }),
   fixes: (crossing, measured) => [
     ...covered(measured, crossing),
