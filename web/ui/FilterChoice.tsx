@@ -13,7 +13,7 @@ interface Props {
 
 /** One condition of a list: all, or only what is of one kind. */
 export const FilterChoice = ({ label, all, value, options, onChoose }: Props) => (
-  <NativeSelect.Root size="sm" width="160px">
+  <NativeSelect.Root size="sm" width="10rem">
     <NativeSelect.Field
       aria-label={label}
       value={value ?? ''}

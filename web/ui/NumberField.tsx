@@ -107,7 +107,7 @@ export const NumberField = ({
           <Input
             className="figures"
             size={inCell ? 'xs' : 'sm'}
-            width={inCell ? '56px' : '86px'}
+            width={inCell ? '3.5rem' : '5.375rem'}
             px={inCell ? '1.5' : undefined}
             textAlign="end"
             inputMode="decimal"
@@ -117,7 +117,7 @@ export const NumberField = ({
             onBlur={() => (problem ? setDraft(null) : commit())}
             onKeyDown={onKeyDown}
           />
-          <Text fontSize="xs" color="ink.soft" width={inCell ? undefined : '34px'}>
+          <Text fontSize="xs" color="ink.soft" width={inCell ? undefined : '2.125rem'}>
             {unit}
           </Text>
         </Flex>

@@ -49,7 +49,7 @@ export const PlainTable = ({ label, headings, lines, note }: Props) => (
               {head}
             </Table.ColumnHeader>
             {cells.map((cell, index) => (
-              <Table.Cell key={index} px="1.5" py="1" className="figures" fontSize="12px">
+              <Table.Cell key={index} px="1.5" py="1" className="figures" fontSize="0.75rem">
                 {cell}
               </Table.Cell>
             ))}

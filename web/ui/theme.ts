@@ -10,7 +10,7 @@ const config = defineConfig({
       bg: 'paper',
       color: 'ink',
       fontFamily: 'body',
-      fontSize: '15px',
+      fontSize: '0.9375rem',
       lineHeight: '1.5',
       height: '100%',
     },

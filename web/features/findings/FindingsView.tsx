@@ -95,7 +95,7 @@ export const FindingsView = ({ rigId, asked = null }: Props) => {
         <Text as="h2" fontSize="lg" fontWeight="600">
           Findings
         </Text>
-        <NativeSelect.Root size="sm" width="190px">
+        <NativeSelect.Root size="sm" width="11.875rem">
           <NativeSelect.Field
             aria-label="Findings by"
             value={by}

@@ -38,7 +38,7 @@ export const SumList = ({ sums, open = true }: Props) => (
     <Box bg="paper.deep" px="2.5" py="2" fontSize="xs" lineHeight="1.5" className="figures">
       {sums.map((sum, index) => (
         <Box key={`${sum.label} ${index}`} mb={index === sums.length - 1 ? 0 : '2.5'}>
-          <Text fontFamily="body" fontWeight="600" fontSize="13px">
+          <Text fontFamily="body" fontWeight="600" fontSize="0.8125rem">
             {sum.label}
           </Text>
           <Text fontWeight="600">
@@ -53,11 +53,11 @@ export const SumList = ({ sums, open = true }: Props) => (
             </Text>
           ))}
           {sum.note && (
-            <Text fontFamily="body" fontSize="13px" mt="0.5">
+            <Text fontFamily="body" fontSize="0.8125rem" mt="0.5">
               {sum.note}
             </Text>
           )}
-          <Text color="ink.soft" fontSize="11px">
+          <Text color="ink.soft" fontSize="0.6875rem">
             {sum.source}
           </Text>
         </Box>

@@ -57,7 +57,7 @@ export const GainSheet = ({ analysis, rows }: Props) => (
             <Table.Cell px="1.5" py="1">
               {voice}
             </Table.Cell>
-            <Table.Cell px="1.5" py="1" className="figures" fontSize="13px">
+            <Table.Cell px="1.5" py="1" className="figures" fontSize="0.8125rem">
               {setting}
             </Table.Cell>
           </Table.Row>

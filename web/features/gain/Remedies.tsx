@@ -73,20 +73,20 @@ export const Remedies = ({
                       {remedy.says}
                     </Text>
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
                     {remedy.price === null
                       ? 'depends'
                       : remedy.price === 0
                         ? 'free'
                         : money(remedy.price)}
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem">
                     {remedy.clutter}
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
                     {remedy.missingAfterDb === 0 ? 'none' : `${figure(remedy.missingAfterDb)} dB`}
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
                     {figure(remedy.snrAfterDb)} dB
                     {remedy.shortAfterDb > 0 && (
                       <Text as="span" display="block" color="level.stop">
@@ -94,10 +94,10 @@ export const Remedies = ({
                       </Text>
                     )}
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
                     {decibels(remedy.overRoomAfterDb)}
                   </Table.Cell>
-                  <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+                  <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
                     {remedy.bleedAfterDb === null ? '?' : `${figure(remedy.bleedAfterDb)} dB`}
                   </Table.Cell>
                   <Table.Cell px="1.5">

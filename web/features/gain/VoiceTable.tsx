@@ -85,27 +85,27 @@ export const VoiceTable = ({ analysis, rows, chosen, onChoose }: Props) => (
                 </button>
               </Box>
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
               {decibels(row.levelDbfs, 'dBFS')}
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
               {row.neededDb === null
                 ? 'not known'
                 : `${row.neededDb > 0 ? '+' : ''}${figure(row.neededDb)} dB`}
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
               {decibels(row.setDb)}
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
               {decibels(row.spareDb)}
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem">
               {decibels(row.headroomDb)}
               <Text as="span" display="block" fontFamily="body" fontSize="xs" color="ink.soft">
                 {row.limiting}
               </Text>
             </Table.Cell>
-            <Table.Cell px="1.5" className="figures" fontSize="12px" whiteSpace="nowrap">
+            <Table.Cell px="1.5" className="figures" fontSize="0.75rem" whiteSpace="nowrap">
               {row.isAtBest && 'at best '}
               {decibels(row.snrDb)}
               {row.overRoomDb !== null && (

@@ -34,7 +34,7 @@ export const KeysSheet = ({
     <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="5" rowGap="1.5">
       {KEYS.map(([keys, does]) => (
         <Box key={keys} display="contents">
-          <Text as="dt" className="figures" fontSize="13px" whiteSpace="nowrap">
+          <Text as="dt" className="figures" fontSize="0.8125rem" whiteSpace="nowrap">
             {keys}
           </Text>
           <Text as="dd" fontSize="sm">

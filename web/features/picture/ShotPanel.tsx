@@ -33,7 +33,7 @@ export const ShotFrame = ({ analysis, framing }: Props) => {
       <Box
         as="dl"
         mt="2"
-        fontSize="13px"
+        fontSize="0.8125rem"
         columnCount={2}
         columnGap="5"
         aria-label={`Figures of the shot of ${device.name}`}
@@ -51,7 +51,7 @@ export const ShotFrame = ({ analysis, framing }: Props) => {
             <Text as="dt" color="ink.soft" lineHeight="1.35">
               {label}
             </Text>
-            <Text as="dd" className="figures" fontSize="12px" textAlign="end" lineHeight="1.5">
+            <Text as="dd" className="figures" fontSize="0.75rem" textAlign="end" lineHeight="1.5">
               {value}
             </Text>
           </Flex>

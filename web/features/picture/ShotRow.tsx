@@ -149,7 +149,7 @@ export const Row = ({ analysis, row, isChosen, onChoose }: RowProps) => {
           <Table.Cell
             px="1"
             className="figures"
-            fontSize="12px"
+            fontSize="0.75rem"
             whiteSpace="nowrap"
             data-frames={deviceId}
           >

@@ -83,7 +83,7 @@ export const Surfaces = ({ built }: { readonly built: BuiltRoom }) => {
                     }
                   />
                 </Table.Cell>
-                <Table.Cell {...cell} className="figures" fontSize="12px">
+                <Table.Cell {...cell} className="figures" fontSize="0.75rem">
                   {figure(Math.max(0, freeM2[part]))}
                   {freeM2[part] === areasM2[part] ? '' : ` of ${figure(areasM2[part])}`}
                 </Table.Cell>

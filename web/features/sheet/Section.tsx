@@ -50,7 +50,7 @@ export const FigureLine = ({
     <Text as="span">
       <Explained text={name} />
     </Text>
-    <Text as="span" className="figures" textAlign="end" fontSize="13px">
+    <Text as="span" className="figures" textAlign="end" fontSize="0.8125rem">
       {value}
     </Text>
   </Box>

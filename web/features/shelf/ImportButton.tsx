@@ -61,7 +61,7 @@ export const ImportButton = () => {
         <Box as="ul" maxH="50vh" overflowY="auto" pl="4" listStyleType="disc">
           {refused?.problems.map((problem, index) => (
             <Text as="li" key={index} fontSize="sm" mb="1">
-              <Text as="code" className="figures" fontSize="13px">
+              <Text as="code" className="figures" fontSize="0.8125rem">
                 {problem.path}
               </Text>
               : {problem.says}
