@@ -2,6 +2,18 @@
 export default {
   testEnvironment: 'node',
   testTimeout: 60_000,
+  sandboxInjectedGlobals: [
+    'Math',
+    'Number',
+    'Object',
+    'Array',
+    'Set',
+    'WeakMap',
+    'String',
+    'Error',
+    'JSON',
+    'Reflect',
+  ],
   roots: [
     '<rootDir>/core/src',
     '<rootDir>/web',

@@ -41,12 +41,40 @@ export const people = (draft: RigDraft): RigDraft =>
       crestDb: 16,
       at: { xM: 12, yM: 4, facingDeg: 0 },
     })
-    .person('director', 'Director', { shot: null, isHeard: false })
-    .person('desk', 'Sound desk', { shot: null, isHeard: false })
-    .person('roamer-1', 'Roaming camera 1', { shot: null, isHeard: false, posture: 'moves' })
-    .person('roamer-2', 'Roaming camera 2', { shot: null, isHeard: false, posture: 'moves' })
-    .person('roamer-3', 'Roaming camera 3', { shot: null, isHeard: false, posture: 'moves' })
-    .person('floor', 'Floor', { shot: null, isHeard: false, posture: 'moves' })
+    .person('director', 'Director', {
+      shot: null,
+      isHeard: false,
+      at: { xM: 24.6, yM: 2.2, facingDeg: 270 },
+    })
+    .person('desk', 'Sound desk', {
+      shot: null,
+      isHeard: false,
+      at: { xM: 24.6, yM: 4.8, facingDeg: 270 },
+    })
+    .person('roamer-1', 'Roaming camera 1', {
+      shot: null,
+      isHeard: false,
+      posture: 'moves',
+      at: { xM: 5, yM: 7, facingDeg: 0 },
+    })
+    .person('roamer-2', 'Roaming camera 2', {
+      shot: null,
+      isHeard: false,
+      posture: 'moves',
+      at: { xM: 15.5, yM: 5.8, facingDeg: 0 },
+    })
+    .person('roamer-3', 'Roaming camera 3', {
+      shot: null,
+      isHeard: false,
+      posture: 'moves',
+      at: { xM: 20.5, yM: 7, facingDeg: 0 },
+    })
+    .person('floor', 'Floor', {
+      shot: null,
+      isHeard: false,
+      posture: 'moves',
+      at: { xM: 0.8, yM: 18, facingDeg: 90 },
+    })
     .do({ type: 'setRoom', room: { volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
     .do({ type: 'drawRoom', room: { corners: rectangle(26, 22), heightM: 4.5 } })
     .do({ type: 'finishRoom', of: 'floor', finish: finish('Wooden floor on joists') })

@@ -33,12 +33,57 @@ export const plan = (draft: RigDraft): RigDraft =>
     .stand('multiview', 'control', 0.1, 0.25)
     .stand('programme-monitor', 'control', 0.45, 0.25)
     .stand('encoder', 'control', 0.75, -0.2)
-    .stand('recorder', 'control', 0.45, -0.2)
     .stand('graphics', 'control', 0.15, -0.2)
     .stand('sound-desk', 'control-2', -0.4, 0)
     .stand('intercom', 'control-2', 0.5, 0)
     // Two volunteers screwed the network switch in where the stage box already was.
     .stand('network', 'floor-rack', 0, 0, 0, 0.0889)
+    // What hangs on the way: converters by their cameras and screens, and a rack for what nobody touches.
+    .support('control-rack', 'Rack, 12 units', [23.5, 7.2, 90], { name: 'Rack by the sound table' })
+    .support('proposer-lectern', 'Side table', [9.3, 14.5, 150], {
+      name: 'Proposer’s lectern',
+      figures: { topM: 1.05, lowestM: 1.05, highestM: 1.05 },
+    })
+    .support('opposer-lectern', 'Side table', [14.7, 14.5, 210], {
+      name: 'Opposer’s lectern',
+      figures: { topM: 1.05, lowestM: 1.05, highestM: 1.05 },
+    })
+    .support('screen-wall', 'Wall bracket', [25.8, 19, 270], {
+      name: 'Hall screen’s bracket',
+      figures: { heightM: 2.2, bearsKg: 60 },
+    })
+    .support('gallery-wall', 'Wall bracket', [25.8, 14.5, 270], {
+      name: 'Gallery monitor’s bracket',
+      figures: { heightM: 2.2 },
+    })
+    .support('network-wall', 'Wall bracket', [25.9, 4, 270], {
+      name: 'Network socket of the house',
+      figures: { heightM: 0.3 },
+    })
+    .support('roaming-left', 'Tripod, light', [5, 8, 0], { name: 'Roaming 1’s home' })
+    .support('roaming-middle', 'Tripod, light', [15.5, 6, 0], { name: 'Roaming 2’s home' })
+    .support('roaming-right', 'Tripod, light', [20.5, 8, 0], { name: 'Roaming 3’s home' })
+    .stand('roaming-1', 'roaming-left')
+    .stand('roaming-2', 'roaming-middle')
+    .stand('roaming-3', 'roaming-right')
+    .stand('chair-converter', 'chair-tripod')
+    .stand('wide-converter', 'wide-tripod')
+    .stand('slides', 'chair-table', 0.85, -0.15)
+    .stand('slides-converter', 'chair-table', 0.85, 0.15)
+    .stand('chair-monitor-converter', 'chair-table', -0.95, 0.1)
+    .stand('projector', 'screen-wall')
+    .stand('projector-converter', 'screen-wall')
+    .stand('gallery-monitor', 'gallery-wall')
+    .stand('stream', 'network-wall')
+    .support('computer-table', 'Side table', [23.5, 8, 90], { name: 'Computer’s table' })
+    .stand('computer', 'computer-table')
+    .stand('recorder', 'control-rack', 0, 0, 0, 0)
+    .stand('distribution', 'control-rack', -0.1, 0, 0, 0.3112)
+    .stand('capture-converter', 'control-rack', 0.1, 0, 0, 0.4)
+    .stand('capture', 'computer-table', 0.22, 0.1)
+    .stand('mixer-proposer', 'proposer-lectern')
+    .stand('mixer-opposer', 'opposer-lectern')
+    .stand('mixer-desk', 'control-2', 0.1, 0.3)
     .do({
       type: 'addOpening',
       openingId: 'main-door',

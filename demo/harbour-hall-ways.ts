@@ -35,7 +35,11 @@ export const waysAndMains = (draft: RigDraft): RigDraft =>
     way('control-run', 'Run behind the control tables', 'cover', [
       [26, 3],
       [24.4, 3],
-      [24.4, 5.2],
+      [24.4, 7.2],
+    ]),
+    way('front-cover', 'Cover before the front benches', 'cover', [
+      [24.4, 7.2],
+      [5, 7.2],
     ]),
     way('door-cover', 'Ramp at the main doors', 'cover', [
       [17.1, 0],

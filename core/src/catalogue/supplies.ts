@@ -37,7 +37,8 @@ const USB: Readonly<Record<string, readonly [typicalW: number, mostW: number]>> 
   webcam: [2, 2.5],
   'capture-usb-2': [1, 1.5],
   'capture-5g': [3, 4],
-  'capture-10g': [5, 6.5],
+  // One lane of USB 3 gives 900 mA to whatever is plugged in, a socket of type A too.
+  'capture-10g': [3.5, 4.5],
   'interface-2': [2.3, 2.5],
   'mic-usb': [1, 1.5],
   'hub-usb-2': [0.3, 0.5],
