@@ -9,81 +9,109 @@ const NARROW = new Set(['', '/findings', '/gain', '/panel', '/room', '/threads']
 /** What may run on a page is said with it. */
 const POLICY = /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/;
 
+/** The widths a page is looked at in. @unit px */
+const WIDTHS = [1280, 900, 390] as const;
+type Width = (typeof WIDTHS)[number];
+
+const ALL: readonly Width[] = WIDTHS;
+const WIDE: readonly Width[] = [1280, 900];
+
+/** What axe finds serious on a page as it is, with its place. */
+const axeOn = async (page: Page, what: string, isSecond: boolean): Promise<string[]> => {
+  // No frames within the page, and only what is wrong is read: the same findings in half the time.
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+  const { violations } = await (isSecond ? axe.withRules(['color-contrast']) : axe).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${what}: ${id} at ${nodes
+          .map(({ target }) => target.join(' '))
+          .slice(0, 3)
+          .join(', ')}`,
+    );
+};
+
 /**
- * Looks at views in both themes: what is not a colour is the same in the other.
- * @returns what axe finds serious, with its place, and what breaks the policy of what may run there
+ * Looks at a page as it is, from wide to narrow and in both themes: what is not a colour is the same in
+ * the other theme.
+ * @returns what axe finds serious, and how much the page is wider than its screen
  */
-const seriousOn = async (page: Page, url: string, views: readonly string[]): Promise<string[]> => {
+const look = async (page: Page, what: string, widths: readonly Width[]): Promise<string[]> => {
+  const found: string[] = [];
+  for (const width of widths) {
+    await page.setViewportSize({ width, height: 800 });
+    // What does not fit is scrolled in its own place; the page itself never goes sideways.
+    const over = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    if (over > 0) found.push(`${what}, ${width} px: ${over} px wider than the screen`);
+    for (const theme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme: theme });
+      await expect(page.locator('html')).toHaveClass(new RegExp(theme));
+      found.push(...(await axeOn(page, `${what}, ${width} px, ${theme}`, theme === 'dark')));
+    }
+  }
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  return found;
+};
+
+/** What a page says against the policy of what may run, and what it throws. */
+const complaintsOf = (page: Page): string[] => {
   const found: string[] = [];
   page.on('console', (message) => {
     if (/Content Security Policy/i.test(message.text())) found.push(message.text());
   });
   page.on('pageerror', (error) => found.push(error.message));
-  /** What does not fit is scrolled in its own place; the page itself never goes sideways. */
-  const overflow = () =>
-    page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    );
-  const check = async (what: string) => {
-    const over = await overflow();
-    if (over > 0) found.push(`${what}: ${over} px wider than the screen`);
-    for (const theme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme: theme });
-      await expect(page.locator('html')).toHaveClass(new RegExp(theme));
-      // No frames within the page, and only what is wrong is read: the same findings in half the time.
-      const axe = new AxeBuilder({ page }).setLegacyMode(true);
-      if (theme === 'dark')
-        axe.options({ resultTypes: ['violations'] }).withRules(['color-contrast']);
-      else axe.options({ resultTypes: ['violations'] });
-      const { violations } = await axe.analyze();
-      found.push(
-        ...violations
-          .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-          .map(
-            ({ id, nodes }) =>
-              `${what}, ${theme}: ${id} at ${nodes
-                .map(({ target }) => target.join(' '))
-                .slice(0, 3)
-                .join(', ')}`,
-          ),
-      );
-    }
-  };
-  await page.goto(url);
-  await expect(page.getByRole('article').first()).toBeVisible();
-  await check('shelf');
-  await page.goto(`${url}/away`);
-  await check('put away');
-  await page.goto(`${url}/studio`);
-  await expect(page.getByRole('heading', { name: 'Studio' })).toBeVisible();
-  await check('studio');
-  for (const view of views) {
-    const response = await page.goto(`${url}/rigs/second-firing${view}`);
-    expect(response?.headers()['content-security-policy']).toMatch(POLICY);
-    await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
-    await check(view || 'loom');
-  }
-  await page.goto(`${url}/new/hybrid`);
-  await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
-  await check('new rig');
-  await page.goto(`${url}/rigs/second-firing`);
-  await page.locator('[data-item="device:interface"]').click();
-  await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();
-  await check('side sheet');
-  await page.keyboard.press('a');
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await check('add a device');
   return found;
 };
 
-for (const width of [1280, 900, 390])
-  test(`axe finds nothing serious on any view, ${width} px, light and dark`, async ({
-    browser,
+// Each worker takes the next half, so that none is left with all of them.
+test.describe.configure({ mode: 'parallel' });
+test.use({ colorScheme: 'light' });
+
+const middle = Math.ceil(VIEWS.length / 2);
+for (const [name, views] of [
+  ['the first half of the views', VIEWS.slice(0, middle)],
+  ['the rest of the views', VIEWS.slice(middle)],
+] as const)
+  test(`axe finds nothing serious on ${name}, wide and narrow, light and dark`, async ({
+    page,
     demo,
   }) => {
-    const page = await (
-      await browser.newContext({ colorScheme: 'light', viewport: { width, height: 800 } })
-    ).newPage();
-    const views = VIEWS.map(({ path }) => path).filter((path) => width > 700 || NARROW.has(path));
-    expect(await seriousOn(page, demo.url, views)).toEqual([]);
+    const found = complaintsOf(page);
+    for (const { path } of views) {
+      const response = await page.goto(`${demo.url}/rigs/second-firing${path}`);
+      expect(response?.headers()['content-security-policy']).toMatch(POLICY);
+      await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
+      found.push(...(await look(page, path || 'loom', NARROW.has(path) ? ALL : WIDE)));
+    }
+    expect(found).toEqual([]);
   });
+
+test('axe finds nothing serious on the shelf, a new rig and what opens over a rig, wide and narrow, light and dark', async ({
+  page,
+  demo: { url },
+}) => {
+  const found = complaintsOf(page);
+  await page.goto(url);
+  await expect(page.getByRole('article').first()).toBeVisible();
+  found.push(...(await look(page, 'shelf', ALL)));
+  await page.goto(`${url}/away`);
+  found.push(...(await look(page, 'put away', ALL)));
+  await page.goto(`${url}/studio`);
+  await expect(page.getByRole('heading', { name: 'Studio' })).toBeVisible();
+  found.push(...(await look(page, 'studio', ALL)));
+  await page.goto(`${url}/new/hybrid`);
+  await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
+  found.push(...(await look(page, 'new rig', ALL)));
+  await page.goto(`${url}/rigs/second-firing`);
+  await page.locator('[data-item="device:interface"]').click();
+  await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();
+  found.push(...(await look(page, 'side sheet', ALL)));
+  await page.keyboard.press('a');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  found.push(...(await look(page, 'add a device', ALL)));
+  expect(found).toEqual([]);
+});

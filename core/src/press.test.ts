@@ -43,9 +43,9 @@ describe('a remedy', () => {
   });
   // One finding of each rule on each rig; all of them, on more and larger rigs, are `npm run press`.
   const small = starts.filter(({ devices }) => Object.keys(devices).length < 60);
-  it('that is offered cures, on 20 random rigs', () => {
+  it('that is offered cures, on 10 random rigs', () => {
     let offered = 0;
-    for (let seed = 101; seed <= 120; seed++) {
+    for (let seed = 101; seed <= 110; seed++) {
       const analysis = analyse(randomRig(seed, small));
       const ofEachRule = new Map(analysis.findings.map((finding) => [finding.code, finding]));
       for (const finding of ofEachRule.values())
@@ -59,7 +59,7 @@ describe('a remedy', () => {
           ]).toEqual([seed, label, false]);
         }
     }
-    expect(offered).toBeGreaterThan(150);
+    expect(offered).toBeGreaterThan(70);
   });
   it('of a whole cause takes all its places away', () => {
     const analysis = analyse(demoRig('second-firing'));
