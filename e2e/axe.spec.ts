@@ -90,7 +90,7 @@ for (const [name, views] of [
     expect(found).toEqual([]);
   });
 
-test('axe finds nothing serious on the shelf, a new rig and what opens over a rig, wide and narrow, light and dark', async ({
+test('axe finds nothing serious on the shelf, a new rig and what opens over a rig, in both themes', async ({
   page,
   demo: { url },
 }) => {

@@ -1,3 +1,5 @@
+import { rigToJson } from '@echo-loom/core';
+import { workedPower } from '../demo/worked-power';
 import { expect, saved, test, verdict } from './application';
 import { make } from './made';
 
@@ -111,4 +113,40 @@ test('from an empty database: a circuit, an outlet and a strip, everything plugg
   await saved(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('article').filter({ hasText: 'of 12.8 A' })).toHaveCount(0);
+});
+
+test('the handbook’s figures of power stand on the screen, and a battery’s label is taken over', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(empty.url);
+  await page
+    .getByLabel('Rig file')
+    .first()
+    .setInputFiles({
+      name: 'worked.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(rigToJson(workedPower())),
+    });
+  await page.waitForURL(/\/rigs\//);
+  await page.getByRole('link', { name: 'Power', exact: true }).click();
+  const tree = page.getByRole('table', { name: 'What is drawn from where' });
+  await expect(tree.getByRole('row').filter({ hasText: 'Kitchen circuit' })).toContainText(
+    '16.0 of 20 A, 1920 W',
+  );
+  await expect(tree.getByRole('row').filter({ hasText: 'Supply that lasts' })).toContainText(
+    '77 min',
+  );
+  const batteries = page.getByRole('table', { name: 'Batteries for a long day' });
+  await expect(batteries.getByRole('row').last()).toHaveText(
+    /Camera 1, Camera 2, Camera 3.*135 min.*12.*10.*9/,
+  );
+  await page.getByLabel('Battery holds').fill('16.4');
+  await page.getByLabel('It feeds').fill('6.2');
+  await page.getByLabel('It feeds').press('Enter');
+  const label = page.getByRole('group', { name: 'A battery by its label' });
+  await expect(label).toContainText('16.4 Wh × 0.85 ÷ 6.2 W = 2.25 h');
+  await label.getByLabel('In', { exact: true }).selectOption('Camera 2');
+  await label.getByRole('button', { name: 'Take 135 min for Camera 2' }).click();
+  await saved(page);
 });

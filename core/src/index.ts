@@ -84,6 +84,7 @@ export {
   cableStock,
   type CableStock,
   cableWaysOf,
+  CHANGE_MIN,
   explainPlan,
   mainsRuns,
   type Planned,

@@ -1,12 +1,12 @@
 'use client';
 
 import { Box, Table, Text } from '@chakra-ui/react';
-import { type Analysis, type Dressing, DRESSINGS } from '@echo-loom/core';
+import { type Analysis, CHANGE_MIN, type Dressing, DRESSINGS } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
-import { CHANGE_MIN, type CableRow } from './rows';
+import type { CableRow } from './rows';
 
 const HELD = DRESSINGS.map((value) => ({ value, label: value }));
 const isDressing = (value: string): value is Dressing =>

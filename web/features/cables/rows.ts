@@ -31,13 +31,6 @@ export interface CableRow {
 
 const metres = (lengthM: number): string => `${lengthM.toFixed(2)} m`;
 
-/** What a later change of a cable costs, by how it is held. @unit min, typical */
-export const CHANGE_MIN: Readonly<Record<Dressing, number>> = {
-  loose: 2,
-  reopenable: 5,
-  fixed: 20,
-};
-
 const legsText = ({ route }: Planned): string =>
   route.legs
     .map(({ segment, what, lengthM }) => `${segment?.name ?? what} ${metres(lengthM)}`)

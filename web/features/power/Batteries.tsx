@@ -1,7 +1,18 @@
 'use client';
 
-import { Box, Text } from '@chakra-ui/react';
-import { type Analysis, batteriesFor, inOrder, isOnBattery } from '@echo-loom/core';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import {
+  type Analysis,
+  batteriesFor,
+  batteryHours,
+  type Device,
+  inOrder,
+  isOnBattery,
+} from '@echo-loom/core';
+import { useState } from 'react';
+import { useRigSession } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
 
 /** Slots of a charger, and how long a charge usually takes. @unit h */
@@ -12,6 +23,61 @@ interface Alike {
   readonly names: string[];
   readonly lastsMin: number;
 }
+
+/** Where a device that runs on its battery keeps how long that lasts; undefined where it does not. */
+const lastsPath = (device: Device): string | undefined =>
+  isOnBattery(device) && device.model.camera?.battery
+    ? 'camera.battery.lastsMin'
+    : device.model.battery && 'battery.lastsMin';
+
+/** How long a battery lasts by what is printed on it and on what it feeds, taken over by one device. */
+const FromLabel = ({ analysis }: { readonly analysis: Analysis }) => {
+  const { run } = useRigSession();
+  const [wh, setWh] = useState<number | null>(null);
+  const [w, setW] = useState<number | null>(null);
+  const onBatteries = inOrder(analysis.rig.devices).filter(([, device]) => lastsPath(device));
+  const [chosen, setChosen] = useState('');
+  const [deviceId, device] = onBatteries.find(([id]) => id === chosen) ?? onBatteries[0] ?? [];
+  const path = device && lastsPath(device);
+  const hours = wh === null || w === null ? null : batteryHours(wh, w);
+  return (
+    <Box role="group" aria-label="A battery by its label" mt="3" maxW="26rem">
+      <NumberField
+        label="Battery holds"
+        unit="Wh"
+        min={0.1}
+        max={5000}
+        value={wh}
+        onCommit={setWh}
+      />
+      <NumberField label="It feeds" unit="W" min={0.1} max={5000} value={w} onCommit={setW} />
+      <ChoiceField
+        label="In"
+        value={deviceId ?? ''}
+        options={onBatteries.map(([value, { name }]) => ({ value, label: name }))}
+        onChoose={setChosen}
+      />
+      {hours !== null && (
+        <Flex mt="1" gap="3" align="center" wrap="wrap">
+          <Text fontSize="sm">
+            {wh} Wh × 0.85 ÷ {w} W = {hours.toFixed(2)} h
+          </Text>
+          {deviceId !== undefined && path && (
+            <Button
+              size="xs"
+              variant="outline"
+              onClick={() =>
+                run({ type: 'setFigure', deviceId, path, value: Math.round(60 * hours) })
+              }
+            >
+              Take {Math.round(60 * hours)} min for {device.name}
+            </Button>
+          )}
+        </Flex>
+      )}
+    </Box>
+  );
+};
 
 /** Devices on their battery, those that last as long as each other together. */
 export const onBattery = ({ rig }: Analysis): Alike[] => {
@@ -67,6 +133,7 @@ export const Batteries = ({ analysis }: { readonly analysis: Analysis }) => {
       <Text fontSize="xs" color="ink.soft" mt="1">
         Each is run to empty and charged in {CHARGE_H} h; changing early needs fewer.
       </Text>
+      <FromLabel analysis={analysis} />
     </Box>
   );
 };

@@ -114,7 +114,10 @@ export const linesOf = (analysis: Analysis): Line[] => {
         w: circuit.w,
         va: circuit.va,
         a: circuit.a,
-        bears: `${figure(circuit.allowedA, 1)} of ${circuit.circuit.breakerA} A`,
+        bears: [
+          `${figure(circuit.allowedA, 1)} of ${circuit.circuit.breakerA} A`,
+          ...(volts === null ? [] : [`${figure(circuit.allowedA * volts)} W`]),
+        ].join(', '),
         isOver: circuit.a !== null && circuit.a > circuit.allowedA,
         isBold: true,
       },

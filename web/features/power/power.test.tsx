@@ -143,8 +143,19 @@ describe('batteries', () => {
     opened(demo('second-firing'), (now) => <Batteries analysis={now} />);
     expect(screen.getByRole('table', { name: 'Batteries for a long day' })).toBeTruthy();
     // 1.5 h each: six in eight hours without a charger, three with two slots.
-    const cells = [...(screen.getByText('Potter camera').closest('tr')?.cells ?? [])];
+    const cells = [...(screen.getByRole('rowheader', { name: /Potter camera/ }).closest('tr')?.cells ?? [])];
     expect(cells.slice(1).map(({ textContent }) => textContent)).toEqual(['90 min', '6', '3', '3']);
+  });
+  it('last by their label, and one device takes that over', async () => {
+    const { rig } = opened(demo('second-firing'), (now) => <Batteries analysis={now} />);
+    await type('Battery holds', '32.8');
+    await type('It feeds', '6.2');
+    await userEvent.selectOptions(screen.getByLabelText('In'), 'Kiln camera');
+    await userEvent.click(screen.getByRole('button', { name: 'Take 270 min for Kiln camera' }));
+    const lasts = Object.values(rig().devices)
+      .filter(({ name }) => name === 'Kiln camera')
+      .map(({ model }) => model.camera?.battery?.lastsMin ?? model.battery?.lastsMin);
+    expect(lasts).toEqual([270]);
   });
   it('are not spoken of where nothing runs on one', () => {
     opened(blankRig('None'), (analysis) => <Batteries analysis={analysis} />);

@@ -1,4 +1,5 @@
 import { type CableRun, entry, type Link, type Rig } from '../../rig';
+import type { Dressing } from '../../rig/links/schema';
 import { type CableId, STOCK_LENGTHS_M } from '../../rig/links/cables';
 import { bodyOf } from '../../catalogue/bodies';
 import type { Measured } from '../measure';
@@ -13,6 +14,13 @@ import { distance, segments, waysGraph } from './ways';
 
 /** Slack of a run, and the least of it at each end. @source handbook 5, Cables */
 export const SLACK = { share: 0.1, eachEndM: 0.3 } as const;
+
+/** What a later change of a cable costs, by how it is held. @unit min, typical */
+export const CHANGE_MIN: Readonly<Record<Dressing, number>> = {
+  loose: 2,
+  reopenable: 5,
+  fixed: 20,
+};
 
 /** A cable whose way is known. */
 export interface Planned {
