@@ -20,7 +20,7 @@ export const Circuits = ({ analysis }: { readonly analysis: Analysis }) => {
       )}
       {inOrder(circuits).map(([circuitId, { name, breakerA }]) => (
         <Flex key={circuitId} gap="3" align="center" mb="1">
-          <Box flex="1">
+          <Box flex="1" minW="10rem" maxW="20rem">
             <NameField
               hideLabel
               label={`Name of ${name}`}
@@ -30,18 +30,20 @@ export const Circuits = ({ analysis }: { readonly analysis: Analysis }) => {
               }
             />
           </Box>
-          <NumberField
-            inCell
-            label={`Breaker of ${name}`}
-            unit="A"
-            min={1}
-            max={400}
-            value={breakerA}
-            onCommit={(value) =>
-              value !== null &&
-              run({ type: 'changeCircuit', circuitId, circuit: { breakerA: value } })
-            }
-          />
+          <Box flex="none" w="6rem">
+            <NumberField
+              inCell
+              label={`Breaker of ${name}`}
+              unit="A"
+              min={1}
+              max={400}
+              value={breakerA}
+              onCommit={(value) =>
+                value !== null &&
+                run({ type: 'changeCircuit', circuitId, circuit: { breakerA: value } })
+              }
+            />
+          </Box>
           <Button
             size="xs"
             variant="outline"

@@ -143,7 +143,9 @@ describe('batteries', () => {
     opened(demo('second-firing'), (now) => <Batteries analysis={now} />);
     expect(screen.getByRole('table', { name: 'Batteries for a long day' })).toBeTruthy();
     // 1.5 h each: six in eight hours without a charger, three with two slots.
-    const cells = [...(screen.getByRole('rowheader', { name: /Potter camera/ }).closest('tr')?.cells ?? [])];
+    const cells = [
+      ...(screen.getByRole('rowheader', { name: /Potter camera/ }).closest('tr')?.cells ?? []),
+    ];
     expect(cells.slice(1).map(({ textContent }) => textContent)).toEqual(['90 min', '6', '3', '3']);
   });
   it('last by their label, and one device takes that over', async () => {

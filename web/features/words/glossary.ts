@@ -143,6 +143,12 @@ export const GLOSSARY: readonly Word[] = [
     says: 'The noise that a microphone and its preamp make themselves.',
   },
   {
+    term: 'hum loop',
+    says:
+      'Two devices joined by a signal cable and earthed in two places: the current of the ' +
+      'mains between them is heard as hum.',
+  },
+  {
     term: 'impedance',
     says:
       'What an input or an output resists a signal with. An input wants five to ten ' +
@@ -157,6 +163,12 @@ export const GLOSSARY: readonly Word[] = [
     term: 'interface',
     isListedOnly: true,
     says: 'Takes sound into a computer and out of it: preamps and converters in one box.',
+  },
+  {
+    term: 'inrush',
+    says:
+      'What a device draws in the moment it is switched on, many times what it draws later. ' +
+      'Several at once can trip a breaker.',
   },
   {
     term: 'interlaced',
@@ -201,6 +213,12 @@ export const GLOSSARY: readonly Word[] = [
     says:
       '48 V that an input sends up a microphone cable. Condensers and boosters run on' +
       ' it; a switch turns it on.',
+  },
+  {
+    term: 'power factor',
+    says:
+      'How much of the current a device draws becomes power. At 0.6 it loads cable and ' +
+      'breaker with 1.7 times its watts.',
   },
   {
     term: 'preamp',
@@ -291,5 +309,11 @@ export const GLOSSARY: readonly Word[] = [
   {
     term: 'uplink',
     says: 'What the line to the outside carries away, in megabits a second.',
+  },
+  {
+    term: 'UPS',
+    says:
+      'A supply with a battery that goes on when the mains fails, for as many minutes as ' +
+      'its battery and its load allow.',
   },
 ];
