@@ -155,6 +155,12 @@ export const GLOSSARY: readonly Word[] = [
       'times that of what feeds it.',
   },
   {
+    term: 'inrush',
+    says:
+      'What a device draws in the moment it is switched on, many times what it draws later. ' +
+      'Several at once can trip a breaker.',
+  },
+  {
     term: 'intercom',
     isListedOnly: true,
     says: 'How a crew talks among themselves, apart from the show.',
@@ -163,12 +169,6 @@ export const GLOSSARY: readonly Word[] = [
     term: 'interface',
     isListedOnly: true,
     says: 'Takes sound into a computer and out of it: preamps and converters in one box.',
-  },
-  {
-    term: 'inrush',
-    says:
-      'What a device draws in the moment it is switched on, many times what it draws later. ' +
-      'Several at once can trip a breaker.',
   },
   {
     term: 'interlaced',
