@@ -42,6 +42,7 @@ export { MAX_ORDER, entry, inOrder } from './order';
 export * from './people/schema';
 export * from './places/schema';
 export * from './power/schema';
+export * from './timing/schema';
 export * from './programme/schema';
 export * from './refusal';
 export { type Aside } from './aside';

@@ -58,6 +58,10 @@ export const refusals = {
     new Refusal(`There is no outlet, strip or supply "${id}"; it may have been removed.`),
   noLoad: (id: string) =>
     new Refusal(`There is nothing "${id}" on the mains; it may have been removed.`),
+  noKnownDelay: (id: string) =>
+    new Refusal(`There is no delay “${id}” that is known of a device; it may have been removed.`),
+  noOffset: (id: string) =>
+    new Refusal(`There is no measured offset “${id}”; it may have been removed.`),
   feedsItself: (name: string) =>
     new Refusal(`${name} would feed itself; plug it into an outlet or another strip.`),
   noSet: (id: string) =>

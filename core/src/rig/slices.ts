@@ -17,6 +17,7 @@ import * as sets from './sets';
 import * as shell from './shell';
 import type { Slice } from './slice';
 import * as supports from './supports';
+import * as timing from './timing';
 import * as title from './title';
 import * as ways from './ways';
 
@@ -37,6 +38,7 @@ const SLICES = {
   links,
   cabling,
   power,
+  timing,
   hands,
   programme,
   reminders,

@@ -140,8 +140,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 11', '"version": 12'),
-      /^version: this file is of version 12/,
+      nightTide.replace('"version": 12', '"version": 13'),
+      /^version: this file is of version 13/,
     ],
     [
       'a shot of a camera that is not there',
@@ -153,8 +153,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 11', '"version": 0'),
-      /^version: expected a version from 1 to 11/,
+      nightTide.replace('"version": 12', '"version": 0'),
+      /^version: expected a version from 1 to 12/,
     ],
     [
       'a resistance of the wrong kind',
@@ -253,6 +253,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 11 } },
+      properties: { version: { const: 12 } },
     }));
 });

@@ -264,6 +264,17 @@ const cablesAndMains = (rig: Branch): Branch => ({
   ...POWER_10,
 });
 
+/** What version 12 asks of time, where version 11 said nothing; frozen. */
+const TIMING_11 = {
+  timeRules: { earlyMs: 40, lateMs: 60 },
+  delays: {},
+  knownDelays: {},
+  offsets: {},
+};
+
+/** Version 11 knew nothing of time but what a model brings. */
+const timeIsKept = (rig: Branch): Branch => ({ ...rig, version: 12, ...TIMING_11 });
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -280,6 +291,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   8: noiseSaysHowRead,
   9: findingsArePutAside,
   10: cablesAndMains,
+  11: timeIsKept,
 };
 
 /**
