@@ -9,6 +9,7 @@ export const AREAS = {
   stands: 'Stands and desks',
   cables: 'Cables',
   power: 'Power',
+  time: 'Time',
 } as const;
 
 /** `sound` */

@@ -1,6 +1,7 @@
 import { CABLES_RULES } from './cables';
 import { PLACE_RULES } from './place';
 import { POWER_RULES } from './power';
+import { TIME_RULES } from './time';
 import { STANDS_RULES } from './stands';
 import { cannotHear } from './brief/cannot-hear';
 import { cannotSee } from './brief/cannot-see';
@@ -266,6 +267,7 @@ export const RULES: readonly Rule[] = [
   ...STANDS_RULES,
   ...CABLES_RULES,
   ...POWER_RULES,
+  ...TIME_RULES,
   unseen,
   unheard,
   cannotHear,

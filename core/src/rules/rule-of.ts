@@ -38,6 +38,7 @@ export const placeRule = ruleOf('place');
 const standsRule = ruleOf('stands');
 export const cableRule = ruleOf('cables');
 export const powerRule = ruleOf('power');
+const timeRule = ruleOf('time');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {
@@ -161,6 +162,8 @@ export const eachStandsRule = eachRuleOf(standsRule);
 export const eachCableRule = eachRuleOf(cableRule);
 /** A rule that judges each of several circuits, strips, supplies or devices on them. */
 export const eachPowerRule = eachRuleOf(powerRule);
+/** A rule of time, judged one by one. */
+export const eachTimeRule = eachRuleOf(timeRule);
 
 /** A rule that judges each microphone in its room. */
 export const microphoneRule = (

@@ -6,7 +6,8 @@ import type { SimpleCommand } from '../../rig';
 
 /**
  * Which delay to set to what, for every place where sound and picture meet at once: one linear programme
- * in whole steps that makes the largest offset as small as it can be, and sets no more than that needs.
+ * that makes the largest offset as small as it can be, and sets no more than that needs. Its answer is
+ * brought onto the steps of the devices; what is left is told beside the least that any setting leaves.
  * Milliseconds; sound late is positive.
  */
 
@@ -46,9 +47,7 @@ interface Row {
  * The largest offset comes first, then all of them together, then how much is set. What no delay reaches
  * keeps nothing else from being set.
  */
-const WEIGHT = { worst: 1, each: 1e-3, set: 1e-6 } as const;
-/** A branch is not followed for ever; what it found until then is good, and its bound is said. */
-const MOST_BRANCHES = 4096;
+const WEIGHT = { worst: 1000, each: 1, set: 1e-3 } as const;
 
 const rowOf = (pair: Pair, at: ReadonlyMap<string, number>, all: readonly Knob[]): Row => {
   const signs = new Map<number, number>();
@@ -110,23 +109,23 @@ const distinct = (rows: readonly Row[]): Row[] => [
   ).values(),
 ];
 
-/** @param inSteps whether every delay is a whole number of its steps */
-const programme = (rows: readonly Row[], all: readonly Knob[], inSteps: boolean): number[] => {
+/** The best setting of all, between steps too. @returns ms by delay */
+const programme = (rows: readonly Row[], all: readonly Knob[]): number[] => {
   const used = oneOfEach(rows, all);
   const constraints = new Map<string, { max: number }>();
   const variables = new Map<string, Map<string, number>>([
     ['worst', new Map([['cost', WEIGHT.worst]])],
-    ...all.map(({ stepMs }, index): [string, Map<string, number>] => [
+    ...all.map((_, index): [string, Map<string, number>] => [
       `knob ${index}`,
       new Map([
-        ['cost', WEIGHT.set * stepMs],
+        ['cost', WEIGHT.set],
         [`most ${index}`, 1],
       ]),
     ]),
   ]);
-  for (const [index, { mostMs, stepMs }] of all.entries())
+  for (const [index, { mostMs }] of all.entries())
     constraints.set(`most ${index}`, {
-      max: used.has(index) ? Math.floor(mostMs / stepMs + 1e-9) : 0,
+      max: used.has(index) ? mostMs : 0,
     });
   for (const [row, { baseMs, by }] of rows.entries()) {
     const off = new Map([
@@ -142,26 +141,70 @@ const programme = (rows: readonly Row[], all: readonly Knob[], inSteps: boolean)
     ] as const) {
       constraints.set(name, { max: -sign * baseMs });
       off.set(name, -1);
-      for (const [index, effect] of by)
-        variables.get(`knob ${index}`)?.set(name, sign * effect * (all[index]?.stepMs ?? 0));
+      for (const [index, effect] of by) variables.get(`knob ${index}`)?.set(name, sign * effect);
     }
   }
-  const { variables: found } = solve(
-    {
-      direction: 'minimize',
-      objective: 'cost',
-      constraints,
-      variables,
-      integers: inSteps ? all.map((_, index) => `knob ${index}`) : [],
-    },
-    { maxIterations: MOST_BRANCHES, timeout: Infinity },
-  );
-  const steps = new Map(found);
-  return all.map(({ stepMs }, index) => {
-    const count = steps.get(`knob ${index}`) ?? 0;
-    // Steps of a tenth add up to what reads as a tenth.
-    return inSteps ? Number((Math.round(count) * stepMs).toFixed(6)) : count * stepMs;
+  const { variables: found } = solve({
+    direction: 'minimize',
+    objective: 'cost',
+    constraints,
+    variables,
   });
+  const ms = new Map(found);
+  return all.map((_, index) => ms.get(`knob ${index}`) ?? 0);
+};
+
+/** Steps of a tenth add up to what reads as a tenth. */
+const onStep = (ms: number, stepMs: number): number =>
+  Number((Math.round(ms / stepMs) * stepMs).toFixed(6));
+
+/** A delay moved by so many of its steps. @returns null where it does not go so far */
+const moved = (
+  ms: readonly number[],
+  all: readonly Knob[],
+  changes: readonly (readonly [index: number, steps: number])[],
+): number[] | null => {
+  const next = [...ms];
+  for (const [index, steps] of changes) {
+    const { stepMs = 0, mostMs = 0 } = all[index] ?? {};
+    const to = onStep((next[index] ?? 0) + steps * stepMs, stepMs);
+    if (to < 0 || to > mostMs + 1e-9) return null;
+    next[index] = to;
+  }
+  return next;
+};
+
+/** On the nearest steps, then one or two delays at a time by a step, for as long as that helps. */
+const inSteps = (
+  rows: readonly Row[],
+  all: readonly Knob[],
+  smooth: readonly number[],
+): number[] => {
+  const used = [...oneOfEach(rows, all)];
+  const moves = used.flatMap((one) => [
+    [[one, 1] as const],
+    [[one, -1] as const],
+    ...used
+      .filter((other) => other > one)
+      .flatMap((other) =>
+        [1, -1].flatMap((by) => [1, -1].map((too) => [[one, by] as const, [other, too] as const])),
+      ),
+  ]);
+  let best = smooth.map((ms, index) => {
+    const { stepMs = 1, mostMs = 0 } = all[index] ?? {};
+    const rounded = onStep(ms, stepMs);
+    return rounded > mostMs ? onStep(rounded - stepMs, stepMs) : rounded;
+  });
+  for (let cost = costOf(rows, best); ;) {
+    let better: number[] | null = null;
+    for (const changes of moves) {
+      const next = moved(best, all, changes);
+      const then = next ? costOf(rows, next) : Infinity;
+      if (then < cost - 1e-9) [better, cost] = [next, then];
+    }
+    if (!better) return best;
+    best = better;
+  }
 };
 
 /**
@@ -183,12 +226,8 @@ export const solveTiming = (
   const rows = reckoned.map((pair) => rowOf(pair, at, all));
   const unlike = distinct(rows);
   const now = all.map(({ ms }) => ms);
-  const smooth = programme(unlike, all, false);
-  const stepped = programme(unlike, all, true);
-  // Where branching came to an end without a setting, what stands may be better than nothing at all.
-  const best = [stepped, now].reduce((one, other) =>
-    costOf(unlike, other) < costOf(unlike, one) - 1e-9 ? other : one,
-  );
+  const smooth = programme(unlike, all);
+  const best = inSteps(unlike, all, smooth);
   return {
     sets: all.map((knob, index) => ({ knob, ms: best[index] ?? 0 })),
     pairs: reckoned.map((pair, index) => {

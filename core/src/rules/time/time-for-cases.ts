@@ -1,4 +1,5 @@
-import { type Rig, RigDraft } from '@echo-loom/core';
+import { RigDraft } from '../../catalogue/draft';
+import { apply, type Command, type Rig } from '../../rig';
 
 type Known = readonly [deviceId: string, routeId: string | null, ms: number];
 
@@ -17,7 +18,9 @@ const KNOWN: readonly Known[] = [
  * one and a capture device of 50 ms; its sound by an interface into the computer, and direct into the
  * switcher, which a recorder keeps.
  */
-export const workedTime = (): Rig => {
+export const workedTime = (): Rig => workedTimeDraft().build();
+
+export const workedTimeDraft = (): RigDraft => {
   const draft = new RigDraft('Worked time')
     .person('host', 'Host')
     .device('camera', 'camera-camcorder', {
@@ -46,5 +49,9 @@ export const workedTime = (): Rig => {
       knownDelay: { deviceId, routeId, ms, spreadMs: 0, by: 'data sheet', on: null, heldWhile: '' },
     }),
   );
-  return draft.build();
+  return draft;
 };
+
+/** A rig after edits. */
+export const done = (rig: Rig, ...commands: readonly Command[]): Rig =>
+  commands.reduce<Rig>((now, command) => apply(now, command), rig);
