@@ -36,6 +36,7 @@ describe('the demo, the starting points and the catalogue', () => {
       'sound.outputs-short',
       'stands.arm-weak',
       'stands.desk-height',
+      'time.sound-early',
     ]);
     expect(findings.filter(({ level }) => level === 'stop').map(({ code }) => code)).toEqual([
       'computer.reach',

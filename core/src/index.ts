@@ -107,6 +107,17 @@ export {
   upsMinutes,
   usbFeeds,
 } from './passes/power';
+export {
+  type Arriving,
+  type DelayKnob,
+  knobKey,
+  knobs,
+  type Meeting,
+  meetings,
+  type Pair,
+  type Step,
+} from './passes/time';
+export { type DelaySet, setsOf, solveTiming, timingFix, type TimingSolution } from './solve/timing';
 export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,

@@ -11,6 +11,7 @@ import {
   inOrder,
 } from '../rig';
 import { placeAll, zooms } from '../solve/placing/place';
+import { setsOf, solveTiming } from '../solve/timing';
 import type { Answers } from './answers';
 import { BEGINNINGS, type Beginning } from './rooms';
 import { settle } from './settle';
@@ -60,6 +61,13 @@ const isCrowded = ({ causes }: Analysis): boolean =>
 const withGains = (analysis: Analysis): Analysis =>
   done(analysis, 'Set every gain.', setForAll(analysis).commands);
 
+/** Every delay so that sound and picture meet. */
+export const withDelays = (analysis: Analysis): Analysis => {
+  const solution = solveTiming(analysis);
+  const commands = solution ? setsOf(solution) : [];
+  return commands.length === 0 ? analysis : done(analysis, 'Set every delay.', commands);
+};
+
 /** A lens cannot be opened wider than it is. @param widest its f-number */
 const openedTo = (rig: Rig, deviceId: string, widest: number): SimpleCommand[] => {
   const device = entry(rig.devices, deviceId);
@@ -101,11 +109,11 @@ export const withLenses = (analysis: Analysis): Analysis => {
 };
 
 /**
- * Places, gains, and whatever remedies stops and warnings still want.
+ * Places, gains, delays, and whatever remedies stops and warnings still want.
  * @param onProgress of placing, which takes longest
  */
 export const finish = (
   rig: Rig,
   { usualRoom }: Pick<Answers, 'usualRoom'>,
   onProgress: Progress,
-): Analysis => settle(withGains(inRoom(rig, usualRoom, onProgress)));
+): Analysis => settle(withDelays(withGains(inRoom(rig, usualRoom, onProgress))));

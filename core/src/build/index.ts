@@ -2,7 +2,7 @@ import type { Progress } from '../edits/gain/set';
 import type { Mains, Rig } from '../rig';
 import type { Answers } from './answers';
 import { cheapen } from './cheaper';
-import { finish, withLenses } from './finish';
+import { finish, withDelays, withLenses } from './finish';
 import { CannotBuild, type Unmet } from './plan';
 import { leftOver } from './unmet';
 import { wired } from './wire';
@@ -43,7 +43,9 @@ export const build = (
   try {
     const { rig, unmet } = wired(answers, mains);
     const finished = finish(rig, answers, within(PARTS.wired, PARTS.placed));
-    const made = cheapen(finished, withLenses, within(PARTS.settled, 100));
+    const cheaper = cheapen(finished, withLenses, within(PARTS.settled, 100));
+    // A cheaper class may be slower, and more may be taken in than before.
+    const made = withDelays(cheaper);
     return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {
     if (error instanceof CannotBuild) return { ok: false, why: error.message };

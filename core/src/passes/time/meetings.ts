@@ -13,11 +13,11 @@ export interface Arriving {
   readonly sourceIds: readonly string[];
   readonly steps: readonly Step[];
   /** Delays that could be set on the way */
-  readonly knobs: readonly Knob[];
+  readonly knobs: readonly DelayKnob[];
 }
 
 /** A delay that can be set at a socket which sound or picture goes through on its way to a meeting. */
-export interface Knob {
+export interface DelayKnob {
   readonly deviceId: string;
   readonly portId: string;
   readonly signal: Signal;
@@ -31,7 +31,8 @@ export const knobKey = ({
   deviceId,
   portId,
   signal,
-}: Pick<Knob, 'deviceId' | 'portId' | 'signal'>): string => `${deviceId}|at ${portId}|${signal}`;
+}: Pick<DelayKnob, 'deviceId' | 'portId' | 'signal'>): string =>
+  `${deviceId}|at ${portId}|${signal}`;
 
 /** One way of sound and one of picture at one place. */
 export interface Pair {
@@ -102,9 +103,9 @@ const firstOf = (stage: Stage): Stage => {
 };
 
 /** Every step of a thread that takes time, or may, from what happens to its end, and what could be set. */
-const wayOf = (measured: Measured, thread: Thread): { steps: Step[]; knobs: Knob[] } => {
+const wayOf = (measured: Measured, thread: Thread): { steps: Step[]; knobs: DelayKnob[] } => {
   const steps: Step[] = [];
-  const passed: Knob[] = [];
+  const passed: DelayKnob[] = [];
   for (let stage: Stage | null = thread.last; stage; stage = stage.parent) {
     const { at, signal } = stage;
     const set = setStep(measured, stage);
@@ -160,13 +161,16 @@ const sum = (steps: readonly Step[], of: 'ms' | 'leastMs' | 'mostMs'): number =>
   steps.reduce((total, step) => total + (step.ms === null ? 0 : (step[of] ?? 0)), 0);
 
 /** Steps in words: what a measurement rests on. Delays set on purpose are known and left out. */
-const words = (measured: Measured, steps: readonly Step[]): string =>
+const words = (measured: Measured, steps: readonly Step[], { sourceIds }: Arriving): string =>
   steps
     .filter(({ by }) => by !== 'set')
-    .map(
-      ({ deviceId, ms }) =>
-        `${entry(measured.rig.devices, deviceId)?.name ?? deviceId} ${ms === null ? '?' : ms.toFixed(2)}`,
-    )
+    .map(({ deviceId, ms }) => {
+      // Which of several alike stands for them all says nothing.
+      const name = sourceIds.includes(deviceId)
+        ? 'source'
+        : (entry(measured.rig.devices, deviceId)?.name ?? deviceId);
+      return `${name} ${ms === null ? '?' : ms.toFixed(2)}`;
+    })
     .join(', ');
 
 const ofSet = (steps: readonly Step[]): number =>
@@ -185,7 +189,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
   const unknown = [...ofSound, ...ofPicture].filter(({ ms }) => ms === null);
   const setMs = ofSet(ofSound) - ofSet(ofPicture);
   const predictedMs = unknown.length > 0 ? null : sum(ofSound, 'ms') - sum(ofPicture, 'ms');
-  const heldWhile = `${words(measured, ofSound)} / ${words(measured, ofPicture)}`;
+  const heldWhile = `${words(measured, ofSound, sound)} / ${words(measured, ofPicture, picture)}`;
   const found = Object.values(measured.rig.offsets)
     .filter(
       (offset) =>
@@ -245,8 +249,8 @@ export const meetings = pass('meetings', (measured): readonly Meeting[] => {
 });
 
 /** Every delay that could be set on the way to a meeting. */
-export const knobs = pass('knobs', (measured): readonly Knob[] => {
-  const found = new Map<string, Knob>();
+export const knobs = pass('knobs', (measured): readonly DelayKnob[] => {
+  const found = new Map<string, DelayKnob>();
   for (const { sounds, pictures } of meetings(measured))
     for (const { knobs: passed } of [...sounds, ...pictures])
       for (const knob of passed) found.set(knobKey(knob), knob);

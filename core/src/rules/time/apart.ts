@@ -93,12 +93,18 @@ export const soundLate = eachTimeRule<Meeting>(
 /** Beyond half a frame at 25 a cut shows in the lips. @unit ms */
 const CUT_MS = 20;
 
-/** The fastest and the slowest picture beside one and the same sound. */
+/** The fastest and the slowest picture beside one and the same sound, where they are farthest apart. */
 const extremes = (meeting: Meeting): readonly [fast: Known, slow: Known] | null => {
-  const beside = reckoned(meeting).filter(({ sound }) => sound === meeting.sounds[0]);
-  const sorted = beside.sort((a, b) => b.offsetMs - a.offsetMs);
-  const [fast, slow] = [sorted[0], sorted.at(-1)];
-  return fast && slow && fast !== slow ? [fast, slow] : null;
+  let widest: readonly [Known, Known] | null = null;
+  const all = reckoned(meeting);
+  for (const one of meeting.sounds) {
+    const sorted = all.filter(({ sound }) => sound === one).sort((a, b) => b.offsetMs - a.offsetMs);
+    const [fast, slow] = [sorted[0], sorted.at(-1)];
+    if (!fast || !slow || fast === slow) continue;
+    if (!widest || fast.offsetMs - slow.offsetMs > widest[0].offsetMs - widest[1].offsetMs)
+      widest = [fast, slow];
+  }
+  return widest;
 };
 
 export const camerasApart = eachTimeRule<Meeting>(

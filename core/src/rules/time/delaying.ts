@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
-import { type Knob, knobKey, type Meeting, type Pair } from '../../passes/time';
+import { type DelayKnob, knobKey, type Meeting, type Pair } from '../../passes/time';
 import type { SimpleCommand, TimeRules } from '../../rig';
 import { batchFix } from '../rule-of';
 
@@ -15,20 +15,20 @@ export const beyondMs = (offsetMs: number, { earlyMs, lateMs }: TimeRules): numb
   Math.max(0, -earlyMs - offsetMs, offsetMs - lateMs);
 
 /** What a socket's delay should become so that what passes it lies evenly round nothing. */
-const centred = (knob: Knob, offsets: readonly number[]): number => {
+const centred = (knob: DelayKnob, offsets: readonly number[]): number => {
   const middle = (Math.max(...offsets) + Math.min(...offsets)) / 2;
   const steps = Math.round((knob.ms - middle) / knob.stepMs);
   const ms = Math.min(Math.max(0, steps * knob.stepMs), knob.mostMs);
   return Number(ms.toFixed(6));
 };
 
-const passes = (knobs: readonly Knob[], knob: Knob): boolean =>
+const passes = (knobs: readonly DelayKnob[], knob: DelayKnob): boolean =>
   knobs.some((other) => knobKey(other) === knobKey(knob));
 
 /** A device's delays of sound set so that one place comes right; null where they cannot do that. */
 const byDevice = (measured: Measured, meeting: Meeting, deviceId: string): Fix | null => {
   const pairs = reckoned(meeting);
-  const own = new Map<string, Knob>();
+  const own = new Map<string, DelayKnob>();
   for (const { sound } of pairs)
     // One after the other in a device would add up: the first of each way is enough.
     for (const knob of sound.knobs.filter((one) => one.deviceId === deviceId).slice(0, 1))
@@ -57,8 +57,8 @@ const byDevice = (measured: Measured, meeting: Meeting, deviceId: string): Fix |
   );
   const { timeRules } = measured.rig;
   const moved = changes.filter(({ byMs }) => Math.abs(byMs) > 1e-9);
-  const [first] = moved;
-  if (!first || after.some((offsetMs) => beyondMs(offsetMs, timeRules) > 0)) return null;
+  if (moved.length === 0 || after.some((offsetMs) => beyondMs(offsetMs, timeRules) > 0))
+    return null;
   const commands = moved.map(({ knob: { portId, signal }, ms }): SimpleCommand => ({
     type: 'setDelay',
     deviceId,
@@ -67,7 +67,8 @@ const byDevice = (measured: Measured, meeting: Meeting, deviceId: string): Fix |
     ms: ms > 0 ? ms : null,
   }));
   const { name } = measured.device({ id: deviceId });
-  return batchFix(`Delay sound at ${name} by ${Number(first.ms.toFixed(1))} ms`, commands);
+  const figures = [...new Set(moved.map(({ ms }) => Number(ms.toFixed(1))))];
+  return batchFix(`Delay sound at ${name} by ${figures.join(' and ')} ms`, commands);
 };
 
 /** Every device on the way of sound to a place that can put it right alone, the nearest to the place first. */

@@ -1,5 +1,5 @@
 import { knownKey, type Meeting, meetings, type Pair, type Step } from '../../passes/time';
-import { entry, inOrder, type KnownDelay } from '../../rig';
+import { entry, inOrder, type KnownDelay, type TimeRules } from '../../rig';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
 import { beyondMs, reckoned } from './delaying';
@@ -220,7 +220,7 @@ export const knownIdle = eachTimeRule<Idle>(
 /** Limits beyond which people notice. @unit ms @source ITU-R BT.1359, sound early and late */
 const NOTICED = { earlyMs: 45, lateMs: 125 } as const;
 
-export const limitsWide = eachTimeRule<{ readonly earlyMs: number; readonly lateMs: number }>(
+export const limitsWide = eachTimeRule<TimeRules>(
   'time.limits-wide',
   {
     looksFor: 'House limits of sync beyond what people notice.',

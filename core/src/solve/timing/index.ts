@@ -1,7 +1,7 @@
 import { solve } from 'yalps';
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
-import { type Knob, knobKey, type Pair, knobs, meetings } from '../../passes/time';
+import { type DelayKnob, knobKey, type Pair, knobs, meetings } from '../../passes/time';
 import type { SimpleCommand } from '../../rig';
 
 /**
@@ -13,7 +13,7 @@ import type { SimpleCommand } from '../../rig';
 
 /** A delay as it should stand. */
 export interface DelaySet {
-  readonly knob: Knob;
+  readonly knob: DelayKnob;
   readonly ms: number;
 }
 
@@ -49,7 +49,7 @@ interface Row {
  */
 const WEIGHT = { worst: 1000, each: 1, set: 1e-3 } as const;
 
-const rowOf = (pair: Pair, at: ReadonlyMap<string, number>, all: readonly Knob[]): Row => {
+const rowOf = (pair: Pair, at: ReadonlyMap<string, number>, all: readonly DelayKnob[]): Row => {
   const signs = new Map<number, number>();
   for (const [list, sign] of [
     [pair.sound.knobs, 1],
@@ -87,7 +87,7 @@ const costOf = (rows: readonly Row[], ms: readonly number[]): number =>
  * Of delays one after the other, which do the same to every pair, one is set: the finest, and of those the
  * one that reaches farthest.
  */
-const oneOfEach = (rows: readonly Row[], all: readonly Knob[]): ReadonlySet<number> => {
+const oneOfEach = (rows: readonly Row[], all: readonly DelayKnob[]): ReadonlySet<number> => {
   const best = new Map<string, number>();
   for (const [index, knob] of all.entries()) {
     const does = rows.map(({ by }) => by.find(([other]) => other === index)?.[1] ?? 0).join(',');
@@ -110,7 +110,7 @@ const distinct = (rows: readonly Row[]): Row[] => [
 ];
 
 /** The best setting of all, between steps too. @returns ms by delay */
-const programme = (rows: readonly Row[], all: readonly Knob[]): number[] => {
+const programme = (rows: readonly Row[], all: readonly DelayKnob[]): number[] => {
   const used = oneOfEach(rows, all);
   const constraints = new Map<string, { max: number }>();
   const variables = new Map<string, Map<string, number>>([
@@ -161,7 +161,7 @@ const onStep = (ms: number, stepMs: number): number =>
 /** A delay moved by so many of its steps. @returns null where it does not go so far */
 const moved = (
   ms: readonly number[],
-  all: readonly Knob[],
+  all: readonly DelayKnob[],
   changes: readonly (readonly [index: number, steps: number])[],
 ): number[] | null => {
   const next = [...ms];
@@ -177,7 +177,7 @@ const moved = (
 /** On the nearest steps, then one or two delays at a time by a step, for as long as that helps. */
 const inSteps = (
   rows: readonly Row[],
-  all: readonly Knob[],
+  all: readonly DelayKnob[],
   smooth: readonly number[],
 ): number[] => {
   const used = [...oneOfEach(rows, all)];
