@@ -7,6 +7,7 @@ import type { Spare } from '../passes/spare';
 import type { Sum } from '../passes/sum';
 import type { Prediction } from '../predict/predict';
 import type { Command } from '../rig';
+import type { TimeReport } from './time';
 
 /** An analysis as plain JSON, for programs. */
 export interface Report {
@@ -165,6 +166,8 @@ export interface Report {
     readonly share: number | null;
   }[];
   /** What is drawn, at most: W, VA, A (null where the mains is not known) */
+  /** Where sound and picture meet */
+  readonly time: TimeReport;
   readonly power: {
     readonly circuits: readonly {
       readonly id: string;

@@ -29,6 +29,7 @@ import { formatName } from '../units';
 import type { Report } from './form';
 import { roomReport, shotReport, stageReport } from './parts';
 import { supportReport, viewReport } from './place';
+import { timeReport } from './time';
 import { cableReport, powerReport, wayReport } from './wires';
 
 /**
@@ -148,6 +149,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   cables: cablePlans(analysis).map(cableReport),
   cableWays: wayReport(analysis),
   power: powerReport(analysis),
+  time: timeReport(analysis),
   microphones: microphonesInRoom(analysis).map((microphone) => {
     const {
       node,

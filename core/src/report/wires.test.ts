@@ -1,3 +1,4 @@
+import { workedTime } from '../rules/time/time-for-cases';
 import { analyse } from '../analyse';
 import { demoRig } from '../rules/demo-for-cases';
 import { RigDraft } from '../catalogue/draft';
@@ -5,7 +6,7 @@ import { rectangle } from '../rig';
 import { report } from './index';
 
 /** The handbook's worked figures, as `bin/loom analyse --json` tells them. @source handbook 5 */
-describe('cables and mains as plain JSON', () => {
+describe('cables, mains and time as plain JSON', () => {
   it('tells worked E: 6.05, 0.605, 0.50 and 7.155 m, sold as 7.5', () => {
     const rig = new RigDraft('Worked E')
       .do({ type: 'drawRoom', room: { corners: rectangle(8, 5), heightM: 2.6 } })
@@ -42,5 +43,27 @@ describe('cables and mains as plain JSON', () => {
       'Way out',
     ]);
     expect(cableWays.find(({ id }) => id === 'bench-run')?.cables).toBeGreaterThan(5);
+  });
+  it('tells worked D, and what to set', () => {
+    const { time } = report(analyse(workedTime()), { predictions: false });
+    const offsets = time.places.flatMap(({ placeId, pairs }) =>
+      pairs.map(({ offsetMs, by, unknown }) => [
+        placeId,
+        offsetMs === null ? null : offsetMs.toFixed(2),
+        by,
+        unknown,
+      ]),
+    );
+    expect(offsets).toEqual(
+      expect.arrayContaining([
+        ['stream', '-143.77', 'predicted', []],
+        ['recorder', '-99.60', 'predicted', []],
+        ['stream', null, 'predicted', ['capture']],
+      ]),
+    );
+    expect(time.solution?.set.map(({ deviceId, ms }) => [deviceId, ms])).toEqual([
+      ['switcher', 100],
+      ['computer', 143.8],
+    ]);
   });
 });

@@ -12,6 +12,8 @@ import { knownStep, routeStep, setStep, type Step } from './step';
 export interface Arriving {
   readonly sourceIds: readonly string[];
   readonly steps: readonly Step[];
+  /** A frame of the picture as it arrives; null for sound, and where the format is not known */
+  readonly frameMs: number | null;
   /** Delays that could be set on the way */
   readonly knobs: readonly DelayKnob[];
 }
@@ -137,6 +139,11 @@ const isLive = ({ signal, source }: Thread): boolean =>
     ? sourceFrames(source.device.model) !== null
     : source.port.emits?.sound?.type === 'microphone';
 
+const frameOf = (measured: Measured, { signal, last }: Thread): number | null => {
+  const format = signal === 'picture' ? measured.picture[last.index]?.format : null;
+  return format ? 1000 / framesPerSecond(format) : null;
+};
+
 /** Sources whose ways read the same come to a place together, however many there are. */
 const together = (measured: Measured, threads: readonly Thread[]): Arriving[] => {
   const groups = new Map<string, Arriving & { sourceIds: string[] }>();
@@ -151,7 +158,8 @@ const together = (measured: Measured, threads: readonly Thread[]): Arriving[] =>
       ...way.knobs.map(knobKey),
     ].join(', ');
     const known = groups.get(key);
-    if (!known) groups.set(key, { sourceIds: [sourceId], ...way });
+    if (!known)
+      groups.set(key, { sourceIds: [sourceId], ...way, frameMs: frameOf(measured, thread) });
     else if (!known.sourceIds.includes(sourceId)) known.sourceIds.push(sourceId);
   }
   return [...groups.values()];
