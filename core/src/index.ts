@@ -115,7 +115,7 @@ export {
   type Meeting,
   meetings,
   type Pair,
-  type Step,
+  type DelayStep,
 } from './passes/time';
 export { type DelaySet, setsOf, solveTiming, timingFix, type TimingSolution } from './solve/timing';
 export { SIZES, type Size } from './passes/picture/size';

@@ -34,10 +34,13 @@ import {
   remediesFor,
   setForAll,
   setForVoice,
+  setsOf,
   type SimpleCommand,
   type Size,
   type SizeStudy,
+  solveTiming,
   studySize,
+  type TimingSolution,
   together,
   type Together,
   type Verdict,
@@ -52,6 +55,12 @@ export interface Offer {
   /** What it adds to what is to be paid */
   readonly cost: number;
 }
+
+/** Delays for all places at once, and what they would come to. Milliseconds. */
+export type TimingAnswer = Pick<
+  TimingSolution,
+  'worstBeforeMs' | 'worstMs' | 'boundMs' | 'unknown'
+> & { readonly commands: readonly SimpleCommand[]; readonly tried: Tried | null };
 
 /** What an edit comes to. */
 export interface Tried {
@@ -162,6 +171,23 @@ export class EngineTasks {
     return (
       found && { ...found, tried: found.commands.length > 0 ? this.tried(found.commands) : null }
     );
+  }
+
+  /** Every delay set for all places at once; null where nothing that can be reckoned meets. */
+  timing(): TimingAnswer | null {
+    const present = this.present();
+    const solution = solveTiming(present);
+    if (!solution) return null;
+    const { worstBeforeMs, worstMs, boundMs, unknown } = solution;
+    const commands = setsOf(solution);
+    return {
+      worstBeforeMs,
+      worstMs,
+      boundMs,
+      unknown,
+      commands,
+      tried: commands.length > 0 ? this.tried(commands) : null,
+    };
   }
 
   /** What an edit would come to, without making it; null where it is refused. */

@@ -19,7 +19,7 @@ export interface TimeReport {
       readonly unknown: readonly string[];
     }[];
   }[];
-  /** Every delay that should be changed so that all places are as near as they can be; null where nothing can be reckoned */
+  /** Every delay that should be changed for all places at once; null where nothing can be reckoned */
   readonly solution: {
     readonly worstBeforeMs: number;
     readonly worstMs: number;

@@ -33,6 +33,7 @@ export const GROUPS: readonly Group[] = [
       { name: 'Picture', path: '/picture', marks: ['picture', 'computer'] },
       { name: 'Sound', path: '/sound', marks: ['sound'] },
       { name: 'Gain', path: '/gain', marks: ['sound'] },
+      { name: 'Time', path: '/time', marks: ['time'] },
       { name: 'Monitoring', path: '/monitoring' },
       { name: 'Panel', path: '/panel' },
     ],

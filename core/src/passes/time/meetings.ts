@@ -4,14 +4,14 @@ import { entry, numberSetting, type Offset } from '../../rig';
 import { framesPerSecond, soundMps } from '../../units';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { knownStep, routeStep, setStep, type Step } from './step';
+import { knownStep, routeStep, setStep, type DelayStep } from './step';
 
 /** Where picture and sound meet, and how far apart they arrive. Milliseconds; sound late is positive. */
 
 /** Sources of one signal that come to a place by the same steps. */
 export interface Arriving {
   readonly sourceIds: readonly string[];
-  readonly steps: readonly Step[];
+  readonly steps: readonly DelayStep[];
   /** A frame of the picture as it arrives; null for sound, and where the format is not known */
   readonly frameMs: number | null;
   /** Delays that could be set on the way */
@@ -48,7 +48,7 @@ export interface Pair {
   /** The same as computed, whatever was measured */
   readonly predictedMs: number | null;
   /** Steps whose delay nobody knows */
-  readonly unknown: readonly Step[];
+  readonly unknown: readonly DelayStep[];
   readonly measured: Offset | null;
   /** A measurement that no longer holds, since something is set otherwise */
   readonly stale: Offset | null;
@@ -75,7 +75,7 @@ const PLACES: ReadonlySet<string> = new Set([
 ]);
 
 /** A camera takes frames to see, a microphone hears as late as the voice is away. */
-const sourceStep = (measured: Measured, { signal, source, last }: Thread): Step | null => {
+const sourceStep = (measured: Measured, { signal, source, last }: Thread): DelayStep | null => {
   const { device } = source;
   const base = { deviceId: device.id, key: `${device.id}|${signal}` };
   const known = knownStep(measured, device.id, null);
@@ -105,8 +105,8 @@ const firstOf = (stage: Stage): Stage => {
 };
 
 /** Every step of a thread that takes time, or may, from what happens to its end, and what could be set. */
-const wayOf = (measured: Measured, thread: Thread): { steps: Step[]; knobs: DelayKnob[] } => {
-  const steps: Step[] = [];
+const wayOf = (measured: Measured, thread: Thread): { steps: DelayStep[]; knobs: DelayKnob[] } => {
+  const steps: DelayStep[] = [];
   const passed: DelayKnob[] = [];
   for (let stage: Stage | null = thread.last; stage; stage = stage.parent) {
     const { at, signal } = stage;
@@ -165,11 +165,11 @@ const together = (measured: Measured, threads: readonly Thread[]): Arriving[] =>
   return [...groups.values()];
 };
 
-const sum = (steps: readonly Step[], of: 'ms' | 'leastMs' | 'mostMs'): number =>
+const sum = (steps: readonly DelayStep[], of: 'ms' | 'leastMs' | 'mostMs'): number =>
   steps.reduce((total, step) => total + (step.ms === null ? 0 : (step[of] ?? 0)), 0);
 
 /** Steps in words: what a measurement rests on. Delays set on purpose are known and left out. */
-const words = (measured: Measured, steps: readonly Step[], { sourceIds }: Arriving): string =>
+const words = (measured: Measured, steps: readonly DelayStep[], { sourceIds }: Arriving): string =>
   steps
     .filter(({ by }) => by !== 'set')
     .map(({ deviceId, ms }) => {
@@ -181,7 +181,7 @@ const words = (measured: Measured, steps: readonly Step[], { sourceIds }: Arrivi
     })
     .join(', ');
 
-const ofSet = (steps: readonly Step[]): number =>
+const ofSet = (steps: readonly DelayStep[]): number =>
   sum(
     steps.filter(({ by }) => by === 'set'),
     'ms',
@@ -193,7 +193,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
   const common = new Set(sound.steps.flatMap(({ key }) => (shared.has(key) ? [key] : [])));
   const [ofSound, ofPicture] = [sound.steps, picture.steps].map((steps) =>
     steps.filter(({ key }) => !common.has(key)),
-  ) as [Step[], Step[]];
+  ) as [DelayStep[], DelayStep[]];
   const unknown = [...ofSound, ...ofPicture].filter(({ ms }) => ms === null);
   const setMs = ofSet(ofSound) - ofSet(ofPicture);
   const predictedMs = unknown.length > 0 ? null : sum(ofSound, 'ms') - sum(ofPicture, 'ms');

@@ -11,7 +11,7 @@ import { pass } from '../pass';
 export type DelayBy = 'typical' | 'data sheet' | 'measured' | 'set';
 
 /** What one device or setting adds. */
-export interface Step {
+export interface DelayStep {
   readonly deviceId: string;
   /** Which of its routes, or which socket: the same step of two threads has the same key */
   readonly key: string;
@@ -41,7 +41,7 @@ export const knownStep = (
   measured: Measured,
   deviceId: string,
   routeId: string | null,
-): Pick<Step, 'ms' | 'leastMs' | 'mostMs' | 'by'> | null => {
+): Pick<DelayStep, 'ms' | 'leastMs' | 'mostMs' | 'by'> | null => {
   const known = knownById(measured).get(knownKey(deviceId, routeId));
   return known
     ? {
@@ -69,7 +69,7 @@ const typicalMs = (
 };
 
 /** What a device's route adds to the thread that leaves by it. */
-export const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): Step => {
+export const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): DelayStep => {
   const deviceId = stage.at.device.id;
   const key = knownKey(deviceId, of.id);
   const known = knownStep(measured, deviceId, of.id);
@@ -83,7 +83,7 @@ export const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): S
 };
 
 /** What is held back on purpose at the socket a thread stands at. */
-export const setStep = ({ rig }: Measured, { at, signal }: Stage): Step | null => {
+export const setStep = ({ rig }: Measured, { at, signal }: Stage): DelayStep | null => {
   const deviceId = at.device.id;
   const set = entry(rig.delays, deviceId)?.find(
     (one: SetDelay) => one.portId === at.id && one.signal === signal,

@@ -104,7 +104,8 @@ export const commands = {
     check: (rig, { deviceId }) => checkDevices(rig, [deviceId]),
     says: {
       add: ({ deviceId, ms, by }, rig) =>
-        `Noted that ${deviceName(rig, deviceId)} takes ${inMs(ms)}, ${by === 'measured' ? 'as measured' : 'by its data sheet'}.`,
+        `Noted that ${deviceName(rig, deviceId)} takes ${inMs(ms)}, ` +
+        (by === 'measured' ? 'as measured.' : 'by its data sheet.'),
       change: (name) => `Changed ${name}.`,
       remove: (name) => `Forgot ${name}.`,
       name: ({ deviceId }, rig) => `how long ${deviceName(rig, deviceId)} takes`,

@@ -45,7 +45,8 @@ export const soundEarly = eachTimeRule<Meeting>(
         title: `Sound is ${inMs(-pair.offsetMs)} early at ${nameOf(measured, meeting.placeId)}`,
         says:
           `${sourcesText(measured, pair.sound)} comes ${inMs(-pair.offsetMs)} before the picture of ` +
-          `${sourcesText(measured, pair.picture)}, ${spreadText(pair)}; at most ${inMs(timeRules.earlyMs)} are let be. ` +
+          `${sourcesText(measured, pair.picture)}, ${spreadText(pair)}; ` +
+          `at most ${inMs(timeRules.earlyMs)} are let be. ` +
           (isSure ? 'Delay the sound there.' : 'Measure it, then delay the sound there.'),
       };
     },
@@ -78,7 +79,8 @@ export const soundLate = eachTimeRule<Meeting>(
         title: `Sound is ${inMs(pair.offsetMs)} late at ${nameOf(measured, meeting.placeId)}`,
         says:
           `${sourcesText(measured, pair.sound)} comes ${inMs(pair.offsetMs)} after the picture of ` +
-          `${sourcesText(measured, pair.picture)}, ${spreadText(pair)}; at most ${inMs(timeRules.lateMs)} are let be. ` +
+          `${sourcesText(measured, pair.picture)}, ${spreadText(pair)}; ` +
+          `at most ${inMs(timeRules.lateMs)} are let be. ` +
           'Take off delays of the sound, or delay the picture.',
       };
     },
@@ -129,8 +131,8 @@ export const camerasApart = eachTimeRule<Meeting>(
             title: `Cameras are ${inMs(apart)} apart at ${nameOf(measured, meeting.placeId)}`,
             says:
               `${sourcesText(measured, fast.picture)} arrives ${inMs(apart)} before ` +
-              `${sourcesText(measured, slow.picture)}: at every cut between them the lips jump. Take all the same way, ` +
-              'or delay the faster ones.',
+              `${sourcesText(measured, slow.picture)}: at every cut between them the lips jump. ` +
+              'Take all the same way, or delay the faster ones.',
           }
         : null;
     },
@@ -179,8 +181,8 @@ export const oneForTwo = eachTimeRule<Meeting>(
         title: `One delay for two ways at ${nameOf(measured, meeting.placeId)}`,
         says:
           `${sourcesText(measured, one.sound)} and ${sourcesText(measured, other.sound)} arrive ` +
-          `${inMs(other.offsetMs - one.offsetMs)} apart through the same sockets: no delay there serves both. Bring one ` +
-          'in by another input.',
+          `${inMs(other.offsetMs - one.offsetMs)} apart through the same sockets: no delay there serves both. ` +
+          'Bring one in by another input.',
       };
     },
     sums: (meeting, measured) => {

@@ -1,4 +1,4 @@
-import { knownKey, type Meeting, meetings, type Pair, type Step } from '../../passes/time';
+import { knownKey, type Meeting, meetings, type Pair, type DelayStep } from '../../passes/time';
 import { entry, inOrder, type KnownDelay, type TimeRules } from '../../rig';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
@@ -9,7 +9,7 @@ import { inMs, nameOf, offsetSums, sourcesText } from './words';
 
 const about = ({ placeId }: Meeting) => at({ deviceId: placeId });
 
-const unknownOf = ({ pairs }: Meeting): Step[] => [
+const unknownOf = ({ pairs }: Meeting): DelayStep[] => [
   ...new Map(pairs.flatMap(({ unknown }) => unknown).map((step) => [step.key, step])).values(),
 ];
 
@@ -72,8 +72,8 @@ export const spreadWide = eachTimeRule<Meeting>(
             level: 'note',
             title: `Sync at ${nameOf(measured, meeting.placeId)} is a guess`,
             says:
-              `By typical figures ${sourcesText(measured, pair.sound)} is ${inMs(pair.offsetMs)} from its picture; it ` +
-              `may be anywhere from ${inMs(pair.leastMs)} to ${inMs(pair.mostMs)}. Measure it once.`,
+              `By typical figures ${sourcesText(measured, pair.sound)} is ${inMs(pair.offsetMs)} from its picture; ` +
+              `it may be anywhere from ${inMs(pair.leastMs)} to ${inMs(pair.mostMs)}. Measure it once.`,
           }
         : null;
     },
@@ -105,8 +105,9 @@ export const staleOffset = eachTimeRule<Meeting>(
             level: 'warn',
             title: `What was measured at ${nameOf(measured, meeting.placeId)} no longer holds`,
             says:
-              `${inMs(pair.stale.offsetMs)} were measured${pair.stale.on === null ? '' : ` on ${pair.stale.on}`} while the ` +
-              `way was “${pair.stale.heldWhile}”; now it is “${pair.heldWhile}”. The typical figures are used. Measure again.`,
+              `${inMs(pair.stale.offsetMs)} were measured${pair.stale.on === null ? '' : ` on ${pair.stale.on}`} ` +
+              `while the way was “${pair.stale.heldWhile}”; now it is “${pair.heldWhile}”. ` +
+              'The typical figures are used. Measure again.',
           }
         : null;
     },
@@ -153,7 +154,7 @@ export const disagrees = eachTimeRule<Meeting>(
       return pair && pair.offsetMs !== null && pair.predictedMs !== null
         ? {
             level: 'note',
-            title: `${nameOf(measured, meeting.placeId)} measures ${inMs(pair.offsetMs - pair.predictedMs)} off its figures`,
+            title: `${inMs(pair.offsetMs - pair.predictedMs)} off its figures at ${nameOf(measured, meeting.placeId)}`,
             says:
               `${sourcesText(measured, pair.sound)} was measured ${inMs(pair.offsetMs)} from ` +
               `${sourcesText(measured, pair.picture)}; the figures of the devices come to ${inMs(pair.predictedMs)}. ` +
@@ -237,8 +238,8 @@ export const limitsWide = eachTimeRule<TimeRules>(
             level: 'note',
             title: 'Limits of sync are wider than people overlook',
             says:
-              `${inMs(earlyMs)} early and ${inMs(lateMs)} late are let be; people notice from ${NOTICED.earlyMs} early ` +
-              `and ${NOTICED.lateMs} late.`,
+              `${inMs(earlyMs)} early and ${inMs(lateMs)} late are let be; people notice from ` +
+              `${NOTICED.earlyMs} early and ${NOTICED.lateMs} late.`,
           }
         : null,
     sums: ({ earlyMs, lateMs }) => [

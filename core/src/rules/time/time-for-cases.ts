@@ -55,3 +55,35 @@ export const workedTimeDraft = (): RigDraft => {
 /** A rig after edits. */
 export const done = (rig: Rig, ...commands: readonly Command[]): Rig =>
   commands.reduce<Rig>((now, command) => apply(now, command), rig);
+
+/** Sets a delay. */
+export const set = (
+  deviceId: string,
+  portId: string,
+  ms: number | null,
+  signal: 'sound' | 'picture' = 'sound',
+): Command => ({ type: 'setDelay', deviceId, portId, signal, ms });
+
+/** Notes what a device takes. */
+export const known = (
+  id: string,
+  deviceId: string,
+  routeId: string | null,
+  ms: number,
+  spreadMs = 0,
+): Command => ({
+  type: 'addKnownDelay',
+  knownDelayId: id,
+  knownDelay: { deviceId, routeId, ms, spreadMs, by: 'measured', on: null, heldWhile: '' },
+});
+
+/** As handbook 4 has it, with nothing left to guess. */
+export const sure = done(
+  workedTime(),
+  known('a', 'camera', null, 66.73),
+  known('b', 'switcher', 'picture', 33.37),
+  known('c', 'interface', 'direct-1', 0.5),
+  known('d', 'capture', 'sound', 50),
+);
+/** Set as it says. */
+export const inSync = done(sure, set('switcher', 'sound-1', 100), set('computer', 'usb-2', 143.8));

@@ -1,4 +1,4 @@
-import { type Arriving, type Meeting, meetings, type Step } from '../../passes/time';
+import { type Arriving, type Meeting, meetings, type DelayStep } from '../../passes/time';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
 import { inMs, nameOf } from './words';
@@ -18,7 +18,7 @@ interface Twice {
   readonly apartMs: number | null;
 }
 
-const totalMs = (steps: readonly Step[]): number | null =>
+const totalMs = (steps: readonly DelayStep[]): number | null =>
   steps.some(({ ms }) => ms === null) ? null : steps.reduce((sum, { ms }) => sum + (ms ?? 0), 0);
 
 /** The two ways of a voice that are farthest apart; those that nobody can reckon only where none can. */
@@ -65,7 +65,8 @@ export const comesTwice = eachTimeRule<Meeting>(
         title: `${name} comes to ${place} twice`,
         says:
           apartMs === null
-            ? `${name} comes to ${place} by two ways, one of which takes nobody knows how long. Take one of them out there.`
+            ? `${name} comes to ${place} by two ways, one of which takes nobody knows how long. ` +
+              'Take one of them out there.'
             : `${name} comes to ${place} by two ways, ${inMs(apartMs)} apart: ${whatText(apartMs)}. Take one of ` +
               'them out there.',
       };

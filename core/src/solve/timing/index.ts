@@ -266,6 +266,9 @@ export const timingFix = (measured: Measured): Fix | null => {
   const solution = solveTiming(measured);
   const commands = solution ? setsOf(solution) : [];
   if (!solution || commands.length === 0) return null;
-  const label = `Set ${commands.length === 1 ? 'one delay' : `${commands.length} delays`}: at most ${solution.worstMs.toFixed(1)} ms apart instead of ${solution.worstBeforeMs.toFixed(1)}`;
+  const { worstMs, worstBeforeMs } = solution;
+  const label =
+    `Set ${commands.length === 1 ? 'one delay' : `${commands.length} delays`}: ` +
+    `at most ${worstMs.toFixed(1)} ms apart instead of ${worstBeforeMs.toFixed(1)}`;
   return { label, command: { type: 'batch', label, commands } };
 };

@@ -1,0 +1,1 @@
+export { TimeView as default } from '@/features/time/TimeView';
