@@ -6,7 +6,7 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { NumberField } from '@/ui/NumberField';
 import { WIDE } from '@/ui/wide';
-import { allNames, msText, offsetText, type Turned, turnedBy, whoText } from './offsets';
+import { allNames, framesText, msText, type Turned, turnedBy, whoText } from './offsets';
 import { TimeLine } from './TimeLine';
 
 /** How far off a clap by eye and ear is, unless somebody says otherwise. @unit ms */
@@ -25,11 +25,12 @@ const howText = ({ rig }: Analysis, { measured, stale, unknown }: Pair): string 
 
 interface RowProps {
   readonly analysis: Analysis;
+  readonly meeting: Meeting;
   readonly pair: Pair;
   readonly turned: Turned;
 }
 
-const PairRow = ({ analysis, pair, turned }: RowProps) => {
+const PairRow = ({ analysis, meeting, pair, turned }: RowProps) => {
   const { run } = useRigSession();
   const { rig } = analysis;
   const { sound, picture, offsetMs, measured } = pair;
@@ -38,7 +39,9 @@ const PairRow = ({ analysis, pair, turned }: RowProps) => {
   const now = offsetMs === null ? null : offsetMs + by;
   const isOut = now !== null && (now < -earlyMs || now > lateMs);
   const [soundId = '', pictureId = ''] = [sound.sourceIds[0], picture.sourceIds[0]];
-  const names = `${whoText(analysis, sound)} and ${whoText(analysis, picture)}`;
+  const soundText = whoText(analysis, sound, meeting.sounds);
+  const pictureText = whoText(analysis, picture, meeting.pictures);
+  const names = `${soundText} and ${pictureText}`;
   const measure = (value: number | null) => {
     const [known] = inOrder(rig.offsets).find(([, offset]) => offset === measured) ?? [];
     if (value === null) {
@@ -71,13 +74,24 @@ const PairRow = ({ analysis, pair, turned }: RowProps) => {
   return (
     <Table.Row bg={isOut ? 'madder.wash' : 'transparent'} data-pair={`${soundId} ${pictureId}`}>
       <Table.Cell {...cell} title={allNames(analysis, sound)}>
-        {whoText(analysis, sound)}
+        {soundText}
       </Table.Cell>
       <Table.Cell {...cell} title={allNames(analysis, picture)}>
-        {whoText(analysis, picture)}
+        {pictureText}
       </Table.Cell>
       <Table.Cell {...cell} fontFamily="mono" fontWeight={isOut ? '700' : '400'}>
-        {now === null ? 'not known' : offsetText(now, picture.frameMs)}
+        {now === null ? (
+          'not known'
+        ) : (
+          <>
+            <Box as="span" whiteSpace="nowrap">
+              {msText(now)} ms
+            </Box>{' '}
+            <Box as="span" whiteSpace="nowrap" fontSize="xs">
+              {framesText(now, picture.frameMs)}
+            </Box>
+          </>
+        )}
       </Table.Cell>
       <Table.Cell {...cell} fontFamily="mono" fontSize="xs">
         {now === null ? '' : `${msText(pair.leastMs + by)} … ${msText(pair.mostMs + by)}`}
@@ -125,7 +139,13 @@ export const Place = ({
           {head(['Sound', 'Picture', 'Sound is', 'Anywhere from', 'How', 'As measured'])}
           <Table.Body>
             {meeting.pairs.map((pair, index) => (
-              <PairRow key={index} analysis={analysis} pair={pair} turned={turned} />
+              <PairRow
+                key={index}
+                analysis={analysis}
+                meeting={meeting}
+                pair={pair}
+                turned={turned}
+              />
             ))}
           </Table.Body>
         </Table.Root>

@@ -36,6 +36,7 @@ const lineOf = (
   analysis: Analysis,
   what: Line['what'],
   arriving: Arriving,
+  among: readonly Arriving[],
   turned: Turned,
   index: number,
 ): Line => {
@@ -71,7 +72,7 @@ const lineOf = (
   return {
     key: `${what} ${index}`,
     what,
-    who: whoText(analysis, arriving),
+    who: whoText(analysis, arriving, among),
     all: allNames(analysis, arriving),
     segments,
     ms: total(steps, 'ms') + moreMs,
@@ -95,7 +96,7 @@ const Bar = ({ line, mostMs }: { readonly line: Line; readonly mostMs: number })
   const at = (ms: number) => `${(100 * ms) / mostMs}%`;
   return (
     <Box position="relative" h="22px" flex="1" bg="paper.deep">
-      <Flex h="14px" position="absolute" top="4px" left="0" right="0">
+      <Flex h="14px" position="absolute" top="1px" left="0" right="0">
         {line.segments.map(({ key, name, ms, isSet }, index) => (
           <Box
             key={`${key} ${index}`}
@@ -117,13 +118,13 @@ const Bar = ({ line, mostMs }: { readonly line: Line; readonly mostMs: number })
       </Flex>
       <Box
         position="absolute"
-        top="10px"
-        h="2px"
+        top="18px"
+        h="1.5px"
         bg="ink"
         left={at(line.leastMs)}
         w={at(Math.max(0, line.mostMs - line.leastMs))}
       />
-      <Box position="absolute" top="3px" h="16px" w="2px" bg="ink" left={at(line.ms)} />
+      <Box position="absolute" top="1px" h="20px" w="2px" bg="ink" left={at(line.ms)} />
     </Box>
   );
 };
@@ -141,12 +142,20 @@ export const TimeLine = ({
   readonly name: string;
 }) => {
   const lines = [
-    ...meeting.sounds.map((one, index) => lineOf(analysis, 'Sound', one, turned, index)),
-    ...meeting.pictures.map((one, index) => lineOf(analysis, 'Picture', one, turned, index)),
+    ...meeting.sounds.map((one, index) =>
+      lineOf(analysis, 'Sound', one, meeting.sounds, turned, index),
+    ),
+    ...meeting.pictures.map((one, index) =>
+      lineOf(analysis, 'Picture', one, meeting.pictures, turned, index),
+    ),
   ];
   const mostMs = 1.05 * Math.max(10, ...lines.map((line) => Math.max(line.ms, line.mostMs)));
   const step = scaleStep(mostMs);
-  const ticks = Array.from({ length: Math.floor(mostMs / step) + 1 }, (_, index) => index * step);
+  // One at the very end would run into its unit.
+  const ticks = Array.from(
+    { length: Math.ceil((0.95 * mostMs) / step) },
+    (_, index) => index * step,
+  );
   return (
     <Box
       role="img"

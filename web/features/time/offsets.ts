@@ -25,19 +25,28 @@ export const msText = (ms: number): string => {
   return (Number(text) === 0 ? '0.00' : text).replace('-', '−');
 };
 
-/** `143.77 ms early, 4.31 frames` */
-export const offsetText = (offsetMs: number, frameMs: number | null): string => {
-  const ms = `${msText(offsetMs)} ms`;
-  if (Math.abs(offsetMs) < 0.005) return ms;
-  const frames = frameMs === null ? '' : `, ${(Math.abs(offsetMs) / frameMs).toFixed(2)} frames`;
-  return `${ms}${frames} ${offsetMs < 0 ? 'early' : 'late'}`;
+/** `4.31 frames early` */
+export const framesText = (offsetMs: number, frameMs: number | null): string => {
+  if (Math.abs(offsetMs) < 0.005) return '';
+  const frames = frameMs === null ? '' : `${(Math.abs(offsetMs) / frameMs).toFixed(2)} frames `;
+  return `${frames}${offsetMs < 0 ? 'early' : 'late'}`;
 };
 
-/** `Host mic and 3 more` */
-export const whoText = ({ rig }: Analysis, { sourceIds }: Arriving): string => {
+/** `Host mic and 3 more`, and by which socket where the same come by several. */
+export const whoText = (
+  { rig }: Analysis,
+  arriving: Arriving,
+  among: readonly Arriving[] = [],
+): string => {
+  const { sourceIds, knobs } = arriving;
   const [first = ''] = sourceIds;
   const name = entry(rig.devices, first)?.name ?? first;
-  return sourceIds.length > 1 ? `${name} and ${sourceIds.length - 1} more` : name;
+  const isOneOf = among.some((other) => other !== arriving && other.sourceIds.includes(first));
+  const last = knobs.at(-1);
+  const ports = last && entry(rig.devices, last.deviceId)?.model.ports;
+  const by =
+    isOneOf && last && ports ? `, by ${entry(ports, last.portId)?.name ?? last.portId}` : '';
+  return `${name}${sourceIds.length > 1 ? ` and ${sourceIds.length - 1} more` : ''}${by}`;
 };
 
 export const allNames = ({ rig }: Analysis, { sourceIds }: Arriving): string =>
