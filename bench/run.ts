@@ -1,4 +1,12 @@
-import { analyse, apply, plannedCables, type Rig, solids } from '@echo-loom/core';
+import {
+  analyse,
+  apply,
+  meetings,
+  plannedCables,
+  type Rig,
+  solids,
+  solveTiming,
+} from '@echo-loom/core';
 import { harbourHall } from '../demo/harbour-hall';
 import { secondFiring } from '../demo/second-firing';
 import { editToReading, findingsInTime } from './browser';
@@ -116,6 +124,30 @@ const placedHall = (): Rig => {
     }, hall);
 };
 
+/** How long one solution for all places takes beside the analysis it rests on, in one run. */
+const timeTiming = (name: string, rig: Rig): void => {
+  const [solved, analysed]: [number[], number[]] = [[], []];
+  let worstMs = 0;
+  for (let n = -5; n < 25; n++) {
+    const one = edited(rig, n + 20);
+    let analysis = analyse(one);
+    const analysisMs = clock(() => {
+      analysis = analyse(edited(rig, n + 60));
+      meetings(analysis);
+    });
+    const solveMs = clock(() => {
+      worstMs = solveTiming(analysis)?.worstMs ?? NaN;
+    });
+    if (n < 0) continue;
+    solved.push(solveMs);
+    analysed.push(analysisMs);
+  }
+  console.log(
+    `delays of ${name}: solved in ${(median(solved) / median(analysed)).toFixed(2)} of its analysis; ` +
+      `${worstMs.toFixed(2)} ms are left`,
+  );
+};
+
 /** What leading cables on their ways adds to an analysis, against the same rig without any way. */
 const timeRoutes = (rig: Rig, targetMs: number): void => {
   const without = apply(
@@ -148,6 +180,8 @@ line('dense', denseRig(), 16, 201);
 line('24 microphones', harbourHall(), null, 101);
 line('judged by a brief, as every finding of it is', secondFiring(), 2, 201);
 timeRoutes(placedHall(), 100);
+timeTiming('Second Firing', secondFiring());
+timeTiming('Harbour Hall', harbourHall());
 console.log('growth, against 100 devices, in yardsticks:');
 const hundred = line('  100', benchRig(100), null, 81);
 for (const devices of [200, 500, 1000, 2000]) {

@@ -1,16 +1,9 @@
-/** The words of the field, each explained once. The only place where they are. */
+import { POWER_WORDS, type Word } from './glossary-power';
 
-export interface Word {
-  /** As it is listed */
-  readonly term: string;
-  /** Other ways it is written in a sentence */
-  readonly forms?: readonly string[];
-  /** Listed, and not explained in a sentence: devices are called so, and then it is a name */
-  readonly isListedOnly?: true;
-  readonly says: string;
-}
+export type { Word };
 
-export const GLOSSARY: readonly Word[] = [
+/** The words of the field, each explained once: these, and those of power. */
+const WORDS: readonly Word[] = [
   {
     term: 'aperture',
     says:
@@ -143,22 +136,10 @@ export const GLOSSARY: readonly Word[] = [
     says: 'The noise that a microphone and its preamp make themselves.',
   },
   {
-    term: 'hum loop',
-    says:
-      'Two devices joined by a signal cable and earthed in two places: the current of the ' +
-      'mains between them is heard as hum.',
-  },
-  {
     term: 'impedance',
     says:
       'What an input or an output resists a signal with. An input wants five to ten ' +
       'times that of what feeds it.',
-  },
-  {
-    term: 'inrush',
-    says:
-      'What a device draws in the moment it is switched on, many times what it draws later. ' +
-      'Several at once can trip a breaker.',
   },
   {
     term: 'intercom',
@@ -213,12 +194,6 @@ export const GLOSSARY: readonly Word[] = [
     says:
       '48 V that an input sends up a microphone cable. Condensers and boosters run on' +
       ' it; a switch turns it on.',
-  },
-  {
-    term: 'power factor',
-    says:
-      'How much of the current a device draws becomes power. At 0.6 it loads cable and ' +
-      'breaker with 1.7 times its watts.',
   },
   {
     term: 'preamp',
@@ -310,10 +285,9 @@ export const GLOSSARY: readonly Word[] = [
     term: 'uplink',
     says: 'What the line to the outside carries away, in megabits a second.',
   },
-  {
-    term: 'UPS',
-    says:
-      'A supply with a battery that goes on when the mains fails, for as many minutes as ' +
-      'its battery and its load allow.',
-  },
 ];
+
+/** All of them, in order. */
+export const GLOSSARY: readonly Word[] = [...WORDS, ...POWER_WORDS].sort((a, b) =>
+  a.term.localeCompare(b.term, 'en'),
+);

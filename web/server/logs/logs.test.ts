@@ -120,5 +120,5 @@ describe('logs of earlier versions', () => {
       [RIG_VERSION],
     );
     expect(count?.count).toBe('20000');
-  }, 60_000);
+  }, 180_000);
 });
