@@ -60,6 +60,11 @@ export const TimeView = () => {
           is reckoned from there.
         </Text>
       )}
+      {places.length > 0 && (
+        <Box mb="4">
+          <SetAll analysis={analysis} />
+        </Box>
+      )}
       <Grid
         columnGap="6"
         rowGap="5"
@@ -74,7 +79,6 @@ export const TimeView = () => {
         <Flex direction="column" gap="5" minW="0">
           {places.length > 0 && (
             <>
-              <SetAll analysis={analysis} />
               <Delays analysis={analysis} knobs={knobs(analysis)} turned={turned} onTurn={onTurn} />
               <Known analysis={analysis} meetings={places} />
             </>
