@@ -17,10 +17,13 @@ import {
 
 /** Delays that are set, those that are known of devices, and offsets that were measured. */
 
+/** Delays that are set at one device, at most. */
+const MOST_SET = 256;
+
 export const shape = {
   timeRules: timeRulesSchema,
   /** Delays set at sockets, by device */
-  delays: z.record(idSchema, z.array(setDelaySchema).min(1).max(128)),
+  delays: z.record(idSchema, z.array(setDelaySchema).min(1).max(MOST_SET)),
   knownDelays: z.record(idSchema, knownDelaySchema),
   offsets: z.record(idSchema, offsetSchema),
 };
@@ -67,6 +70,8 @@ export const commands = {
         (set) => set.portId !== portId || set.signal !== signal,
       );
       const all = ms === null ? others : [...others, { portId, signal, ms }];
+      if (all.length > MOST_SET)
+        throw refusals.tooMany(`delays at ${deviceName(rig, deviceId)}`, MOST_SET);
       if (all.length === 0) delete rig.delays[deviceId];
       else
         rig.delays[deviceId] = all.sort((a, b) =>

@@ -29,7 +29,7 @@ export type SetDelay = z.infer<typeof setDelaySchema>;
 const dateSchema = z.iso.date().nullable();
 const spreadMs = z.number().min(0).max(1000);
 /** How everything was set that matters, in words: once it reads otherwise the figure no longer holds. */
-const heldWhileSchema = z.string().max(4000);
+const heldWhileSchema = z.string().max(20_000);
 
 /** How long a device takes, from a data sheet or measured, in place of what is typical. */
 export const knownDelaySchema = z.strictObject({
