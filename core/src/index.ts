@@ -117,7 +117,7 @@ export {
   type Pair,
   type DelayStep,
 } from './passes/time';
-export { type DelaySet, setsOf, solveTiming, timingFix, type TimingSolution } from './solve/timing';
+export { type DelaySet, setsOf, solveTiming, type TimingSolution } from './solve/timing';
 export { SIZES, type Size } from './passes/picture/size';
 export {
   type Compressor,

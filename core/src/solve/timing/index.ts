@@ -1,5 +1,4 @@
 import { solve } from 'yalps';
-import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measure';
 import { type DelayKnob, knobKey, type Pair, knobs, meetings } from '../../passes/time';
 import type { SimpleCommand } from '../../rig';
@@ -260,15 +259,3 @@ export const setsOf = ({ sets }: TimingSolution): SimpleCommand[] =>
           },
         ],
   );
-
-/** All delays as one edit. @returns null where nothing is to be set */
-export const timingFix = (measured: Measured): Fix | null => {
-  const solution = solveTiming(measured);
-  const commands = solution ? setsOf(solution) : [];
-  if (!solution || commands.length === 0) return null;
-  const { worstMs, worstBeforeMs } = solution;
-  const label =
-    `Set ${commands.length === 1 ? 'one delay' : `${commands.length} delays`}: ` +
-    `at most ${worstMs.toFixed(1)} ms apart instead of ${worstBeforeMs.toFixed(1)}`;
-  return { label, command: { type: 'batch', label, commands } };
-};
