@@ -83,8 +83,8 @@ test('the shelf: new from a starting point, duplicate, rename, delete with undo,
   await page.getByText('Solo at a desk', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.getByRole('button', { name: 'Make the rig' }).click();
-  // The one note asks for the line out of the building to be measured.
-  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/1');
+  // The notes ask for the line out of the building to be measured, and for the sync of stream and recording.
+  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/0/3');
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   const more = async (name: string, item: string) => {
     await page.getByRole('button', { name: `More for ${name}`, exact: true }).click();

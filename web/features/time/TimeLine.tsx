@@ -102,8 +102,9 @@ const Bar = ({ line, mostMs }: { readonly line: Line; readonly mostMs: number })
             key={`${key} ${index}`}
             w={at(ms)}
             flex="none"
-            bg={line.what === 'Sound' ? 'thread.analogue' : 'thread.picture'}
-            opacity={isSet ? 0.45 : index % 2 === 0 ? 1 : 0.75}
+            bg={isSet ? 'ink.soft' : line.what === 'Sound' ? 'thread.analogue' : 'thread.picture'}
+            borderEndWidth="1px"
+            borderColor="paper"
             color="paper"
             fontSize="10px"
             lineHeight="14px"
