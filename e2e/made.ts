@@ -1,3 +1,5 @@
+import { type Rig, rigToJson } from '@echo-loom/core';
+import type { Page } from '@playwright/test';
 import type { Application } from './application';
 
 /** A blank rig of a name. @returns its id */
@@ -8,4 +10,18 @@ export const make = async (application: Application, name: string): Promise<stri
     body: JSON.stringify({ does: 'create', name }),
   });
   return ((await response.json()) as { id: string }).id;
+};
+
+/** Brings a rig in from a file, as a person does, and waits until it is open. */
+export const openFile = async (page: Page, { url }: Application, rig: Rig): Promise<void> => {
+  await page.goto(url);
+  await page
+    .getByLabel('Rig file')
+    .first()
+    .setInputFiles({
+      name: 'rig.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(rigToJson(rig)),
+    });
+  await page.waitForURL(/\/rigs\//);
 };

@@ -1,6 +1,6 @@
-import { rigToJson } from '@echo-loom/core';
 import { workedSound } from '../demo/worked-sound';
 import { expect, saved, test } from './application';
+import { openFile } from './made';
 
 test(
   'Second Firing: what the kiln fan does to each microphone, from 2 m farther and with ' +
@@ -52,16 +52,7 @@ test('the handbook’s figures of room, ear and compressor stand on the screen',
   page,
   empty,
 }) => {
-  await page.goto(empty.url);
-  await page
-    .getByLabel('Rig file')
-    .first()
-    .setInputFiles({
-      name: 'worked.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(rigToJson(workedSound())),
-    });
-  await page.waitForURL(/\/rigs\//);
+  await openFile(page, empty, workedSound());
   await page.getByRole('link', { name: 'Sound', exact: true }).click();
   await expect(
     page.getByRole('table', { name: 'Bleed' }).locator('[data-line="cardioid"]'),

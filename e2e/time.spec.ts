@@ -1,7 +1,6 @@
-import { rigToJson } from '@echo-loom/core';
 import { workedTime } from '../core/src/rules/time/time-for-cases';
 import { expect, saved, test } from './application';
-import { make } from './made';
+import { make, openFile } from './made';
 
 /** When sound and picture arrive: worked D, one solution for all places, measured and stale. */
 
@@ -9,16 +8,7 @@ test('worked D from a file: both places, one solution, measured in the place of 
   page,
   empty,
 }) => {
-  await page.goto(empty.url);
-  await page
-    .getByLabel('Rig file')
-    .first()
-    .setInputFiles({
-      name: 'worked.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(rigToJson(workedTime())),
-    });
-  await page.waitForURL(/\/rigs\//);
+  await openFile(page, empty, workedTime());
   await page.getByRole('link', { name: 'Time', exact: true }).click();
   const stream = page.getByRole('table', { name: 'Sound and picture at Stream' });
   const recorder = page.getByRole('table', { name: 'Sound and picture at Recorder' });

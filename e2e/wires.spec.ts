@@ -1,7 +1,6 @@
-import { rigToJson } from '@echo-loom/core';
 import { workedPower } from '../demo/worked-power';
 import { expect, saved, test, verdict } from './application';
-import { make } from './made';
+import { make, openFile } from './made';
 
 /** Cables and power: lengths from the plan, ways, labels, and what hangs on which circuit. */
 
@@ -119,16 +118,7 @@ test('the handbook’s figures of power stand on the screen, and a battery’s l
   page,
   empty,
 }) => {
-  await page.goto(empty.url);
-  await page
-    .getByLabel('Rig file')
-    .first()
-    .setInputFiles({
-      name: 'worked.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(rigToJson(workedPower())),
-    });
-  await page.waitForURL(/\/rigs\//);
+  await openFile(page, empty, workedPower());
   await page.getByRole('link', { name: 'Power', exact: true }).click();
   const tree = page.getByRole('table', { name: 'What is drawn from where' });
   await expect(tree.getByRole('row').filter({ hasText: 'Kitchen circuit' })).toContainText(
