@@ -37,10 +37,16 @@ export const waysAndMains = (draft: RigDraft): RigDraft =>
       [24.4, 3],
       [24.4, 7.2],
     ]),
-    way('front-cover', 'Cover before the front benches', 'cover', [
-      [24.4, 7.2],
-      [5, 7.2],
-    ]),
+    way(
+      'front-cover',
+      'Cover before the front benches',
+      'cover',
+      [
+        [24.4, 7.2],
+        [5, 7.2],
+      ],
+      { had: { ownership: 'to buy', price: 349.2 } },
+    ),
     way('door-cover', 'Ramp at the main doors', 'cover', [
       [17.1, 0],
       [18.9, 0],

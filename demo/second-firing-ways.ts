@@ -47,6 +47,19 @@ export const waysAndMains = (draft: RigDraft): RigDraft =>
       },
     })
     .do({
+      type: 'addLoad',
+      loadId: 'charger',
+      load: {
+        name: 'Charger, 2 slots',
+        mostW: 30,
+        powerFactor: null,
+        from: { by: 'feed', feedId: 'outlet-rack' },
+        runs: true,
+        charges: { slots: 2, chargeH: 2.5 },
+        had: { ownership: 'to buy', price: 45 },
+      },
+    })
+    .do({
       type: 'addOwnCable',
       ownCableId: 'hdmi-10',
       ownCable: { kind: 'hdmi', lengthM: 10, count: 2 },

@@ -9,7 +9,7 @@ export const way =
     name: string,
     is: CableWayKind,
     points: readonly Point[],
-    more: Partial<Pick<CableWay, 'insideMm2' | 'bendMm' | 'carries'>> = {},
+    more: Partial<Pick<CableWay, 'insideMm2' | 'bendMm' | 'carries' | 'had'>> = {},
   ) =>
   (draft: RigDraft): RigDraft =>
     draft.do({

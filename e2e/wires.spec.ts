@@ -40,8 +40,8 @@ test('ways are drawn by keys, refused where they are no points, and labels come 
   demo,
 }) => {
   await page.goto(`${demo.url}/rigs/night-tide/cables`);
-  await page.getByRole('button', { name: 'Add a way', exact: true }).press('Enter');
-  const points = page.getByRole('textbox', { name: 'Points of Way' });
+  await page.getByRole('button', { name: 'Add a duct', exact: true }).press('Enter');
+  const points = page.getByRole('textbox', { name: 'Points of New duct' });
   await points.fill('0, 1; here');
   await points.press('Enter');
   await expect(page.getByText('Point 2, “here”, is not two or three numbers.')).toBeVisible();
@@ -87,10 +87,12 @@ test('from an empty database: a circuit, an outlet and a strip, everything plugg
   await page.getByRole('button', { name: 'Add a circuit' }).click();
   await page.getByRole('button', { name: /^It is 230 V, 50 Hz/ }).click();
   await expect(page.getByText('230 V, 50 Hz', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Add an outlet' }).click();
+  const add = page.getByRole('button', { name: 'Add it', exact: true });
+  await add.click();
   await page.getByLabel('What feeds Wall outlet').selectOption('Circuit 1');
-  await page.getByRole('button', { name: 'Add a strip' }).click();
-  await page.getByLabel('What feeds Strip', { exact: true }).selectOption('Wall outlet');
+  await page.getByLabel('What is added').selectOption('Strip, 6 sockets');
+  await add.click();
+  await page.getByLabel('What feeds Strip, 6 sockets').selectOption('Wall outlet');
   await page.getByRole('button', { name: 'Plug it for me' }).click();
   const plug = page.getByRole('region', { name: 'Plug it for me' });
   await expect(plug).toContainText(/plugs? goe?s? elsewhere/);
@@ -107,7 +109,7 @@ test('from an empty database: a circuit, an outlet and a strip, everything plugg
   await expect(page.getByRole('article').filter({ hasText: 'of 12.8 A' })).toContainText(
     'never lift the protective earth',
   );
-  await page.getByLabel('What feeds Wall outlet').selectOption('Strip');
+  await page.getByLabel('What feeds Wall outlet').selectOption('Strip, 6 sockets');
   await expect(page.getByText(/would feed itself/).first()).toBeVisible();
   await saved(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -3,11 +3,45 @@ import path from 'node:path';
 import { analyse, fixesOf } from './analyse';
 import { CATALOGUE, searchWords } from './catalogue';
 import { predict } from './predict/predict';
-import { modelSchema } from './rig';
+import { cableStock } from './passes/cables';
+import { inOrder, modelSchema, patchOrder, type Rig } from './rig';
+import { soldPrice } from './rig/links/cables';
 import { AREA_IDS, RULES } from './rules';
 import { demoRig as demo } from './rules/demo-for-cases';
 
 const DEMOS = ['night-tide', 'second-firing', 'harbour-hall'];
+
+/**
+ * A list made by hand: cable after cable in the order of the patch sheet, the first of the box that is
+ * long enough, else the next length that is sold.
+ */
+const listByHand = (rig: Rig): number => {
+  const box = inOrder(rig.ownCables).map(([, cable]) => ({ ...cable }));
+  return patchOrder(rig).reduce((sum, [, { to, cable }]) => {
+    if (rig.devices[to.deviceId]?.model.kind === 'headphones') return sum;
+    const own = box.find(
+      ({ kind, lengthM, count }) => kind === cable.kind && count > 0 && lengthM >= cable.lengthM,
+    );
+    if (!own) return sum + soldPrice(cable);
+    own.count -= 1;
+    return sum;
+  }, 0);
+};
+
+describe('what is to be bought for the demo', () => {
+  it.each([
+    ['night-tide', 40.7, 3],
+    ['second-firing', 241.2, 8],
+    ['harbour-hall', 3408.4, 18],
+  ])('%s: no more than a list made by hand', (name, pays, lines) => {
+    const rig = demo(name);
+    const { toBuy, joins } = cableStock(rig);
+    const price = [...toBuy, ...joins].reduce((sum, line) => sum + line.price, 0);
+    expect(price).toBeCloseTo(pays, 6);
+    expect(toBuy).toHaveLength(lines);
+    expect(price).toBeLessThanOrEqual(listByHand(rig) + 1e-9);
+  });
+});
 
 describe('the demo, the starting points and the catalogue', () => {
   it('every fix offered anywhere in the demo applies', () => {

@@ -25,6 +25,13 @@ export {
   UNSAID,
 } from './build/studio';
 export * from './catalogue';
+export {
+  CHARGER_CLASSES,
+  FEED_CLASSES,
+  type FeedClass,
+  WAY_PRICE_PER_M,
+  wayToBuy,
+} from './catalogue/house-gear';
 export { RigDraft } from './catalogue/draft';
 export * from './explain';
 export {
@@ -85,16 +92,23 @@ export {
   type CableStock,
   cableWaysOf,
   CHANGE_MIN,
+  type Cut,
+  cutEnds,
+  cutList,
+  DRUM_M,
   explainPlan,
   mainsRuns,
   type Planned,
   plannedCables,
+  type ToCut,
   type WayFill,
   wayFills,
 } from './passes/cables';
 export {
   allowedW,
   batteriesFor,
+  chargersOf,
+  circuitOf,
   batteryHours,
   isOnBattery,
   type CircuitLoading,
@@ -214,6 +228,7 @@ export {
   takeOut,
 } from './edits/pointing';
 export { allLengths, soldM } from './edits/lengths';
+export { laid } from './edits/lay';
 export { isFree } from './edits/sockets';
 export { type Arrangement, arrangeDesk } from './solve/desk/arrange';
 export { type DeskThings, deskThings } from './solve/desk/drawn';

@@ -1,4 +1,5 @@
 import type { Model } from './devices/model';
+import { type Had, OWNERSHIPS } from './devices/ownership';
 
 /** Where choices come from that a test makes at random and can make again. Numbers are drawn evenly. */
 export interface Chance {
@@ -43,6 +44,12 @@ export const someOf = <T extends object>(chance: Chance, fields: T): Partial<T> 
   for (const key in fields) if (chance.once(2)) some[key] = fields[key];
   return some;
 };
+
+/** How a thing is had, and its price. */
+export const anyHad = (chance: Chance): Had => ({
+  ownership: chance.oneOf(OWNERSHIPS),
+  price: chance.once(2) ? null : chance.integer(5, 200),
+});
 
 /** A number in tenths. */
 export const tenths = (chance: Chance, least: number, most: number): number =>

@@ -18,7 +18,8 @@ export type Gone =
   | { readonly kind: 'lens'; readonly id: string }
   | { readonly kind: 'hand'; readonly id: string }
   | { readonly kind: 'circuit'; readonly id: string }
-  | { readonly kind: 'feed'; readonly id: string };
+  | { readonly kind: 'feed'; readonly id: string }
+  | { readonly kind: 'cable way'; readonly id: string };
 
 /** Tells every part of the document that something is leaving. */
 export type Forget = (gone: Gone) => void;

@@ -12,7 +12,7 @@ export const MoneyPanel = () => {
   const { run } = useRigSession();
   const rig = useRig((state) => state.rig);
   const money = useMoney();
-  const { by, lenses, cables, toPay, unknown, left } = moneyOf(rig);
+  const { by, lenses, cables, gear, toPay, unknown, left } = moneyOf(rig);
   return (
     <Box>
       <Text as="h2" fontSize="md" fontWeight="600" mb="1.5">
@@ -42,6 +42,9 @@ export const MoneyPanel = () => {
         <FigureLine name="Borrowed" value={money(by.borrowed)} />
         {lenses > 0 && <FigureLine name="Of it for lenses" value={money(lenses)} />}
         <FigureLine name="Of it for cables, typical" value={money(cables)} />
+        {gear > 0 && (
+          <FigureLine name="Of it for strips, covers and the like" value={money(gear)} />
+        )}
       </Box>
       {unknown.length > 0 && (
         <Flex mt="1">

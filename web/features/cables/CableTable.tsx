@@ -1,11 +1,12 @@
 'use client';
 
 import { Box, Table, Text } from '@chakra-ui/react';
-import { type Analysis, CHANGE_MIN, type Dressing, DRESSINGS } from '@echo-loom/core';
+import { type Analysis, CHANGE_MIN, type Dressing, DRESSINGS, laid } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
+import { LedBy } from './LedBy';
 import type { CableRow } from './rows';
 
 const HELD = DRESSINGS.map((value) => ({ value, label: value }));
@@ -20,19 +21,23 @@ interface Props {
 /** Every cable: how long it is, how long its way asks it to be, and how it is held. Editable in place. */
 export const CableTable = ({ analysis, rows }: Props) => {
   const { run } = useRigSession();
-  const hold = ({ linkId, link }: CableRow, dressing: Dressing) =>
-    run({
-      type: 'layCable',
-      linkId,
-      lay:
-        dressing === analysis.rig.laying.dressing && !link.lay?.keepsOff
-          ? null
-          : { dressing, keepsOff: link.lay?.keepsOff ?? false },
-    });
+  const hold = ({ linkId }: CableRow, dressing: Dressing) =>
+    run(laid(analysis.rig, linkId, { dressing }));
   return (
     <Box overflowX="auto">
       <Table.Root size="sm" variant="outline" aria-label="Cables">
-        {head(['No.', 'From', 'To', 'Is', 'The way asks', 'Sold as', 'Cable', 'Held', 'Change'])}
+        {head([
+          'No.',
+          'From',
+          'To',
+          'Is',
+          'The way asks',
+          'Sold as',
+          'Cable',
+          'Led',
+          'Held',
+          'Change',
+        ])}
         <Table.Body>
           {rows.map((row) => (
             <Table.Row key={row.linkId} bg="transparent" data-cable={row.linkId}>
@@ -80,6 +85,7 @@ export const CableTable = ({ analysis, rows }: Props) => {
                 {row.soldM === null ? '—' : `${row.soldM} m`}
               </Table.Cell>
               <Table.Cell {...cell}>{row.kind}</Table.Cell>
+              <LedBy rig={analysis.rig} row={row} />
               <Table.Cell {...cell}>
                 <ChoiceField
                   inCell

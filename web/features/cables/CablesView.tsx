@@ -11,12 +11,14 @@ import { CableTable } from './CableTable';
 import { Labels } from './Labels';
 import { cableRows } from './rows';
 import { Stock } from './Stock';
+import { ToCut } from './ToCut';
 import { WaysTable } from './WaysTable';
 
 const AREAS: readonly Area[] = ['cables'];
 
 const AllLengthsLater = memo(AllLengths);
 const StockLater = memo(Stock);
+const ToCutLater = memo(ToCut);
 const WaysLater = memo(WaysTable);
 
 const Summary = ({ analysis }: { readonly analysis: Analysis }) => {
@@ -80,6 +82,7 @@ export const CablesView = () => {
             </Box>
           )}
           <StockLater analysis={later} />
+          <ToCutLater analysis={later} />
           <Labels rows={rows} />
           <FoundIn analysis={later} areas={AREAS} />
         </Flex>

@@ -3,31 +3,22 @@
 import { Box, Button, Table, Text } from '@chakra-ui/react';
 import {
   type Analysis,
-  CABLE_IDS,
+  type CableId,
   CABLES,
   cableNumbers,
   cableStock,
   csvOf,
-  freeId,
-  inOrder,
-  type OwnCable,
 } from '@echo-loom/core';
 import { useMemo } from 'react';
-import { useRigSession } from '@/features/rig/RigProvider';
 import { useMoney } from '@/features/rig/Studio';
 import { cell, head } from '@/features/sound/SpotCells';
-import { ChoiceField } from '@/ui/ChoiceField';
-import { NumberField } from '@/ui/NumberField';
 import { saveFile } from '@/ui/saveFile';
+import { InTheBox } from './InTheBox';
 
-const KINDS = CABLE_IDS.filter((id) => id !== 'inside' && id !== 'radio').map((value) => ({
-  value,
-  label: CABLES[value].name,
-}));
+const joinName = (kind: CableId): string => `Join, ${CABLES[kind].name}`;
 
 /** Cables that are in the box, and those that are still to be bought. */
 export const Stock = ({ analysis }: { readonly analysis: Analysis }) => {
-  const { run } = useRigSession();
   const money = useMoney();
   const { rig } = analysis;
   const stock = useMemo(() => cableStock(rig), [rig]);
@@ -37,22 +28,29 @@ export const Stock = ({ analysis }: { readonly analysis: Analysis }) => {
       .map((id) => numbers.get(id) ?? 0)
       .sort((a, b) => a - b)
       .join(', ');
-  const total = stock.toBuy.reduce((sum, { price }) => sum + price, 0);
-  const change = (ownCableId: string, ownCable: Partial<Omit<OwnCable, 'order'>>) =>
-    run({ type: 'changeOwnCable', ownCableId, ownCable });
+  const total = [...stock.toBuy, ...stock.joins].reduce((sum, { price }) => sum + price, 0);
   const save = () =>
     saveFile(
       `${rig.name}, cables to buy.csv`,
       'text/csv',
       csvOf(
         ['Count', 'Cable', 'Length m', 'Price', 'For cables'],
-        stock.toBuy.map(({ count, kind, lengthM, price, linkIds }) => [
-          count,
-          CABLES[kind].name,
-          lengthM,
-          price,
-          numbersOf(linkIds),
-        ]),
+        [
+          ...stock.toBuy.map(({ count, kind, lengthM, price, linkIds }) => [
+            count,
+            CABLES[kind].name,
+            lengthM,
+            price,
+            numbersOf(linkIds),
+          ]),
+          ...stock.joins.map(({ count, kind, price, linkIds }) => [
+            count,
+            joinName(kind),
+            '',
+            price,
+            numbersOf(linkIds),
+          ]),
+        ],
       ),
     );
   return (
@@ -86,6 +84,21 @@ export const Stock = ({ analysis }: { readonly analysis: Analysis }) => {
                       </Table.Cell>
                     </Table.Row>
                   ))}
+                  {stock.joins.map(({ kind, count, price, linkIds }) => (
+                    <Table.Row key={`join ${kind}`} bg="transparent">
+                      <Table.Cell {...cell} className="figures">
+                        {count}
+                      </Table.Cell>
+                      <Table.Cell {...cell}>{joinName(kind)}</Table.Cell>
+                      <Table.Cell {...cell}>—</Table.Cell>
+                      <Table.Cell {...cell} className="figures">
+                        {numbersOf(linkIds)}
+                      </Table.Cell>
+                      <Table.Cell {...cell} className="figures">
+                        {money(price)}
+                      </Table.Cell>
+                    </Table.Row>
+                  ))}
                 </Table.Body>
               </Table.Root>
             </Box>
@@ -98,95 +111,7 @@ export const Stock = ({ analysis }: { readonly analysis: Analysis }) => {
           </>
         )}
       </Box>
-      <Box as="section" aria-label="In the box" className="screen-only">
-        <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
-          In the box
-        </Text>
-        {Object.keys(rig.ownCables).length === 0 ? (
-          <Text fontSize="sm">
-            No cables are said to be there. Say them, and they are taken before any is bought.
-          </Text>
-        ) : (
-          <Box overflowX="auto">
-            <Table.Root size="sm" variant="outline" aria-label="Cables in the box">
-              {head(['Cable', 'Length', 'Count', 'Left', ''])}
-              <Table.Body>
-                {inOrder(rig.ownCables).map(([id, { kind, lengthM, count }]) => {
-                  const name = `${lengthM} m of ${CABLES[kind].name}`;
-                  return (
-                    <Table.Row key={id} bg="transparent">
-                      <Table.Cell {...cell}>
-                        <ChoiceField
-                          inCell
-                          width="190px"
-                          label={`Kind of ${name}`}
-                          value={kind}
-                          options={KINDS}
-                          onChoose={(value) => {
-                            const found = KINDS.find((one) => one.value === value);
-                            if (found) change(id, { kind: found.value });
-                          }}
-                        />
-                      </Table.Cell>
-                      <Table.Cell {...cell}>
-                        <NumberField
-                          inCell
-                          label={`Length of ${name}`}
-                          unit="m"
-                          step={0.5}
-                          min={0.1}
-                          max={1000}
-                          value={lengthM}
-                          onCommit={(value) => value !== null && change(id, { lengthM: value })}
-                        />
-                      </Table.Cell>
-                      <Table.Cell {...cell}>
-                        <NumberField
-                          inCell
-                          isWhole
-                          label={`How many of ${name}`}
-                          unit=""
-                          min={1}
-                          max={1000}
-                          value={count}
-                          onCommit={(value) => value !== null && change(id, { count: value })}
-                        />
-                      </Table.Cell>
-                      <Table.Cell {...cell} className="figures">
-                        {stock.left.get(id) ?? 0}
-                      </Table.Cell>
-                      <Table.Cell {...cell}>
-                        <Button
-                          size="xs"
-                          variant="outline"
-                          aria-label={`Take out ${name}`}
-                          onClick={() => run({ type: 'removeOwnCable', ownCableId: id })}
-                        >
-                          Remove
-                        </Button>
-                      </Table.Cell>
-                    </Table.Row>
-                  );
-                })}
-              </Table.Body>
-            </Table.Root>
-          </Box>
-        )}
-        <Button
-          size="xs"
-          variant="outline"
-          mt="1.5"
-          onClick={() =>
-            run({
-              type: 'addOwnCable',
-              ownCableId: freeId('cable', rig.ownCables),
-              ownCable: { kind: 'balanced', lengthM: 5, count: 1 },
-            })
-          }
-        >
-          Add a cable that is there
-        </Button>
-      </Box>
+      <InTheBox rig={rig} left={stock.left} />
     </>
   );
 };

@@ -5,12 +5,15 @@ import {
   type Analysis,
   CABLE_WAY_KINDS,
   type CableWay,
+  type CableWayKind,
   CARRIES,
   DRESSINGS,
   freeId,
+  wayToBuy,
   type WayFill,
   wayFills,
 } from '@echo-loom/core';
+import { HadCells } from '@/features/rig/HadCells';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -27,6 +30,9 @@ const MAY_LIE = [
 ] as const;
 const HELD = DRESSINGS.map((value) => ({ value, label: value }));
 
+/** Kinds that are drawn: the foot of a wall is there by itself. */
+const TO_ADD: readonly CableWayKind[] = ['duct', 'tray', 'cover', 'wall', 'overhead'];
+
 /** A value of a list, as its choice gives it back. */
 const among = <T extends string>(list: readonly T[], value: string, usual: T): T =>
   list.find((one) => one === value) ?? usual;
@@ -37,13 +43,14 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
   const { laying, cableWays } = analysis.rig;
   const change = (cableWayId: string, cableWay: Partial<Omit<CableWay, 'order'>>) =>
     run({ type: 'changeCableWay', cableWayId, cableWay });
-  const add = () =>
+  const add = (is: CableWayKind) => {
+    const had = wayToBuy(is, 2);
     run({
       type: 'addCableWay',
-      cableWayId: freeId('way', cableWays),
+      cableWayId: freeId(is, cableWays),
       cableWay: {
-        name: 'Way',
-        is: 'duct',
+        name: `New ${is}`,
+        is,
         points: [
           { xM: 0, yM: 1, zM: 0 },
           { xM: 2, yM: 1, zM: 0 },
@@ -51,8 +58,10 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
         insideMm2: null,
         bendMm: null,
         carries: 'both',
+        ...(had ? { had } : {}),
       },
     });
+  };
   const row = ({ wayId, way, share, linkIds, mainsLeads }: WayFill) => (
     <Table.Row key={wayId} bg="transparent">
       <Table.Cell {...cell} minW="210px">
@@ -120,6 +129,7 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
         {linkIds.length + mainsLeads}
         {share === null ? '' : `, ${(100 * share).toFixed(0)} %`}
       </Table.Cell>
+      <HadCells name={way.name} had={way.had} onChange={(had) => change(wayId, { had })} />
       <Table.Cell {...cell}>
         <Button
           size="xs"
@@ -172,15 +182,21 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
               'Inside',
               'Bend',
               'In it',
+              'Had',
+              'Price',
               '',
             ])}
             <Table.Body>{wayFills(analysis).map(row)}</Table.Body>
           </Table.Root>
         </Box>
       )}
-      <Button size="xs" variant="outline" mt="1.5" onClick={add}>
-        Add a way
-      </Button>
+      <Flex gap="2" mt="1.5" wrap="wrap">
+        {TO_ADD.map((is) => (
+          <Button key={is} size="xs" variant="outline" onClick={() => add(is)}>
+            Add {is === 'overhead' ? 'an overhead way' : `a ${is}`}
+          </Button>
+        ))}
+      </Flex>
       <Text fontSize="xs" color="ink.soft" mt="1">
         A point is across, up the plan, and above the floor, in metres: 0, 1, 0; 2, 1, 0. Ways are
         joined where they come within 0.1 m of each other; a socket reaches one within 1.5 m.

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { analyse, type Analysis, type PlaceInRoom, type Rig } from '@echo-loom/core';
+import { analyse, type Analysis, patchOrder, type PlaceInRoom, type Rig } from '@echo-loom/core';
 import { screen, within } from '@testing-library/react';
 import user from '@testing-library/user-event';
 import fc from 'fast-check';
@@ -12,6 +12,7 @@ import { labelsOf, LABEL_SHEETS } from './Labels';
 import { pointsText, readPoints } from './points';
 import { cableRows } from './rows';
 import { Stock } from './Stock';
+import { ToCut } from './ToCut';
 import { WaysTable } from './WaysTable';
 
 /** Whether something lies over a field is not asked: nothing is laid out. */
@@ -117,8 +118,8 @@ describe('labels', () => {
 describe('ways and the box', () => {
   it('a way is added, named, led elsewhere, kept from mains and removed', async () => {
     const { rig } = opened(demo('night-tide'), (analysis) => <WaysTable analysis={analysis} />);
-    await userEvent.click(screen.getByRole('button', { name: 'Add a way' }));
-    await type('Name of the way Way', 'Tray');
+    await userEvent.click(screen.getByRole('button', { name: 'Add a duct' }));
+    await type('Name of the way New duct', 'Tray');
     await type('Points of Tray', '0, 1; 2, 1; 2, 1, 0.7');
     await type('Area inside Tray', '1200');
     await userEvent.selectOptions(field('What Tray is'), 'tray');
@@ -129,6 +130,7 @@ describe('ways and the box', () => {
         is: 'tray',
         carries: 'signal',
         insideMm2: 1200,
+        had: { ownership: 'to buy', price: 12 },
         points: [
           { xM: 0, yM: 1, zM: 0 },
           { xM: 2, yM: 1, zM: 0 },
@@ -136,8 +138,34 @@ describe('ways and the box', () => {
         ],
       },
     ]);
+    await type('Price of Tray', '30');
+    await userEvent.selectOptions(field('How Tray is had'), 'Owned');
+    expect(Object.values(rig().cableWays)[0]?.had).toEqual({ ownership: 'owned', price: 30 });
     await userEvent.click(screen.getByRole('button', { name: 'Remove Tray' }));
     expect(rig().cableWays).toEqual({});
+  });
+  it('a cable is led by hand through one way and another, and finds its own again', async () => {
+    const { rig } = opened(demo('second-firing'), (analysis) => (
+      <CableTable analysis={analysis} rows={cableRows(analysis)} />
+    ));
+    const [led] = screen.getAllByLabelText(/^Where cable 1 is led/);
+    if (!led) throw new Error('no choice');
+    await userEvent.selectOptions(led, 'Tray on the low beam');
+    await userEvent.selectOptions(
+      field('Where cable 1 is led after that, 2'),
+      'Run before the bench',
+    );
+    const [, link] = patchOrder(rig())[0] ?? [];
+    expect(link?.lay).toEqual({ dressing: null, keepsOff: false, by: ['beam-run', 'bench-run'] });
+    await userEvent.selectOptions(field('Where cable 1 is led'), 'its shortest way');
+    await userEvent.selectOptions(field('Where cable 1 is led'), 'its shortest way');
+    expect(patchOrder(rig())[0]?.[1].lay).toBeUndefined();
+  });
+  it('what is to be cut stands by drum, with the numbers of the cables', () => {
+    opened(demo('harbour-hall'), (analysis) => <ToCut analysis={analysis} />);
+    const table = screen.getByRole('table', { name: 'Cables to cut' });
+    expect(within(table).getByText('Balanced audio cable')).toBeTruthy();
+    expect(screen.getByText(/^Balanced audio cable: \d+ drums of 100 m/)).toBeTruthy();
   });
   it('cables of the box are taken first, and what is left is said', async () => {
     const { rig } = opened(demo('second-firing'), (analysis) => <Stock analysis={analysis} />);

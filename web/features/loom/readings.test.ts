@@ -46,7 +46,7 @@ describe('what stands on a thread', () => {
       ),
     ).toBe('?'));
   it('says what the device before a thread draws, and from where', () => {
-    expect(text(secondFiring(), 'Power', 'host-camera-hdmi-to-switcher')).toBe('6.5 W');
+    expect(text(secondFiring(), 'Power', 'host-camera-hdmi-to-switcher')).toBe('6.5 W c2');
     expect(text(secondFiring(), 'Power', 'kiln-camera-hdmi-to-switcher')).toBe('10 W bat');
     expect(text(secondFiring(), 'Power', 'capture-usb-to-computer')).toBe('4.0 W USB');
     expect(text(secondFiring(), 'Power', 'host-mic-out-to-interface')).toBeNull();

@@ -1,7 +1,10 @@
 import {
+  circuitOf,
+  entry,
   figure,
   formatName,
   headroomDb,
+  inOrder,
   isOnBattery,
   reachOfLink,
   CABLES,
@@ -58,11 +61,20 @@ const formatReading = (analysis: Analysis, stages: readonly Stage[]): string | n
 /** Where a device gets what it draws, where that is not the mains. */
 const FROM = { inlet: '', adapter: '', usb: ' USB', network: ' net', battery: ' bat' } as const;
 
+/** The circuit a device hangs on, by its number in the rig; nothing where that is not known. */
+const circuitReading = ({ rig }: Analysis, deviceId: string): string => {
+  const feedId = entry(rig.plugs, deviceId);
+  const circuitId = feedId === undefined ? null : circuitOf(rig, feedId);
+  const at = inOrder(rig.circuits).findIndex(([id]) => id === circuitId);
+  return at < 0 ? '' : ` c${at + 1}`;
+};
+
 const powerReading = (analysis: Analysis, deviceId: string): string | null => {
   const device = analysis.rig.devices[deviceId];
   const supply = device && supplyOf(device.model);
   if (!device || !supply) return null;
-  return `${figure(supply.mostW, supply.mostW < 10 ? 1 : 0)} W${FROM[isOnBattery(device) ? 'battery' : supply.is]}`;
+  const watts = `${figure(supply.mostW, supply.mostW < 10 ? 1 : 0)} W`;
+  return `${watts}${FROM[isOnBattery(device) ? 'battery' : supply.is]}${circuitReading(analysis, deviceId)}`;
 };
 
 /** Unit of a reading, said once above the chart. */
@@ -72,7 +84,8 @@ export const READING_UNITS: Readonly<Record<Reading, string>> = {
   Headroom: 'dB from the peaks to the ceiling',
   Delay: 'ms from the source; ≥ where some of it is not known',
   Cable: 'length in m, and how much of its reach that is',
-  Power: 'what the device before it draws at most, and from where if not the mains',
+  Power:
+    'what the device before it draws at most, from where if not the mains, and its circuit by number',
 };
 
 /**

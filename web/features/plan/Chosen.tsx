@@ -13,7 +13,8 @@ import { Measured } from './Measured';
 import { PersonFields } from './PersonFields';
 import type { Units } from './plane';
 import { SupportFields } from './SupportFields';
-import type { Thing } from './things';
+import { WayPointFields } from './WayPointFields';
+import type { Thing } from './thing';
 
 interface Props {
   readonly analysis: Analysis;
@@ -110,6 +111,7 @@ export const Chosen = ({
         {kind === 'sight' && <SightHeight analysis={analysis} id={id} />}
         {kind === 'device' && <DeviceFields analysis={analysis} id={id} />}
         {kind === 'support' && <SupportFields analysis={analysis} id={id} />}
+        {kind === 'way' && <WayPointFields analysis={analysis} id={id} onGone={onGone} />}
         {kind === 'support' && <Carries analysis={analysis} id={id} />}
         <ChoiceField
           label="Measure to"

@@ -1,7 +1,7 @@
 import { ahead, groundOf, type Rig, entry, type Spot } from '@echo-loom/core';
 import { memo } from 'react';
 import { lengthText, type Plane, pointsText, type Units, xOf, yOf } from './plane';
-import type { Thing } from './things';
+import type { Thing } from './thing';
 
 interface Props {
   readonly rig: Rig;
@@ -45,6 +45,9 @@ const Outline = ({ thing, plane, rig }: { thing: Thing; plane: Plane; rig: Rig }
     );
   if (kind === 'sight')
     return <path className="sight" d={`M${x - 7} ${y}H${x + 7}M${x} ${y - 7}V${y + 7}`} />;
+  if (kind === 'way') return <circle className="way-point" cx={x} cy={y} r="5" />;
+  if (kind === 'feed')
+    return <rect className="device" x={x - 5} y={y - 5} width="10" height="10" />;
   if (kind === 'corner')
     return <rect className="corner" x={x - 6} y={y - 6} width="12" height="12" />;
   if (!size) return <Arm thing={thing} plane={plane} />;

@@ -10,7 +10,7 @@ import {
   stood,
 } from '@echo-loom/core';
 import { lengthText, type Units } from './plane';
-import type { Thing } from './things';
+import type { Thing } from './thing';
 
 /** How high its middle is, where that is known. @unit m */
 const heightOf = (analysis: Analysis, { kind, id }: Thing): number | null => {

@@ -18,7 +18,9 @@ import { PrintSheet } from './PrintSheet';
 import { Sets } from './Sets';
 import { Standing } from './Standing';
 import { type Shows, Survey } from './Survey';
-import { cornersOf, putAt, type Thing, thingsOf } from './things';
+import { laidThings } from './laid-things';
+import type { Thing } from './thing';
+import { cornersOf, putAt, thingsOf } from './things';
 
 const WIDTH_PX = 760;
 const HEIGHT_PX = 520;
@@ -60,16 +62,22 @@ export const PlanView = () => {
   const analysis = useRig((state) => state.analysis);
   const later = useDeferredValue(analysis);
   const [movesWalls, setMovesWalls] = useState(false);
+  const [movesWays, setMovesWays] = useState(false);
+  const [shows, setShows] = useState<Shows>({ fields: true, sound: false, cables: false });
+  const waysMove = movesWays && shows.cables;
   const things = useMemo(
-    () => [...thingsOf(analysis), ...(movesWalls ? cornersOf(analysis) : [])],
-    [analysis, movesWalls],
+    () => [
+      ...thingsOf(analysis),
+      ...(movesWalls ? cornersOf(analysis) : []),
+      ...(waysMove ? laidThings(analysis) : []),
+    ],
+    [analysis, movesWalls, waysMove],
   );
   const [moved, setPlane] = useState<Plane | null>(null);
   const whole = useMemo(() => fit(analysis, things), [analysis, things]);
   const plane = moved ?? whole;
   const [selected, setSelected] = useState<string | null>(null);
   const [measuredTo, setMeasuredTo] = useState<string | null>(null);
-  const [shows, setShows] = useState<Shows>({ fields: true, sound: false, cables: false });
   const [units, setUnits] = useState<Units>(useStudio().lengths);
   const put = (thing: Thing, to: { xM?: number; yM?: number; facingDeg?: number }) => {
     const commands = putAt(analysis.rig, thing, { ...thing.at, ...to });
@@ -111,6 +119,16 @@ export const PlanView = () => {
             {toggle('fields', 'What lenses see')}
             {toggle('sound', 'What microphones hear')}
             {toggle('cables', 'Cables and mains')}
+            {shows.cables && laidThings(analysis).length > 0 && (
+              <Button
+                size="sm"
+                variant={movesWays ? 'solid' : 'outline'}
+                aria-pressed={movesWays}
+                onClick={() => setMovesWays(!movesWays)}
+              >
+                Move ways and strips
+              </Button>
+            )}
             {analysis.rig.shell && (
               <Button
                 size="sm"

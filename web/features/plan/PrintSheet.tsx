@@ -9,7 +9,8 @@ import { Fields } from './Layers';
 import { Marks, personPx } from './Marks';
 import { type Plane, xOf, yOf } from './plane';
 import { SURVEY_CSS } from './survey-css';
-import { type Thing, thingsOf } from './things';
+import type { Thing } from './thing';
+import { thingsOf } from './things';
 import { Walls } from './Walls';
 
 const SCALES = [20, 50, 100] as const;

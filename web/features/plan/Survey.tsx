@@ -8,7 +8,7 @@ import { Marks, personPx } from './Marks';
 import { type Plane, type Units, xOf, yOf } from './plane';
 import { Scale } from './Scale';
 import { SURVEY_CSS } from './survey-css';
-import type { Thing } from './things';
+import type { Thing } from './thing';
 import { GRID_M, useSurvey } from './useSurvey';
 import { Walls } from './Walls';
 
@@ -69,7 +69,10 @@ export const Survey = ({
       placeNames(
         things.map(({ name, at, kind, on, moves }) => ({
           // What stands on something is named when there is room for its name.
-          name: kind === 'device' && (!moves || (on !== null && plane.pxPerM < 90)) ? null : name,
+          name:
+            kind === 'way' || (kind === 'device' && (!moves || (on !== null && plane.pxPerM < 90)))
+              ? null
+              : name,
           x: xOf(plane, at),
           y: yOf(plane, at),
           nose: null,

@@ -1,6 +1,7 @@
 import { analyse, apply, type Rig, RigDraft } from '@echo-loom/core';
 import { secondFiring } from '../../../demo/second-firing';
 import { fitted, lengthText, xOf, yOf, zoomed } from './plane';
+import { laidThings } from './laid-things';
 import { cornersOf, putAt, thingsOf } from './things';
 
 const thingIn = (rig: Rig, key: string) => {
@@ -47,6 +48,22 @@ describe('putting things somewhere else on the plan', () => {
       rig.shell?.corners.map((at, index) => (index === 0 ? { xM: -2, yM: -1.5 } : at)),
     );
     expect(after.shell?.heightM).toBe(rig.shell?.heightM);
+  });
+  it('a point of a way goes alone, at its height, and the cables in it go along', () => {
+    const point = laidThings(analyse(rig)).find(({ id }) => id === 'beam-run 2');
+    if (!point) throw new Error('no such point');
+    const after = putAt(rig, point, { ...point.at, xM: 11, yM: 4.5 }).reduce(apply, rig);
+    expect(after.cableWays['beam-run']?.points).toEqual(
+      rig.cableWays['beam-run']?.points.map((at, index) =>
+        index === 2 ? { xM: 11, yM: 4.5, zM: at.zM } : at,
+      ),
+    );
+  });
+  it('a strip goes where it was put', () => {
+    const strip = laidThings(analyse(rig)).find(({ id }) => id === 'rack-strip');
+    if (!strip) throw new Error('no strip');
+    const after = putAt(rig, strip, { ...strip.at, xM: 1, yM: 2 }).reduce(apply, rig);
+    expect(after.feeds['rack-strip']?.at).toEqual({ xM: 1, yM: 2 });
   });
   it('walls that would cross are refused', () => {
     const [corner] = cornersOf(analyse(rig));

@@ -42,6 +42,7 @@ export const SURVEY_CSS = {
   '& .nose': { stroke: ink, strokeWidth: 2 },
   '& .noise': { fill: 'none', stroke: analogue, strokeWidth: 1.5 },
   '& .corner': { fill: card, stroke: ink, strokeWidth: 2 },
+  '& .way-point': { fill: card, stroke: soft, strokeWidth: 2 },
   '& .sight': { fill: 'none', stroke: picture, strokeWidth: 1.5 },
   '& .field': { fill: picture, fillOpacity: 0.08, stroke: picture, strokeWidth: 1 },
   '& .sightline': { stroke: picture, strokeWidth: 0.8, strokeDasharray: '2 4' },

@@ -8,29 +8,10 @@ import {
   type Spot,
   stood,
 } from '@echo-loom/core';
+import { putLaid } from './laid-things';
+import { POINT, type Thing, type ThingKind, tidy } from './thing';
 
-/** What can be pointed at on the plan, and the edits that put it somewhere else. */
-
-export type ThingKind = 'person' | 'support' | 'device' | 'noise' | 'sight' | 'corner';
-
-export interface Thing {
-  readonly key: string;
-  readonly kind: ThingKind;
-  readonly id: string;
-  readonly name: string;
-  readonly at: Spot;
-  /** Its ground. @unit m; null for what is a point */
-  readonly size: { readonly widthM: number; readonly depthM: number } | null;
-  readonly isRound: boolean;
-  /** The support it stands on: it goes where that goes */
-  readonly on: string | null;
-  /** Whether it can be moved by itself */
-  readonly moves: boolean;
-  /** Whether it looks somewhere */
-  readonly turns: boolean;
-  /** A cross over its outline tells what hangs from what stands */
-  readonly hangs: boolean;
-}
+/** Everything on the plan, and the edits that put it somewhere else. */
 
 const keyOf = (kind: ThingKind, id: string): string => `${kind}:${id}`;
 
@@ -48,16 +29,6 @@ export const cornersOf = ({ rig: { shell } }: Pick<Analysis, 'rig'>): readonly T
     name: `Corner ${index + 1}`,
     at: { ...corner, facingDeg: 0 },
   }));
-
-/** What has no ground of its own. */
-const POINT = {
-  size: null,
-  isRound: false,
-  on: null,
-  moves: true,
-  turns: false,
-  hangs: false,
-} as const;
 
 /** Everything on the plan, what lies lowest first. */
 export const thingsOf = (analysis: Analysis): readonly Thing[] => {
@@ -136,13 +107,11 @@ export const thingsOf = (analysis: Analysis): readonly Thing[] => {
   ];
 };
 
-/** To the centimetre, as places are typed. */
-export const tidy = (metres: number): number => Math.round(metres * 100) / 100;
-
 const turned = (degrees: number): number => ((Math.round(degrees) % 360) + 360) % 360;
 
 /** The edit that puts something at a place, turned as it is said there. */
-export const putAt = (rig: Rig, { kind, id, at: before }: Thing, spot: Spot): SimpleCommand[] => {
+export const putAt = (rig: Rig, thing: Thing, spot: Spot): SimpleCommand[] => {
+  const { kind, id, at: before } = thing;
   const at = { xM: tidy(spot.xM), yM: tidy(spot.yM), facingDeg: turned(spot.facingDeg) };
   switch (kind) {
     case 'person':
@@ -168,6 +137,9 @@ export const putAt = (rig: Rig, { kind, id, at: before }: Thing, spot: Spot): Si
       ];
     case 'device':
       return putDevice(rig, id, before, at);
+    case 'way':
+    case 'feed':
+      return putLaid(rig, thing, at);
     case 'corner':
       return rig.shell
         ? [

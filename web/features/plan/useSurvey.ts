@@ -1,7 +1,7 @@
 import { useGesture } from '@use-gesture/react';
 import { type RefObject, useRef } from 'react';
 import { type Plane, shifted, zoomed } from './plane';
-import type { Thing } from './things';
+import type { Thing } from './thing';
 
 /** Things snap to this grid, unless Alt is held. @unit m */
 export const GRID_M = 0.05;

@@ -5,6 +5,7 @@ import {
   type Analysis,
   batteriesFor,
   batteryHours,
+  chargersOf,
   type Device,
   inOrder,
   isOnBattery,
@@ -98,6 +99,15 @@ export const onBattery = ({ rig }: Analysis): Alike[] => {
 export const Batteries = ({ analysis }: { readonly analysis: Analysis }) => {
   const alike = onBattery(analysis);
   const { dayH } = analysis.rig.powerRules;
+  const own = chargersOf(analysis.rig);
+  const columns = [
+    ...SLOTS.map((slots) => ({
+      heading: slots === 0 ? 'No charger' : `${slots} slots`,
+      slots,
+      chargeH: CHARGE_H,
+    })),
+    ...(own ? [{ heading: `Yours, ${own.slots} slots`, ...own }] : []),
+  ];
   if (alike.length === 0) return null;
   return (
     <Box as="section" aria-label="Batteries">
@@ -106,22 +116,18 @@ export const Batteries = ({ analysis }: { readonly analysis: Analysis }) => {
       </Text>
       <PlainTable
         label="Batteries for a long day"
-        headings={[
-          'On battery',
-          'Lasts',
-          ...SLOTS.map((slots) => (slots === 0 ? 'No charger' : `${slots} slots`)),
-        ]}
+        headings={['On battery', 'Lasts', ...columns.map(({ heading }) => heading)]}
         lines={alike.map(({ names, lastsMin }) => ({
           id: String(lastsMin),
           head: names.join(', '),
           cells: [
             `${lastsMin} min`,
-            ...SLOTS.map((slots) =>
+            ...columns.map(({ slots, chargeH }) =>
               String(
                 batteriesFor({
                   devices: names.length,
                   lastsH: lastsMin / 60,
-                  chargeH: CHARGE_H,
+                  chargeH,
                   dayH,
                   slots,
                 }),
@@ -131,7 +137,11 @@ export const Batteries = ({ analysis }: { readonly analysis: Analysis }) => {
         }))}
       />
       <Text fontSize="xs" color="ink.soft" mt="1">
-        Each is run to empty and charged in {CHARGE_H} h; changing early needs fewer.
+        Each is run to empty and charged in {CHARGE_H} h
+        {own ? `, in yours in ${own.chargeH} h` : ''}; changing early needs fewer.
+        {own && alike.length > 1
+          ? ' Each line has all your slots to itself: those that share them need more.'
+          : ''}
       </Text>
       <FromLabel analysis={analysis} />
     </Box>

@@ -1,7 +1,16 @@
 'use client';
 
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
-import { type Analysis, type Feed, type FeedFigures, freeId, inOrder } from '@echo-loom/core';
+import {
+  type Analysis,
+  type Feed,
+  FEED_CLASSES,
+  type FeedClass,
+  freeId,
+  inOrder,
+} from '@echo-loom/core';
+import { useState } from 'react';
+import { HadCells } from '@/features/rig/HadCells';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -10,16 +19,17 @@ import { NumberField } from '@/ui/NumberField';
 import { Bears } from './Bears';
 import { fedByOf, fedChoices, valueOf } from './fed';
 
-const USUAL: Readonly<Record<FeedFigures['is'], { name: string; figures: FeedFigures }>> = {
-  outlet: { name: 'Wall outlet', figures: { is: 'outlet', sockets: 2, mostA: 16 } },
-  strip: { name: 'Strip', figures: { is: 'strip', sockets: 6, mostA: 10 } },
-  ups: {
-    name: 'Supply that lasts',
-    figures: { is: 'ups', sockets: 4, mostW: 540, mostVa: 900, wh: 288, efficiency: 0.85 },
+/** What can be added: the outlet of the house, and each class that is bought. */
+const CLASSES: readonly (Omit<FeedClass, 'price'> & { readonly price: number | null })[] = [
+  {
+    id: 'outlet',
+    name: 'Wall outlet',
+    figures: { is: 'outlet', sockets: 2, mostA: 16 },
+    price: null,
   },
-};
+  ...FEED_CLASSES,
+];
 const IS = { outlet: 'outlet', strip: 'strip', ups: 'supply that lasts' } as const;
-const KINDS = ['outlet', 'strip', 'ups'] as const;
 
 /** Outlets, strips and supplies that last, typed in place. */
 export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
@@ -27,12 +37,23 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
   const { feeds } = analysis.rig;
   const change = (feedId: string, feed: Partial<Omit<Feed, 'order'>>) =>
     run({ type: 'changeFeed', feedId, feed });
-  const add = (is: FeedFigures['is']) =>
+  const [chosen, setChosen] = useState('outlet');
+  const add = () => {
+    const found = CLASSES.find(({ id }) => id === chosen);
+    if (!found) return;
+    const { name, figures, price } = found;
     run({
       type: 'addFeed',
-      feedId: freeId(is, feeds),
-      feed: { ...USUAL[is], from: null, at: null },
+      feedId: freeId(figures.is, feeds),
+      feed: {
+        name,
+        figures,
+        from: null,
+        at: null,
+        ...(price === null ? {} : { had: { ownership: 'to buy', price } }),
+      },
     });
+  };
   const place = (id: string, { name, at }: Feed, key: 'xM' | 'yM') => (
     <Table.Cell {...cell}>
       <NumberField
@@ -63,7 +84,7 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
       ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label="Outlets and strips">
-            {head(['Name', 'Is', 'Fed by', 'Sockets', 'Bears', 'Across', 'Up', ''])}
+            {head(['Name', 'Is', 'Fed by', 'Sockets', 'Bears', 'Across', 'Up', 'Had', 'Price', ''])}
             <Table.Body>
               {inOrder(feeds).map(([id, feed]) => (
                 <Table.Row key={id} bg="transparent">
@@ -109,6 +130,11 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
                   </Table.Cell>
                   {place(id, feed, 'xM')}
                   {place(id, feed, 'yM')}
+                  <HadCells
+                    name={feed.name}
+                    had={feed.had}
+                    onChange={(had) => change(id, { had })}
+                  />
                   <Table.Cell {...cell}>
                     <Button
                       size="xs"
@@ -125,12 +151,18 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
           </Table.Root>
         </Box>
       )}
-      <Flex gap="2" mt="1.5" wrap="wrap">
-        {KINDS.map((is) => (
-          <Button key={is} size="xs" variant="outline" onClick={() => add(is)}>
-            Add {is === 'outlet' ? 'an outlet' : is === 'strip' ? 'a strip' : 'a supply that lasts'}
-          </Button>
-        ))}
+      <Flex gap="2" mt="1.5" wrap="wrap" align="center">
+        <ChoiceField
+          inCell
+          width="230px"
+          label="What is added"
+          value={chosen}
+          options={CLASSES.map(({ id, name }) => ({ value: id, label: name }))}
+          onChoose={setChosen}
+        />
+        <Button size="xs" variant="outline" onClick={add}>
+          Add it
+        </Button>
       </Flex>
     </Box>
   );

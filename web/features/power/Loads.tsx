@@ -1,7 +1,15 @@
 'use client';
 
-import { Box, Button, Table, Text } from '@chakra-ui/react';
-import { type Analysis, freeId, inOrder, type Load, type PowerRules } from '@echo-loom/core';
+import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+import {
+  type Analysis,
+  type Charger,
+  CHARGER_CLASSES,
+  freeId,
+  inOrder,
+  type Load,
+} from '@echo-loom/core';
+import { HadCells } from '@/features/rig/HadCells';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -9,6 +17,40 @@ import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { Switched } from '@/ui/Switched';
 import { fedByOf, fedChoices, valueOf } from './fed';
+
+/** What a charger does, typed in place. */
+const Charges = ({
+  name,
+  charges,
+  onChange,
+}: {
+  readonly name: string;
+  readonly charges: Charger;
+  readonly onChange: (charges: Charger) => void;
+}) => (
+  <>
+    <NumberField
+      inCell
+      isWhole
+      label={`Slots of ${name}`}
+      unit="slots"
+      min={1}
+      max={24}
+      value={charges.slots}
+      onCommit={(slots) => slots !== null && onChange({ ...charges, slots })}
+    />
+    <NumberField
+      inCell
+      label={`How long a charge in ${name} takes`}
+      unit="h"
+      step={0.5}
+      min={0.1}
+      max={48}
+      value={charges.chargeH}
+      onCommit={(chargeH) => chargeH !== null && onChange({ ...charges, chargeH })}
+    />
+  </>
+);
 
 /** What else is on the mains: kiln, heater, lamps. */
 export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
@@ -28,7 +70,7 @@ export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
       ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label="Other things on the mains">
-            {head(['Name', 'At most', 'Fed by', 'During the show', ''])}
+            {head(['Name', 'At most', 'Fed by', 'During the show', 'Charges', 'Had', 'Price', ''])}
             <Table.Body>
               {inOrder(loads).map(([id, load]) => (
                 <Table.Row key={id} bg="transparent">
@@ -69,6 +111,22 @@ export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
                       onTurn={(runs) => change(id, { runs })}
                     />
                   </Table.Cell>
+                  <Table.Cell {...cell} whiteSpace="nowrap">
+                    {load.charges ? (
+                      <Charges
+                        name={load.name}
+                        charges={load.charges}
+                        onChange={(charges) => change(id, { charges })}
+                      />
+                    ) : (
+                      '—'
+                    )}
+                  </Table.Cell>
+                  <HadCells
+                    name={load.name}
+                    had={load.had}
+                    onChange={(had) => change(id, { had })}
+                  />
                   <Table.Cell {...cell}>
                     <Button
                       size="xs"
@@ -85,69 +143,45 @@ export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
           </Table.Root>
         </Box>
       )}
-      <Button
-        size="xs"
-        variant="outline"
-        mt="1.5"
-        onClick={() =>
-          run({
-            type: 'addLoad',
-            loadId: freeId('load', loads),
-            load: { name: 'Heater', mostW: 1000, powerFactor: null, from: null, runs: true },
-          })
-        }
-      >
-        Add something
-      </Button>
-    </Box>
-  );
-};
-
-/** What is asked of the mains and of what lasts. */
-export const Asked = ({ analysis }: { readonly analysis: Analysis }) => {
-  const { run } = useRigSession();
-  const { powerRules } = analysis.rig;
-  const set = (rules: Partial<PowerRules>) => run({ type: 'setPowerRules', powerRules: rules });
-  return (
-    <Box as="section" aria-label="What is asked">
-      <Text as="h2" fontSize="lg" fontWeight="600" mb="1">
-        What is asked
-      </Text>
-      <NumberField
-        label="Share of a breaker that may be used"
-        unit="%"
-        step={5}
-        min={10}
-        max={100}
-        value={Math.round(powerRules.breakerShare * 100)}
-        onCommit={(share) => share !== null && set({ breakerShare: share / 100 })}
-      />
-      <NumberField
-        label="A supply that lasts carries the show for"
-        unit="min"
-        min={0}
-        max={600}
-        value={powerRules.lastsMin}
-        onCommit={(lastsMin) => lastsMin !== null && set({ lastsMin })}
-      />
-      <NumberField
-        label="A long day has"
-        unit="h"
-        min={1}
-        max={24}
-        value={powerRules.dayH}
-        onCommit={(dayH) => dayH !== null && set({ dayH })}
-      />
-      <NumberField
-        mayBeUnknown
-        label="Changes of air an hour with the ventilation off"
-        unit="/h"
-        step={0.1}
-        min={0.05}
-        max={50}
-        value={powerRules.airChanges}
-        onCommit={(airChanges) => set({ airChanges })}
-      />
+      <Flex gap="2" mt="1.5" wrap="wrap">
+        <Button
+          size="xs"
+          variant="outline"
+          onClick={() =>
+            run({
+              type: 'addLoad',
+              loadId: freeId('load', loads),
+              load: { name: 'Heater', mostW: 1000, powerFactor: null, from: null, runs: true },
+            })
+          }
+        >
+          Add something
+        </Button>
+        {CHARGER_CLASSES.map(({ id, name, mostW, charges, price }) => (
+          <Button
+            key={id}
+            size="xs"
+            variant="outline"
+            onClick={() =>
+              run({
+                type: 'addLoad',
+                loadId: freeId(id, loads),
+                load: {
+                  name,
+                  mostW,
+                  powerFactor: null,
+                  from: null,
+                  runs: true,
+                  charges,
+                  had: { ownership: 'to buy', price },
+                },
+              })
+            }
+          >
+            Add a {name.toLowerCase()}
+          </Button>
+        ))}
+      </Flex>
     </Box>
   );
 };

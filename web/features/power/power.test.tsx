@@ -10,7 +10,8 @@ import { Batteries, onBattery } from './Batteries';
 import { Circuits } from './Circuits';
 import { fedByOf, fedChoices, valueOf } from './fed';
 import { Feeds } from './Feeds';
-import { Asked, Loads } from './Loads';
+import { Asked } from './Asked';
+import { Loads } from './Loads';
 import { Plugs } from './Plugs';
 import { linesOf, PowerTree } from './PowerTree';
 
@@ -84,17 +85,23 @@ describe('what feeds what', () => {
     ));
     await userEvent.click(screen.getByRole('button', { name: 'Add a circuit' }));
     await type('Breaker of Circuit 1', '20');
-    await userEvent.click(screen.getByRole('button', { name: 'Add an outlet' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add it' }));
     await userEvent.selectOptions(field('What feeds Wall outlet'), 'Circuit 1');
-    await userEvent.click(screen.getByRole('button', { name: 'Add a supply that lasts' }));
-    await userEvent.selectOptions(field('What feeds Supply that lasts'), 'Wall outlet');
-    await type('Battery of Supply that lasts', '500');
+    await userEvent.selectOptions(field('What is added'), 'Supply that lasts, 288 Wh');
+    await userEvent.click(screen.getByRole('button', { name: 'Add it' }));
+    await userEvent.selectOptions(field('What feeds Supply that lasts, 288 Wh'), 'Wall outlet');
+    await type('Battery of Supply that lasts, 288 Wh', '500');
+    await type('Price of Supply that lasts, 288 Wh', '150');
     await type('Sockets of Wall outlet', '4');
     await type('Wall outlet, across', '1.5');
     expect(rig().circuits['circuit']?.breakerA ?? rig().circuits['circuit-1']?.breakerA).toBe(20);
     expect(Object.values(rig().feeds)).toMatchObject([
       { figures: { is: 'outlet', sockets: 4 }, from: { by: 'circuit' }, at: { xM: 1.5, yM: 0 } },
-      { figures: { is: 'ups', wh: 500 }, from: { by: 'feed' } },
+      {
+        figures: { is: 'ups', wh: 500 },
+        from: { by: 'feed' },
+        had: { ownership: 'to buy', price: 150 },
+      },
     ]);
     await userEvent.click(screen.getByRole('button', { name: 'Remove Wall outlet' }));
     expect(Object.values(rig().feeds)).toMatchObject([{ from: null }]);
@@ -142,11 +149,17 @@ describe('batteries', () => {
     );
     opened(demo('second-firing'), (now) => <Batteries analysis={now} />);
     expect(screen.getByRole('table', { name: 'Batteries for a long day' })).toBeTruthy();
-    // 1.5 h each: six in eight hours without a charger, three with two slots.
+    // 1.5 h each: six in eight hours without a charger, three with two slots, and the rig's has two.
     const cells = [
       ...(screen.getByRole('rowheader', { name: /Potter camera/ }).closest('tr')?.cells ?? []),
     ];
-    expect(cells.slice(1).map(({ textContent }) => textContent)).toEqual(['90 min', '6', '3', '3']);
+    expect(cells.slice(1).map(({ textContent }) => textContent)).toEqual([
+      '90 min',
+      '6',
+      '3',
+      '3',
+      '3',
+    ]);
   });
   it('last by their label, and one device takes that over', async () => {
     const { rig } = opened(demo('second-firing'), (now) => <Batteries analysis={now} />);

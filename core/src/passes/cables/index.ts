@@ -1,4 +1,5 @@
 export * from './buy';
+export * from './cut';
 export { type MainsRun, mainsRuns } from './mains-runs';
 export * from './plan';
 export { LEG_MOST_M, type Leg } from './route';

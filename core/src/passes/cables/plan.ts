@@ -1,12 +1,13 @@
 import { type CableRun, entry, type Link, type Rig } from '../../rig';
-import type { Dressing } from '../../rig/links/schema';
-import { type CableId, STOCK_LENGTHS_M } from '../../rig/links/cables';
+import type { Dressing, Lay } from '../../rig/links/schema';
+import { type CableId, stockFor } from '../../rig/links/cables';
 import { bodyOf } from '../../catalogue/bodies';
 import type { Measured } from '../measure';
 import { pass, passFor } from '../pass';
 import { type InRoom, stoodAt } from '../place';
 import type { Sum } from '../sum';
 import { ACROSS_MOST_M, LEG_MOST_M, type Route, routeBetween } from './route';
+import { routeBy } from './route-by';
 import { tripGrounds } from './trips';
 import { distance, segments, waysGraph } from './ways';
 
@@ -105,23 +106,6 @@ const travelOf = ({ supports }: Pick<Rig, 'supports'>, deskId: string | null): n
 export const slackOf = (routeM: number): number =>
   Math.max(SLACK.share * routeM, 2 * SLACK.eachEndM);
 
-const [, ...REST] = STOCK_LENGTHS_M;
-const LONGEST_M = REST.at(-1) ?? 0;
-
-/** A sum of lengths that were typed to the centimetre. @unit m */
-const ROUNDING_M = 1e-9;
-
-/**
- * Lengths that are sold and make up a run: the shortest that does, or whole ones joined and a last.
- * @param needM with slack and travel
- */
-export const stockFor = (needM: number): number[] => {
-  const whole = Math.max(0, Math.ceil((needM - ROUNDING_M) / LONGEST_M) - 1);
-  const rest = needM - whole * LONGEST_M;
-  const last = STOCK_LENGTHS_M.find((lengthM) => lengthM >= rest - ROUNDING_M) ?? LONGEST_M;
-  return [...Array.from({ length: whole }, () => LONGEST_M), last];
-};
-
 /** On one desk, in one rack: straight there. */
 const onOneSupport = (from: InRoom, to: InRoom): Route => {
   const lengthM = Math.hypot(to.xM - from.xM, to.yM - from.yM) + Math.abs(to.zM - from.zM);
@@ -139,20 +123,26 @@ const wayBetween = (
   measured: Measured,
   from: CableEnd,
   to: CableEnd,
-  keepsOff: boolean,
+  lay: Lay | undefined,
 ): { readonly route: Route | null; readonly travelM: number } => {
   const { rig } = measured;
   const [a, b] = [from.at, to.at];
   const [fromDesk, toDesk] = [deskIdOf(rig, from), deskIdOf(rig, to)];
-  if (fromDesk !== null && fromDesk === toDesk) return { route: onOneSupport(a, b), travelM: 0 };
+  const by = lay?.by ?? [];
+  if (fromDesk !== null && fromDesk === toDesk && by.length === 0)
+    return { route: onOneSupport(a, b), travelM: 0 };
+  const options = {
+    openFloor: rig.laying.openFloor,
+    keepsOff: lay?.keepsOff ?? false,
+    is: 'signal',
+    acrossM: from.isWorn || to.isWorn ? LEG_MOST_M : ACROSS_MOST_M,
+    grounds: tripGrounds(measured),
+  } as const;
   return {
-    route: routeBetween(waysGraph(measured), a, b, {
-      openFloor: rig.laying.openFloor,
-      keepsOff,
-      is: 'signal',
-      acrossM: from.isWorn || to.isWorn ? LEG_MOST_M : ACROSS_MOST_M,
-      grounds: tripGrounds(measured),
-    }),
+    route:
+      by.length > 0
+        ? routeBy(waysGraph(measured), a, b, options, by)
+        : routeBetween(waysGraph(measured), a, b, options),
     travelM: travelOf(rig, fromDesk) + travelOf(rig, toDesk),
   };
 };
@@ -176,7 +166,7 @@ export const planOf = passFor('plan of a cable', (measured, linkId: string): Cab
       cable: link.cable,
       deviceIds: ends.filter((id) => endOf(measured, id) === null),
     };
-  const { route, travelM } = wayBetween(measured, from, to, link.lay?.keepsOff ?? false);
+  const { route, travelM } = wayBetween(measured, from, to, link.lay);
   if (!route) return { is: 'no way', linkId, cable: link.cable, deviceIds: ends };
   const slackM = slackOf(route.lengthM);
   const needM = route.lengthM + slackM + travelM;

@@ -63,7 +63,8 @@ const tripsOf = (grounds: readonly TripGround[], a: InRoom, b: InRoom): readonly
     ? []
     : tripsAlong(grounds, a, b).map(({ ground }) => ground);
 
-interface Start {
+/** Where a cable comes onto a piece of a way. */
+export interface Start {
   readonly piece: Piece;
   readonly at: InRoom;
   /** Where on the segment of the piece */
@@ -72,10 +73,10 @@ interface Start {
   readonly trips: readonly TripGround[];
 }
 
-const isOpen = ({ segment }: Piece, is: RouteOptions['is']): boolean =>
+export const isOpen = ({ segment }: Piece, is: RouteOptions['is']): boolean =>
   segment.carries === 'both' || segment.carries === is;
 
-const startsOf = (
+export const startsOf = (
   { pieces }: WaysGraph,
   end: InRoom,
   { openFloor, keepsOff, is, grounds }: RouteOptions,
@@ -113,10 +114,10 @@ const neighboursOf = (
   return edges;
 };
 
-const costOf = (lengthM: number, trips: readonly TripGround[]): number =>
+export const costOf = (lengthM: number, trips: readonly TripGround[]): number =>
   lengthM * (trips.length > 0 ? 1 + TRIP_WEIGHT : 1);
 
-const joined = (legs: readonly Leg[]): Route => {
+export const joined = (legs: readonly Leg[]): Route => {
   const kept = legs.filter(({ lengthM }) => lengthM > 0);
   return {
     legs: kept,
@@ -136,6 +137,41 @@ const across = (from: InRoom, to: InRoom, options: RouteOptions): Route | null =
     : joined([{ what: 'across', segment: null, from, to, lengthM, trips }]);
 };
 
+export const downFrom =
+  (from: InRoom) =>
+  ({ at, lengthM, trips }: Start): Leg => ({
+    what: 'down to the way',
+    segment: null,
+    from,
+    to: at,
+    lengthM,
+    trips,
+  });
+
+export const upTo =
+  (to: InRoom) =>
+  ({ at, lengthM, trips }: Start): Leg => ({
+    what: 'up from the way',
+    segment: null,
+    from: at,
+    to,
+    lengthM,
+    trips,
+  });
+
+export const legAlong = (piece: Piece, from: InRoom, to: InRoom, lengthM: number): Leg => ({
+  what: 'along',
+  segment: piece.segment,
+  from,
+  to,
+  lengthM,
+  trips: piece.trips,
+});
+
+/** How far it is along a piece, from a share of its segment to another. */
+export const alongPiece = ({ piece }: Start, a: number, b: number): number =>
+  piece.segment.lengthM * Math.abs(b - a);
+
 /**
  * The shortest route between two sockets, exact on the graph (Dijkstra). Of two of one length the one
  * with less bare on what people walk on.
@@ -152,32 +188,7 @@ export const routeBetween = (
   const ends = startsOf(graph, to, options);
   let best = direct ? costOf(direct.lengthM, direct.trips) : Infinity;
   let route = direct;
-  const down = ({ at, lengthM, trips }: Start): Leg => ({
-    what: 'down to the way',
-    segment: null,
-    from,
-    to: at,
-    lengthM,
-    trips,
-  });
-  const up = ({ at, lengthM, trips }: Start): Leg => ({
-    what: 'up from the way',
-    segment: null,
-    from: at,
-    to,
-    lengthM,
-    trips,
-  });
-  const legAlong = (piece: Piece, a: InRoom, b: InRoom, lengthM: number): Leg => ({
-    what: 'along',
-    segment: piece.segment,
-    from: a,
-    to: b,
-    lengthM,
-    trips: piece.trips,
-  });
-  const alongPiece = ({ piece }: Start, a: number, b: number): number =>
-    piece.segment.lengthM * Math.abs(b - a);
+  const [down, up] = [downFrom(from), upTo(to)];
 
   // Both on one piece: no point of the graph lies between.
   for (const start of starts)

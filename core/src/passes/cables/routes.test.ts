@@ -1,20 +1,13 @@
 import fc from 'fast-check';
 import { RigDraft } from '../../catalogue/draft';
-import { type CableWay, type PlaceInRoom, rectangle, type Rig } from '../../rig';
+import { type PlaceInRoom, rectangle, type Rig } from '../../rig';
 import { measure } from '../measure';
 import { routeBetween } from './route';
+import { anyPoint, anySocket, apart, flat, hung, nearestOn, way } from './routes-for-cases';
 import { tripGrounds } from './trips';
 import { waysGraph, type WaysGraph } from './ways';
-import { planOf, type Planned, stockFor } from './plan';
-
-const way = (...points: readonly PlaceInRoom[]): Omit<CableWay, 'order'> => ({
-  name: 'Way',
-  is: 'floor',
-  points: [...points],
-  insideMm2: null,
-  bendMm: null,
-  carries: 'both',
-});
+import { stockFor } from '../../rig/links/cables';
+import { planOf, type Planned } from './plan';
 
 /** Two boxes of no height to speak of, at two heights, 4.20 m apart along a wall; one on a desk that travels. */
 const workedE = (): Rig =>
@@ -75,26 +68,6 @@ const alongWays = ({ pieces }: WaysGraph, from: number, to: number): number => {
   return best;
 };
 
-const flat = (a: PlaceInRoom, b: PlaceInRoom): number => Math.hypot(b.xM - a.xM, b.yM - a.yM);
-const hung = (a: PlaceInRoom, b: PlaceInRoom): number => flat(a, b) + Math.abs(b.zM - a.zM);
-const apart = (a: PlaceInRoom, b: PlaceInRoom): number => Math.hypot(flat(a, b), b.zM - a.zM);
-
-/** The point of a straight piece that lies nearest to another, by halving. */
-const nearestOn = (a: PlaceInRoom, b: PlaceInRoom, end: PlaceInRoom): PlaceInRoom => {
-  const at = (share: number): PlaceInRoom => ({
-    xM: a.xM + share * (b.xM - a.xM),
-    yM: a.yM + share * (b.yM - a.yM),
-    zM: a.zM + share * (b.zM - a.zM),
-  });
-  let [low, high] = [0, 1];
-  for (let step = 0; step < 200; step++) {
-    const [one, other] = [low + (high - low) / 3, high - (high - low) / 3];
-    if (apart(at(one), end) <= apart(at(other), end)) high = other;
-    else low = one;
-  }
-  return at((low + high) / 2);
-};
-
 /** The least of every way from socket to socket: on to any piece, along, and off any other. */
 const byTryingAll = (graph: WaysGraph, from: PlaceInRoom, to: PlaceInRoom): number => {
   const { points, pieces } = graph;
@@ -126,18 +99,6 @@ const byTryingAll = (graph: WaysGraph, from: PlaceInRoom, to: PlaceInRoom): numb
     }
   return best;
 };
-
-const anyPoint = fc.record({
-  xM: fc.integer({ min: 0, max: 4 }),
-  yM: fc.integer({ min: 0, max: 4 }),
-  zM: fc.constantFrom(0, 0, 2),
-});
-/** Off the grid, so that nothing lies just within reach or just beyond. */
-const anySocket = fc.record({
-  xM: fc.integer({ min: 0, max: 40 }).map((tenths) => tenths / 10 + 0.033),
-  yM: fc.integer({ min: 0, max: 40 }).map((tenths) => tenths / 10 + 0.017),
-  zM: fc.constantFrom(0, 0.75, 1.4),
-});
 
 describe('the shortest route', () => {
   it('is the one that trying every way finds, on 200 small plans', () => {

@@ -45,6 +45,8 @@ export interface BesideMains {
   /** In one way with mains leads, nearer than the distance that is asked for. @unit m */
   readonly lengthM: number;
   readonly ways: readonly string[];
+  /** Those of them that are drawn */
+  readonly wayIds: readonly string[];
 }
 
 /** Every cable that shares a way with mains leads, whatever it carries. */
@@ -60,7 +62,14 @@ export const besideMains = pass('beside mains', (measured): readonly BesideMains
     });
     const lengthM = shared.reduce((sum, part) => sum + part.lengthM, 0);
     return lengthM > 0
-      ? [{ plan, lengthM, ways: [...new Set(shared.map(({ segment }) => segment.name))] }]
+      ? [
+          {
+            plan,
+            lengthM,
+            ways: [...new Set(shared.map(({ segment }) => segment.name))],
+            wayIds: [...new Set(shared.flatMap(({ segment }) => segment.wayId ?? []))],
+          },
+        ]
       : [];
   });
 });

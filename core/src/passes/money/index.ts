@@ -9,6 +9,7 @@ import {
   type Ownership,
   type Rig,
 } from '../../rig';
+import { soldPrice } from '../../rig/links/cables';
 import { cableStock } from '../cables/buy';
 
 /** What a rig costs, in the studio's currency. */
@@ -19,6 +20,8 @@ export interface Money {
   readonly lenses: number;
   /** What is in it for cables, at typical prices, however they are had */
   readonly cables: number;
+  /** What is in it for strips, supplies that last, chargers, covers and trays */
+  readonly gear: number;
   /** What is still to be paid: to buy and second-hand */
   readonly toPay: number;
   /** Devices whose price is not known */
@@ -66,9 +69,18 @@ export const moneyOf = (rig: Rig): Money => {
   // What is in the box is taken before any is bought.
   const { own } = cableStock(rig);
   for (const [linkId, { from, to, cable: run }] of Object.entries(rig.links)) {
-    const price = isCaptive(rig, to) ? 0 : cablePrice(run);
+    const price = isCaptive(rig, to) ? 0 : own.has(linkId) ? cablePrice(run) : soldPrice(run);
     cables += price;
     by[own.has(linkId) ? 'owned' : ownershipOf(rig, [from, to])] += price;
+  }
+  let gear = 0;
+  for (const { had } of [
+    ...Object.values(rig.feeds),
+    ...Object.values(rig.loads),
+    ...Object.values(rig.cableWays),
+  ]) {
+    gear += had?.price ?? 0;
+    by[had?.ownership ?? 'owned'] += had?.price ?? 0;
   }
   for (const how of OWNERSHIPS) by[how] = cents(by[how]);
   const toPay = cents(by['to buy'] + by['second-hand']);
@@ -77,6 +89,7 @@ export const moneyOf = (rig: Rig): Money => {
     by,
     lenses: cents(lenses),
     cables: cents(cables),
+    gear: cents(gear),
     toPay,
     unknown: unknown.sort(),
     left: budget === null ? null : cents(budget - toPay),

@@ -81,4 +81,57 @@ describe('money', () => {
       }).unknown,
     ).toEqual(['phone']);
   });
+  it('counts strips, chargers and covers by how they are had', () => {
+    const had = { ownership: 'to buy', price: 18 } as const;
+    const withGear = apply(rig, {
+      type: 'batch',
+      label: 'Gear',
+      commands: [
+        {
+          type: 'addFeed',
+          feedId: 'new-strip',
+          feed: {
+            name: 'Strip',
+            figures: { is: 'strip', sockets: 6, mostA: 10 },
+            from: null,
+            at: null,
+            had,
+          },
+        },
+        {
+          type: 'addLoad',
+          loadId: 'new-charger',
+          load: {
+            name: 'Charger',
+            mostW: 30,
+            powerFactor: null,
+            from: null,
+            runs: true,
+            charges: { slots: 2, chargeH: 2.5 },
+            had: { ownership: 'owned', price: 45 },
+          },
+        },
+        {
+          type: 'addCableWay',
+          cableWayId: 'new-cover',
+          cableWay: {
+            name: 'Cover',
+            is: 'cover',
+            points: [
+              { xM: 0, yM: 0, zM: 0 },
+              { xM: 1.5, yM: 0, zM: 0 },
+            ],
+            insideMm2: null,
+            bendMm: null,
+            carries: 'both',
+            had: { ownership: 'second-hand', price: 27 },
+          },
+        },
+      ],
+    });
+    const [before, after] = [moneyOf(rig), moneyOf(withGear)];
+    expect([before.gear, after.gear]).toEqual([0, 90]);
+    expect(after.toPay - before.toPay).toBeCloseTo(18 + 27, 9);
+    expect(after.by.owned - before.by.owned).toBeCloseTo(45, 9);
+  });
 });

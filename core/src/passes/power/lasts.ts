@@ -1,3 +1,5 @@
+import type { Charger, Rig } from '../../rig';
+
 /** How long what holds its own power lasts. */
 
 /**
@@ -66,6 +68,20 @@ const lastsDay = (
  */
 export const batteriesFor = (day: BatteryDay): number => {
   for (let count = day.devices; ; count++) if (lastsDay(count, day)) return count;
+};
+
+/**
+ * The chargers of a rig as one: all their slots, and the longest charge of them.
+ * @returns null where it has none
+ */
+export const chargersOf = ({ loads }: Pick<Rig, 'loads'>): Charger | null => {
+  const chargers = Object.values(loads).flatMap(({ charges }) => charges ?? []);
+  return chargers.length === 0
+    ? null
+    : {
+        slots: chargers.reduce((sum, { slots }) => sum + slots, 0),
+        chargeH: Math.max(...chargers.map(({ chargeH }) => chargeH)),
+      };
 };
 
 /** What one change of air an hour carries off. @unit W/(m³·K) */

@@ -1,12 +1,13 @@
 import { z } from 'zod';
-import { anyId, type Chance, someOf, tenths } from '../chance';
+import { anyHad, anyId, type Chance, someOf, tenths } from '../chance';
 import { collection } from '../collection';
 import { idSchema } from '../ids';
 import { CABLES } from '../links/cables';
 import { DRESSINGS, type Lay, laySchema } from '../links/schema';
 import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
-import { command, type Problem } from '../slice';
+import type { Rig } from '../rig';
+import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
 import {
   CABLE_WAY_KINDS,
   cableWaySchema,
@@ -38,10 +39,13 @@ const layingText = ({ alongWalls, openFloor, dressing }: z.infer<typeof changeOf
     ...(dressing === undefined ? [] : [`dressed ${dressing}`]),
   ].join(', ');
 
-const layText = (lay: Lay | null): string =>
+const layText = (rig: Rig, lay: Lay | null): string =>
   [
     ...(lay?.dressing ? [lay.dressing] : []),
     ...(lay?.keepsOff ? ['round what people walk on'] : []),
+    ...(lay?.by
+      ? [`by ${lay.by.map((id) => entry(rig.cableWays, id)?.name ?? `“${id}”`).join(', then ')}`]
+      : []),
   ].join(', ') || 'as all are';
 
 const anyPoint = (chance: Chance) => ({
@@ -70,12 +74,14 @@ export const commands = {
     schema: z.strictObject({ linkId: idSchema, lay: laySchema.nullable() }),
     apply: (rig, { linkId, lay }) => {
       const link = mustHave(entry(rig.links, linkId), refusals.noLink(linkId));
+      for (const id of lay?.by ?? []) mustHave(entry(rig.cableWays, id), refusals.noCableWay(id));
       if (lay) link.lay = lay;
       else delete link.lay;
     },
-    says: (_rig, { lay }) => `Laid a cable ${layText(lay)}.`,
+    says: (rig, { lay }) => `Laid a cable ${layText(rig, lay)}.`,
     arbitrary: (chance, rig) => {
       const linkId = anyId(chance, rig.links);
+      const wayId = anyId(chance, rig.cableWays);
       return linkId === null
         ? null
         : {
@@ -85,6 +91,7 @@ export const commands = {
               : {
                   dressing: chance.once(2) ? null : chance.oneOf(DRESSINGS),
                   keepsOff: chance.once(2),
+                  ...(wayId !== null && chance.once(2) ? { by: [wayId] } : {}),
                 },
           };
     },
@@ -96,6 +103,7 @@ export const commands = {
     at: (rig) => rig.cableWays,
     read: (rig) => rig.cableWays,
     none: refusals.noCableWay,
+    leaving: (id, forget) => forget({ kind: 'cable way', id }),
     says: {
       add: ({ name }) => `Added ${name} to the ways for cables.`,
       change: (name) => `Changed ${name}.`,
@@ -109,6 +117,7 @@ export const commands = {
       insideMm2: chance.once(2) ? null : 1200,
       bendMm: chance.once(2) ? null : 60,
       carries: chance.oneOf(CARRIES),
+      ...(chance.once(2) ? { had: anyHad(chance) } : {}),
     }),
   }),
   ...collection({
@@ -133,6 +142,19 @@ export const commands = {
   }),
 };
 
-export const problems = (): Problem[] => [];
-export const forget = (): void => undefined;
+export const problems = (rig: Rig): Problem[] =>
+  Object.entries(rig.links).flatMap(([linkId, { lay }]) =>
+    (lay?.by ?? []).flatMap((id, index) =>
+      missing(rig.cableWays, 'way for cables', ['links', linkId, 'lay', 'by', String(index)], id),
+    ),
+  );
+export const forget = (rig: DraftRig, { kind, id }: Gone): void => {
+  if (kind !== 'cable way') return;
+  for (const { lay } of Object.values(rig.links)) {
+    const rest = lay?.by?.filter((wayId) => wayId !== id);
+    if (!lay || !rest || rest.length === lay.by?.length) continue;
+    if (rest.length > 0) lay.by = rest;
+    else delete lay.by;
+  }
+};
 export const limits = {};

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { hadSchema } from '../devices/ownership';
 import { nameSchema } from '../ids';
 import { CABLE_IDS } from '../links/cables';
 import { DRESSINGS } from '../links/schema';
@@ -31,6 +32,8 @@ export const cableWaySchema = z.strictObject({
   /** Tightest bend in it, radius on the inside, mm; null = nobody has said */
   bendMm: z.number().positive().max(10_000).nullable(),
   carries: z.enum(CARRIES),
+  /** Left out: it is there already */
+  had: hadSchema.optional(),
   order: orderSchema,
 });
 export type CableWay = z.infer<typeof cableWaySchema>;

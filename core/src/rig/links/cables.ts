@@ -214,3 +214,32 @@ export const cablePrice = ({
 
 /** Lengths that are sold. @unit m @source handbook 5-room-desk-power */
 export const STOCK_LENGTHS_M = [0.5, 1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 50] as const;
+
+const LONGEST_M = Math.max(...STOCK_LENGTHS_M);
+
+/** A sum of lengths that were typed to the centimetre. @unit m */
+const ROUNDING_M = 1e-9;
+
+/**
+ * Lengths that are sold and make up a run: the shortest that does, or whole ones joined and a last.
+ * @param needM with slack and travel
+ */
+export const stockFor = (needM: number): number[] => {
+  const whole = Math.max(0, Math.ceil((needM - ROUNDING_M) / LONGEST_M) - 1);
+  const rest = needM - whole * LONGEST_M;
+  const last = STOCK_LENGTHS_M.find((lengthM) => lengthM >= rest - ROUNDING_M) ?? LONGEST_M;
+  return [...Array.from({ length: whole }, () => LONGEST_M), last];
+};
+
+/** What joins two lengths of one run, in the studio's currency. @source typical */
+export const JOIN_PRICE = 6;
+
+/** What a run costs in the lengths that are sold, and what joins them. */
+export const soldPrice = (run: { readonly kind: CableId; readonly lengthM: number }): number => {
+  if (run.kind === 'inside' || run.kind === 'radio') return 0;
+  const lengths = stockFor(run.lengthM);
+  return lengths.reduce(
+    (sum, lengthM) => sum + cablePrice({ kind: run.kind, lengthM }),
+    JOIN_PRICE * (lengths.length - 1),
+  );
+};

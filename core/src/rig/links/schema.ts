@@ -20,11 +20,16 @@ export type CableRun = z.infer<typeof runSchema>;
 export const DRESSINGS = ['reopenable', 'fixed', 'loose'] as const;
 export type Dressing = (typeof DRESSINGS)[number];
 
+/** So many ways a cable may be told to lie in. */
+export const MOST_BY = 8;
+
 export const laySchema = z.strictObject({
   /** null = as all are */
   dressing: z.enum(DRESSINGS).nullable(),
   /** Goes round what people walk on, however far */
   keepsOff: z.boolean(),
+  /** Ways it lies in, one after the other from where it begins; left out: whatever is shortest */
+  by: z.array(idSchema).min(1).max(MOST_BY).optional(),
 });
 export type Lay = z.infer<typeof laySchema>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { anyId, type Chance, someOf } from '../chance';
+import { anyHad, anyId, type Chance, someOf } from '../chance';
 import { collection } from '../collection';
 import { deviceName } from '../devices/names';
 import { idSchema } from '../ids';
@@ -140,6 +140,7 @@ export const commands = {
       figures: chance.oneOf(FIGURES),
       from: anyFedBy(chance, rig),
       at: chance.once(2) ? null : { xM: chance.integer(0, 8), yM: chance.integer(0, 6) },
+      ...(chance.once(2) ? { had: anyHad(chance) } : {}),
     }),
   }),
   ...collection({
@@ -162,6 +163,8 @@ export const commands = {
       powerFactor: chance.once(2) ? null : 0.95,
       from: anyFedBy(chance, rig),
       runs: chance.once(2),
+      ...(chance.once(3) ? { charges: { slots: chance.integer(1, 4), chargeH: 2.5 } } : {}),
+      ...(chance.once(2) ? { had: anyHad(chance) } : {}),
     }),
   }),
   /** Where a device is plugged in; null takes the plug out */

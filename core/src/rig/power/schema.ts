@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { hadSchema } from '../devices/ownership';
 import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
 import { pointSchema } from '../room/schema';
@@ -46,11 +47,21 @@ export const feedSchema = z.strictObject({
   /** null = plugged in nowhere, or nobody has said */
   from: fedBySchema.nullable(),
   at: pointSchema.nullable(),
+  /** Left out: it is owned */
+  had: hadSchema.optional(),
   order: orderSchema,
 });
 export type Feed = z.infer<typeof feedSchema>;
 
-/** Something on the mains that is no device of the rig: a kiln, a heater, lamps. */
+/** What a charger of batteries does. */
+export const chargerSchema = z.strictObject({
+  slots: z.number().int().min(1).max(24),
+  /** How long a full charge takes. @unit h */
+  chargeH: z.number().min(0.1).max(48),
+});
+export type Charger = z.infer<typeof chargerSchema>;
+
+/** Something on the mains that is no device of the chain: a kiln, a heater, lamps, a charger. */
 export const loadSchema = z.strictObject({
   name: nameSchema,
   /** @unit W */
@@ -60,6 +71,10 @@ export const loadSchema = z.strictObject({
   from: fedBySchema.nullable(),
   /** Whether it is on during the show */
   runs: z.boolean(),
+  /** Left out: it charges no batteries */
+  charges: chargerSchema.optional(),
+  /** Left out: it is owned */
+  had: hadSchema.optional(),
   order: orderSchema,
 });
 export type Load = z.infer<typeof loadSchema>;

@@ -4,6 +4,7 @@ import {
   fixedBorrowed,
   fixedOnMoving,
   looseOverhead,
+  misledCable,
   noWay,
   unplacedEnds,
 } from './laid';
@@ -25,6 +26,7 @@ export const CABLES_RULES: readonly Rule[] = [
   beside,
   tooLong,
   fixedBorrowed,
+  misledCable,
   noWay,
   unplacedEnds,
   wayAlone,

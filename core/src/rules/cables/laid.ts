@@ -1,11 +1,53 @@
-import { cablePlans, LEG_MOST_M, type Planned } from '../../passes/cables';
+import { cablePlans, LEG_MOST_M, type Planned, type Unplanned } from '../../passes/cables';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
+import { laid } from '../../edits/lay';
 import { entry } from '../../rig';
+import { pass } from '../../passes/pass';
 import { CABLE_BODIES } from '../../rig/links/cable-bodies';
+import { CABLES } from '../../rig/links/cables';
 import { THE_RIG } from '../about';
 import { batchFix, cableRule, eachCableRule } from '../rule-of';
-import { cableText, dressingOf, eachPlanned, layOf, metres, startText } from './planned';
+import { cableText, dressingOf, eachPlanned, metres, startText } from './planned';
+
+const isTold = ({ rig }: Measured, { linkId }: { readonly linkId: string }): boolean =>
+  entry(rig.links, linkId)?.lay?.by !== undefined;
+
+/** What is told to lie in ways that it cannot get into. */
+const misled = pass('cables led where they cannot go', (measured): readonly Unplanned[] =>
+  cablePlans(measured).filter(
+    (plan): plan is Unplanned => plan.is === 'no way' && isTold(measured, plan),
+  ),
+);
+
+export const misledCable = eachCableRule<Unplanned>(
+  'cables.misled',
+  {
+    looksFor: 'A cable that is told by hand to lie in ways that it cannot get into.',
+    why: 'Its length cannot be told, and it is led somewhere else on the day.',
+    remedy: 'Lead it by other ways, join the ways to each other, or let it find its own.',
+    source: 'handbook 5, Cables',
+  },
+  {
+    all: misled,
+    about: ({ linkId }) => ({ kind: 'link', linkId }),
+    judge: ({ linkId, cable }, { rig }) => {
+      const names = (entry(rig.links, linkId)?.lay?.by ?? []).map(
+        (id) => entry(rig.cableWays, id)?.name ?? id,
+      );
+      return {
+        level: 'warn',
+        title: `No way leads through ${names.join(', then ')}`,
+        says:
+          `A ${CABLES[cable.kind].name} is told to lie in ${names.join(', then ')}, and does not get there from ` +
+          `within ${LEG_MOST_M} m of both its ends. Lead it by other ways, or let it find its own.`,
+      };
+    },
+    fixes: ({ linkId }, { rig }) => [
+      batchFix('Let it find its own way', [laid(rig, linkId, { by: [] })]),
+    ],
+  },
+);
 
 /** Names as a sentence lists them, no more than a few. */
 const some = (names: readonly string[]): string =>
@@ -52,7 +94,9 @@ export const noWay = cableRule(
     source: 'handbook 5, Cables',
   },
   (measured) => {
-    const lost = cablePlans(measured).flatMap((plan) => (plan.is === 'no way' ? [plan] : []));
+    const lost = cablePlans(measured).filter(
+      (plan): plan is Unplanned => plan.is === 'no way' && !isTold(measured, plan),
+    );
     const names = [...new Set(lost.flatMap(({ deviceIds }) => deviceIds))].flatMap(
       (id) => entry(measured.rig.devices, id)?.name ?? [],
     );
@@ -79,14 +123,8 @@ export const noWay = cableRule(
   },
 );
 
-const heldAgain = (measured: Measured, plan: Planned, label: string) =>
-  batchFix(label, [
-    {
-      type: 'layCable',
-      linkId: plan.linkId,
-      lay: { dressing: 'reopenable', keepsOff: layOf(measured, plan)?.keepsOff ?? false },
-    },
-  ]);
+const heldAgain = ({ rig }: Measured, { linkId }: Planned, label: string) =>
+  batchFix(label, [laid(rig, linkId, { dressing: 'reopenable' })]);
 
 export const fixedOnMoving = eachCableRule<Planned>(
   'cables.fixed-on-moving',

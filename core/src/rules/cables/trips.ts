@@ -1,3 +1,5 @@
+import { wayToBuy } from '../../catalogue/house-gear';
+import { laid } from '../../edits/lay';
 import { withLengths } from '../../edits/lengths';
 import {
   type Leg,
@@ -17,7 +19,7 @@ import { type CableWay, freeId, type SimpleCommand } from '../../rig';
 import type { About } from '../about';
 import type { Fix } from '../../edits/fix';
 import { batchFix, eachCableRule } from '../rule-of';
-import { layOf, metres } from './planned';
+import { metres } from './planned';
 
 /** Cables on floor that people walk on, and the three cures: cover them, lead them over heads, lead them round. */
 
@@ -104,16 +106,18 @@ const covered = (measured: Measured, crossing: Crossing): Fix[] => {
   const lengthM = parts.reduce((sum, [a, b]) => sum + Math.hypot(b.xM - a.xM, b.yM - a.yM), 0);
   const given = withLengths(
     measured,
-    parts.map((points) =>
-      addWay(measured, taken, {
+    parts.map(([a, b]) => {
+      const had = wayToBuy('cover', Math.hypot(b.xM - a.xM, b.yM - a.yM));
+      return addWay(measured, taken, {
         name: `Cover, ${crossing.ground.name}`,
         is: 'cover',
-        points: [...points],
+        points: [a, b],
         insideMm2: null,
         bendMm: null,
         carries: 'both',
-      }),
-    ),
+        ...(had ? { had } : {}),
+      });
+    }),
     crossing.plans.map(({ linkId }) => linkId),
   );
   return given && parts.length > 0
@@ -126,12 +130,8 @@ const OVER_DOOR_M = 0.1;
 /** So high nobody walks into it. @unit m */
 const OVER_HEADS_M = 2.2;
 
-const kept = (measured: Measured, plans: readonly Planned[]): SimpleCommand[] =>
-  plans.map((plan) => ({
-    type: 'layCable',
-    linkId: plan.linkId,
-    lay: { dressing: layOf(measured, plan)?.dressing ?? null, keepsOff: true },
-  }));
+const kept = ({ rig }: Measured, plans: readonly Planned[]): SimpleCommand[] =>
+  plans.map(({ linkId }) => laid(rig, linkId, { keepsOff: true }));
 
 /** Up, across and down again, where the cable lies along a wall. */
 const overhead = (measured: Measured, crossing: Crossing): Fix[] => {

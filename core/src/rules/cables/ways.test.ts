@@ -224,6 +224,39 @@ ruleCases('cables.beside-mains', {
       level: 'note',
       says: /lies 5\.00 m beside mains leads, in Way/,
       sum: 5,
+      fixes: [/^Let no mains leads lie in Way/],
+    },
+  },
+});
+
+/** A duct far from the wall that no way joins, beside the one along the wall. */
+const farDuct = [
+  way([
+    [1, 4, 0],
+    [3, 4, 0],
+  ]),
+];
+
+ruleCases('cables.misled', {
+  valid: {
+    'led round by three walls': room({
+      lengthM: 20,
+      ways: [
+        way([
+          [8, 5, 0],
+          [0, 5, 0],
+        ]),
+      ],
+      lay: { dressing: null, keepsOff: false, by: ['way-0'] },
+    }),
+    'a duct that nothing is told to lie in': room({ ways: farDuct }),
+  },
+  invalid: {
+    'told to lie in a duct that it cannot get into': {
+      rig: room({ ways: farDuct, lay: { dressing: null, keepsOff: false, by: ['way-0'] } }),
+      level: 'warn',
+      says: /is told to lie in Way, and does not get there/,
+      fixes: [/^Let it find its own way/],
     },
   },
 });

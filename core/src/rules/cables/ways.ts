@@ -2,6 +2,7 @@ import {
   type BesideMains,
   besideMains,
   LEG_MOST_M,
+  mainsRuns,
   type Segment,
   segments,
   type TripGround,
@@ -11,10 +12,11 @@ import {
 } from '../../passes/cables';
 import { within } from '../../passes/cables/trips';
 import { JOIN_M, waysGraph } from '../../passes/cables/ways';
-import type { Measured } from '../../passes/measure';
+import { measure, type Measured } from '../../passes/measure';
+import type { Fix } from '../../edits/fix';
 import { pass } from '../../passes/pass';
 import { figure } from '../../passes/sum';
-import { type CableWay, inOrder, isInside, lengthOfWalls } from '../../rig';
+import { apply, type CableWay, entry, inOrder, isInside, lengthOfWalls } from '../../rig';
 import type { About } from '../about';
 import { batchFix, eachCableRule } from '../rule-of';
 import { aboutPlan, metres, startText } from './planned';
@@ -77,6 +79,24 @@ const CROSS_M = 1;
 const KINDS = { unbalanced: 'warn', balanced: 'note' } as const;
 const isHeard = (kind: string): kind is keyof typeof KINDS => Object.hasOwn(KINDS, kind);
 
+/** One of the ways for signals alone, where every mains lead still finds another. */
+const partedFrom = ({ plan, wayIds }: BesideMains, measured: Measured): Fix[] =>
+  wayIds.flatMap((cableWayId) => {
+    const name = entry(measured.rig.cableWays, cableWayId)?.name ?? cableWayId;
+    const only = {
+      type: 'changeCableWay',
+      cableWayId,
+      cableWay: { carries: 'signal' },
+    } as const;
+    const after = measure(apply(measured.rig, only));
+    const isParted = besideMains(after).every(
+      (other) => other.plan.linkId !== plan.linkId || other.lengthM <= CROSS_M,
+    );
+    return isParted && mainsRuns(after).length === mainsRuns(measured).length
+      ? [batchFix(`Let no mains leads lie in ${name}`, [only])]
+      : [];
+  });
+
 export const beside = eachCableRule<BesideMains>(
   'cables.beside-mains',
   {
@@ -109,6 +129,7 @@ export const beside = eachCableRule<BesideMains>(
         source: 'handbook 5, Cables',
       },
     ],
+    fixes: (one, measured) => partedFrom(one, measured),
   },
 );
 

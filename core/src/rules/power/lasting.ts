@@ -12,6 +12,7 @@ import { figure } from '../../passes/sum';
 import type { FeedFigures } from '../../rig';
 import { batchFix, eachPowerRule } from '../rule-of';
 import { aboutFeed } from './loading';
+import { offFeed, without } from './off-feed';
 import { watts } from './watts';
 
 /** What goes on when the mains goes, and for how long. */
@@ -65,6 +66,11 @@ export const upsOver = eachPowerRule<UpsLoading>(
         source: 'handbook 5, Power',
       },
     ],
+    fixes: (loading, measured) =>
+      offFeed(measured, loading, (gone) => {
+        const { w, va } = without(loading, gone);
+        return w <= loading.ups.mostW && va <= loading.ups.mostVa;
+      }),
   },
 );
 
@@ -106,6 +112,20 @@ export const upsShort = eachPowerRule<UpsLoading>(
         source: 'handbook 5, Power',
       },
     ],
+    fixes: (loading, measured) => {
+      const { ups } = loading;
+      const lasts = (typicalW: number): boolean =>
+        upsMinutes(ups.wh, ups.efficiency, typicalW) >= measured.rig.powerRules.lastsMin;
+      const wh = Math.ceil(
+        (measured.rig.powerRules.lastsMin * loading.typicalW) / (60 * ups.efficiency),
+      );
+      return [
+        ...offFeed(measured, loading, (gone) => lasts(without(loading, gone).typicalW)),
+        batchFix(`Use one that holds ${wh} Wh`, [
+          { type: 'changeFeed', feedId: loading.feedId, feed: { figures: { ...ups, wh } } },
+        ]),
+      ];
+    },
   },
 );
 

@@ -34,6 +34,11 @@ ruleCases('power.strip-over', {
       says: /10\.9 A are drawn through The strip, which bears 10\.0 A/,
       sum: 10.87,
     },
+    'a heater and a display: the display goes elsewhere': {
+      rig: house([onA, load(2270, 'strip')], display, { display: 'strip' }),
+      level: 'stop',
+      fixes: [/^Plug Display into The outlet-b/],
+    },
   },
 });
 

@@ -12,6 +12,7 @@ import { inOrder, type SimpleCommand } from '../../rig';
 import type { Fix } from '../../edits/fix';
 import type { About } from '../about';
 import { batchFix, eachPowerRule } from '../rule-of';
+import { offFeed, without } from './off-feed';
 
 /** What is plugged where, against what it bears. */
 
@@ -169,6 +170,17 @@ export const feedOver = eachPowerRule<FeedLoading>(
         : null,
     sums: (loading, measured) =>
       explainLoading(`Drawn from ${loading.feed.name}`, loading, measured.rig.mains?.volts ?? null),
+    fixes: (loading, measured) => {
+      const volts = measured.rig.mains?.volts ?? null;
+      const { figures } = loading.feed;
+      return volts === null || figures.is === 'ups'
+        ? []
+        : offFeed(
+            measured,
+            loading,
+            (gone) => without(loading, gone).va / volts <= (figures.mostA ?? Infinity),
+          );
+    },
   },
 );
 

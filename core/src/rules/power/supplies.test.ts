@@ -39,6 +39,7 @@ ruleCases('power.ups-over', {
       level: 'stop',
       says: /900 W and 947 VA hang on The ups; it gives 540 W and 900 VA/,
       sum: 947.368,
+      fixes: [/^Plug Computer 0 into The outlet-b/],
     },
   },
 });
@@ -56,6 +57,7 @@ ruleCases('power.ups-short', {
       level: 'warn',
       says: /lasts 82 min; 120 are asked for/,
       sum: 81.6,
+      fixes: [/^Plug Computer 0 into The outlet-b/, /^Use one that holds 424 Wh/],
     },
   },
 });
