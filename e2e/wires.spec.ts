@@ -4,13 +4,14 @@ import { make, openFile } from './made';
 
 /** Cables and power: lengths from the plan, ways, labels, and what hangs on which circuit. */
 
+const KILN_CABLE = '[data-cable="kiln-camera-hdmi-to-switcher"]';
+
 test('Second Firing: all lengths at once make one too long for its rate and say so; the trip has three cures', async ({
   page,
   demo,
 }) => {
   await page.goto(`${demo.url}/rigs/second-firing/cables`);
-  const table = page.getByRole('table', { name: 'Cables', exact: true });
-  await expect(table.getByRole('row').filter({ hasText: 'Kiln camera' })).toContainText('11.01 m');
+  await expect(page.locator(KILN_CABLE)).toContainText('11.01 m');
   await expect(page.getByText(/Brings: 25 m is beyond reach\./)).toBeVisible();
   const before = await verdict(page).getAttribute('data-verdict');
 
@@ -68,6 +69,33 @@ test('ways are drawn by keys, refused where they are no points, and labels come 
   await page.emulateMedia({ media: 'screen' });
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(labels).toHaveCount(0);
+});
+
+test('a cable is led by hand, a way is moved on the plan by keys, and all of it is taken back', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/rigs/second-firing/cables`);
+  const row = page.locator(KILN_CABLE);
+  await expect(row).toContainText('11.01 m');
+  await page.getByLabel(/^Where cable 5 is led$/).selectOption('Tray on the low beam');
+  await expect(row).not.toContainText('11.01 m');
+  const asked = row.getByRole('cell').nth(4);
+  const led = await asked.textContent();
+  await saved(page);
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('button', { name: 'Cables and mains' }).click();
+  await page.getByRole('button', { name: 'Move ways and strips' }).click();
+  await page.locator('[data-thing="way:beam-run 2"]').press('Shift+ArrowUp');
+  await saved(page);
+  await page.locator('[data-thing="way:beam-run 2"]').press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Up the plan', exact: true })).toHaveValue('5.25');
+  await page.getByRole('link', { name: 'Cables', exact: true }).click();
+  await expect(asked).not.toHaveText(led ?? '?');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(asked).toHaveText(led ?? '?');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(row).toContainText('11.01 m');
 });
 
 test('from an empty database: a circuit, an outlet and a strip, everything plugged, a heater too much, undo', async ({

@@ -34,8 +34,7 @@ export const CableTable = ({ analysis, rows }: Props) => {
           'The way asks',
           'Sold as',
           'Cable',
-          'Led',
-          'Held',
+          'Led; held',
           'Change',
         ])}
         <Table.Body>
@@ -85,11 +84,11 @@ export const CableTable = ({ analysis, rows }: Props) => {
                 {row.soldM === null ? '—' : `${row.soldM} m`}
               </Table.Cell>
               <Table.Cell {...cell}>{row.kind}</Table.Cell>
-              <LedBy rig={analysis.rig} row={row} />
               <Table.Cell {...cell}>
+                <LedBy rig={analysis.rig} row={row} />
                 <ChoiceField
                   inCell
-                  width="118px"
+                  width="132px"
                   label={`How cable ${row.number} is held`}
                   value={row.dressing}
                   options={HELD}

@@ -1,7 +1,6 @@
-import { Flex, Table } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { inOrder, laid, MOST_BY, type Rig } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import type { CableRow } from './rows';
 
@@ -17,7 +16,7 @@ export const LedBy = ({ rig, row }: Props) => {
   const { run } = useRigSession();
   const by = row.link.lay?.by ?? [];
   const ways = inOrder(rig.cableWays).map(([value, { name }]) => ({ value, label: name }));
-  if (ways.length === 0) return <Table.Cell {...cell}>—</Table.Cell>;
+  if (ways.length === 0) return null;
   const lead = (at: number, value: string) =>
     run(
       laid(rig, row.linkId, {
@@ -43,11 +42,9 @@ export const LedBy = ({ rig, row }: Props) => {
     />
   );
   return (
-    <Table.Cell {...cell}>
-      <Flex direction="column" gap="1">
-        {by.map((_, at) => choice(at))}
-        {by.length < MOST_BY && choice(by.length)}
-      </Flex>
-    </Table.Cell>
+    <Flex direction="column" gap="1">
+      {by.map((_, at) => choice(at))}
+      {by.length < MOST_BY && choice(by.length)}
+    </Flex>
   );
 };

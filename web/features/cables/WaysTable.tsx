@@ -13,7 +13,7 @@ import {
   type WayFill,
   wayFills,
 } from '@echo-loom/core';
-import { HadCells } from '@/features/rig/HadCells';
+import { HadCell } from '@/features/rig/HadCell';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -129,7 +129,7 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
         {linkIds.length + mainsLeads}
         {share === null ? '' : `, ${(100 * share).toFixed(0)} %`}
       </Table.Cell>
-      <HadCells name={way.name} had={way.had} onChange={(had) => change(wayId, { had })} />
+      <HadCell name={way.name} had={way.had} onChange={(had) => change(wayId, { had })} />
       <Table.Cell {...cell}>
         <Button
           size="xs"
@@ -182,8 +182,7 @@ export const WaysTable = ({ analysis }: { readonly analysis: Analysis }) => {
               'Inside',
               'Bend',
               'In it',
-              'Had',
-              'Price',
+              'Had, for',
               '',
             ])}
             <Table.Body>{wayFills(analysis).map(row)}</Table.Body>

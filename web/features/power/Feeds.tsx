@@ -10,7 +10,7 @@ import {
   inOrder,
 } from '@echo-loom/core';
 import { useState } from 'react';
-import { HadCells } from '@/features/rig/HadCells';
+import { HadCell } from '@/features/rig/HadCell';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -55,21 +55,19 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
     });
   };
   const place = (id: string, { name, at }: Feed, key: 'xM' | 'yM') => (
-    <Table.Cell {...cell}>
-      <NumberField
-        inCell
-        mayBeUnknown
-        label={`${name}, ${key === 'xM' ? 'across' : 'up the plan'}`}
-        unit="m"
-        step={0.1}
-        min={-1000}
-        max={1000}
-        value={at?.[key] ?? null}
-        onCommit={(value) =>
-          change(id, { at: value === null ? null : { xM: 0, yM: 0, ...at, [key]: value } })
-        }
-      />
-    </Table.Cell>
+    <NumberField
+      inCell
+      mayBeUnknown
+      label={`${name}, ${key === 'xM' ? 'across' : 'up the plan'}`}
+      unit="m"
+      step={0.1}
+      min={-1000}
+      max={1000}
+      value={at?.[key] ?? null}
+      onCommit={(value) =>
+        change(id, { at: value === null ? null : { xM: 0, yM: 0, ...at, [key]: value } })
+      }
+    />
   );
   return (
     <Box as="section" aria-label="Outlets, strips and supplies">
@@ -84,23 +82,25 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
       ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label="Outlets and strips">
-            {head(['Name', 'Is', 'Fed by', 'Sockets', 'Bears', 'Across', 'Up', 'Had', 'Price', ''])}
+            {head(['Name', 'Fed by', 'Sockets', 'Bears', 'Across, up', 'Had, for', ''])}
             <Table.Body>
               {inOrder(feeds).map(([id, feed]) => (
                 <Table.Row key={id} bg="transparent">
-                  <Table.Cell {...cell} minW="140px">
+                  <Table.Cell {...cell} minW="126px">
                     <NameField
                       hideLabel
                       label={`Name of ${feed.name}`}
                       value={feed.name}
                       onCommit={(name) => change(id, { name })}
                     />
+                    <Text fontSize="xs" color="ink.soft">
+                      {IS[feed.figures.is]}
+                    </Text>
                   </Table.Cell>
-                  <Table.Cell {...cell}>{IS[feed.figures.is]}</Table.Cell>
                   <Table.Cell {...cell}>
                     <ChoiceField
                       inCell
-                      width="160px"
+                      width="124px"
                       label={`What feeds ${feed.name}`}
                       value={valueOf(feed.from)}
                       options={fedChoices(analysis.rig, true, id)}
@@ -128,13 +128,19 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
                       onChange={(figures) => change(id, { figures })}
                     />
                   </Table.Cell>
-                  {place(id, feed, 'xM')}
-                  {place(id, feed, 'yM')}
-                  <HadCells
-                    name={feed.name}
-                    had={feed.had}
-                    onChange={(had) => change(id, { had })}
-                  />
+                  <Table.Cell {...cell}>
+                    {place(id, feed, 'xM')}
+                    {place(id, feed, 'yM')}
+                  </Table.Cell>
+                  {feed.figures.is === 'outlet' ? (
+                    <Table.Cell {...cell}>the house’s</Table.Cell>
+                  ) : (
+                    <HadCell
+                      name={feed.name}
+                      had={feed.had}
+                      onChange={(had) => change(id, { had })}
+                    />
+                  )}
                   <Table.Cell {...cell}>
                     <Button
                       size="xs"
@@ -152,14 +158,16 @@ export const Feeds = ({ analysis }: { readonly analysis: Analysis }) => {
         </Box>
       )}
       <Flex gap="2" mt="1.5" wrap="wrap" align="center">
-        <ChoiceField
-          inCell
-          width="230px"
-          label="What is added"
-          value={chosen}
-          options={CLASSES.map(({ id, name }) => ({ value: id, label: name }))}
-          onChoose={setChosen}
-        />
+        <Box>
+          <ChoiceField
+            inCell
+            width="230px"
+            label="What is added"
+            value={chosen}
+            options={CLASSES.map(({ id, name }) => ({ value: id, label: name }))}
+            onChoose={setChosen}
+          />
+        </Box>
         <Button size="xs" variant="outline" onClick={add}>
           Add it
         </Button>

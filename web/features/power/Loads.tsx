@@ -9,7 +9,7 @@ import {
   inOrder,
   type Load,
 } from '@echo-loom/core';
-import { HadCells } from '@/features/rig/HadCells';
+import { HadCell } from '@/features/rig/HadCell';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -70,7 +70,7 @@ export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
       ) : (
         <Box overflowX="auto">
           <Table.Root size="sm" variant="outline" aria-label="Other things on the mains">
-            {head(['Name', 'At most', 'Fed by', 'During the show', 'Charges', 'Had', 'Price', ''])}
+            {head(['Name', 'At most', 'Fed by', 'During the show', 'Charges', 'Had, for', ''])}
             <Table.Body>
               {inOrder(loads).map(([id, load]) => (
                 <Table.Row key={id} bg="transparent">
@@ -122,7 +122,7 @@ export const Loads = ({ analysis }: { readonly analysis: Analysis }) => {
                       '—'
                     )}
                   </Table.Cell>
-                  <HadCells
+                  <HadCell
                     name={load.name}
                     had={load.had}
                     onChange={(had) => change(id, { had })}

@@ -31,7 +31,7 @@ export const PowerView = () => {
         columnGap="6"
         rowGap="5"
         alignItems="start"
-        gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 3fr) minmax(0, 2fr)' }}
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 13fr) minmax(0, 8fr)' }}
       >
         <Flex direction="column" gap="5" minW="0">
           <Box>
