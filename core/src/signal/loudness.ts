@@ -1,0 +1,194 @@
+/** Loudness of a programme, as it is delivered. @source ITU-R BS.1770, EBU R 128 */
+
+interface Biquad {
+  readonly b: readonly [number, number, number];
+  readonly a: readonly [number, number];
+}
+
+/** The head's shelf, and the filter that leaves out what is not heard: at 48 kHz those of the standard. */
+const weighting = (rateHz: number): readonly [Biquad, Biquad] => {
+  const shelf = ((): Biquad => {
+    const [hz, db, q] = [1681.974450955533, 3.999843853973347, 0.7071752369554196];
+    const k = Math.tan((Math.PI * hz) / rateHz);
+    const high = 10 ** (db / 20);
+    const band = high ** 0.4996667741545416;
+    const all = 1 + k / q + k * k;
+    return {
+      b: [
+        (high + (band * k) / q + k * k) / all,
+        (2 * (k * k - high)) / all,
+        (high - (band * k) / q + k * k) / all,
+      ],
+      a: [(2 * (k * k - 1)) / all, (1 - k / q + k * k) / all],
+    };
+  })();
+  const low = ((): Biquad => {
+    const [hz, q] = [38.13547087602444, 0.5003270373238773];
+    const k = Math.tan((Math.PI * hz) / rateHz);
+    const all = 1 + k / q + k * k;
+    return { b: [1, -2, 1], a: [(2 * (k * k - 1)) / all, (1 - k / q + k * k) / all] };
+  })();
+  return [shelf, low];
+};
+
+/** Blocks of 0.4 s, a new one every 0.1 s. */
+const STEP_S = 0.1;
+const STEPS = 4;
+/** Blocks below count for nothing; then those 10 LU below what is left. @unit LUFS */
+const ABSOLUTE = -70;
+const RELATIVE = -10;
+
+const loudnessOf = (power: number): number => -0.691 + 10 * Math.log10(power);
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** What a recording is, gone through once. */
+export interface Loudness {
+  /** Integrated; null where nothing was above the gate. @unit LUFS */
+  readonly lufs: number | null;
+  /** The largest sample. @unit dBFS */
+  readonly peakDbfs: number | null;
+  /** Blocks as loud as this or less are pauses. Loudness of each block of 0.4 s. @unit LUFS */
+  readonly blocks: readonly number[];
+  /** Places where the top was cut off: three samples and more at full scale */
+  readonly clipped: number;
+}
+
+/** @unit of full scale */
+const FULL = 0.9995;
+const CUT_SAMPLES = 3;
+
+/** Loudness of channels that come a piece at a time: left and right count alike, so does one alone. */
+export class LoudnessMeter {
+  private readonly filters: readonly [Biquad, Biquad];
+  private readonly state: Float64Array;
+  private readonly stepSamples: number;
+  private readonly steps: number[] = [];
+  private sum = 0;
+  private count = 0;
+  private peak = 0;
+  private readonly full: number[];
+  private clipped = 0;
+
+  /** @param rateHz of the recording @param channels 1 or 2 */
+  constructor(
+    rateHz: number,
+    private readonly channels: number,
+  ) {
+    this.filters = weighting(rateHz);
+    this.state = new Float64Array(channels * 4);
+    this.full = Array.from({ length: channels }, () => 0);
+    this.stepSamples = Math.round(STEP_S * rateHz);
+  }
+
+  /** @param piece of each channel, all of one length */
+  push(piece: readonly Float32Array[]): void {
+    const length = piece[0]?.length ?? 0;
+    for (let at = 0; at < length; at++) {
+      for (let channel = 0; channel < this.channels; channel++) {
+        const value = piece[channel]?.[at] ?? 0;
+        this.sum += this.weighted(channel, value) ** 2;
+        this.look(channel, Math.abs(value));
+      }
+      this.count += 1;
+      if (this.count < this.stepSamples) continue;
+      this.steps.push(this.sum / this.stepSamples);
+      this.sum = 0;
+      this.count = 0;
+    }
+  }
+
+  private look(channel: number, size: number): void {
+    if (size > this.peak) this.peak = size;
+    const before = this.full[channel] ?? 0;
+    this.full[channel] = size >= FULL ? before + 1 : 0;
+    if (before + 1 === CUT_SAMPLES && size >= FULL) this.clipped += 1;
+  }
+
+  private weighted(channel: number, value: number): number {
+    let now = value;
+    for (const [stage, { b, a }] of this.filters.entries()) {
+      const base = channel * 4 + stage * 2;
+      const out = b[0] * now + (this.state[base] ?? 0);
+      this.state[base] = b[1] * now - a[0] * out + (this.state[base + 1] ?? 0);
+      this.state[base + 1] = b[2] * now - a[1] * out;
+      now = out;
+    }
+    return now;
+  }
+
+  finish(): Loudness {
+    const blocks = this.steps
+      .slice(STEPS - 1)
+      .map((_, at) => meanOf(this.steps.slice(at, at + STEPS)));
+    const over = (least: number, powers: readonly number[]): number[] =>
+      powers.filter((power) => loudnessOf(power) > least);
+    const heard = over(ABSOLUTE, blocks);
+    const kept = heard.length > 0 ? over(loudnessOf(meanOf(heard)) + RELATIVE, heard) : [];
+    return {
+      lufs: kept.length > 0 ? loudnessOf(meanOf(kept)) : null,
+      peakDbfs: this.peak > 0 ? 20 * Math.log10(this.peak) : null,
+      blocks: blocks.map((power) => (power > 0 ? loudnessOf(power) : -Infinity)),
+      clipped: this.clipped,
+    };
+  }
+}
+
+/** Of all blocks the quietest tenth is the noise in the pauses. */
+const PAUSES = 0.1;
+
+/** How loud the pauses are. @returns LUFS; null where there are none */
+export const noiseInPauses = ({ blocks }: Loudness): number | null => {
+  const sorted = blocks.filter(Number.isFinite).sort((a, b) => a - b);
+  return sorted[Math.floor(PAUSES * sorted.length)] ?? null;
+};
+
+/** How strong one tone is. @returns its amplitude, of full scale */
+const toneOf = (signal: Float32Array, hz: number, rateHz: number): number => {
+  let [re, im] = [0, 0];
+  for (let at = 0; at < signal.length; at++) {
+    const window = 1 - Math.cos((2 * Math.PI * at) / signal.length);
+    const angle = (2 * Math.PI * hz * at) / rateHz;
+    re += (signal[at] ?? 0) * window * Math.cos(angle);
+    im -= (signal[at] ?? 0) * window * Math.sin(angle);
+  }
+  return (2 * Math.hypot(re, im)) / signal.length;
+};
+
+/** Harmonics that are looked at. */
+const HARMONICS = [1, 2, 3, 4, 5, 6] as const;
+/** A tone stands out where it is so much stronger than its neighbours; alone it must stand out farther. */
+const STANDS_OUT = { among: 4, alone: 12 } as const;
+
+export interface Hum {
+  readonly hz: 50 | 60;
+  /** Of all harmonics that stand out. @unit dBFS, of a sine's peak */
+  readonly dbfs: number;
+  readonly harmonics: readonly number[];
+}
+
+/** Hum in a pause of at least two seconds. @returns null where no harmonic of 50 or 60 Hz stands out */
+export const humOf = (pause: Float32Array, rateHz: number): Hum | null => {
+  const found = ([50, 60] as const).map((hz) => {
+    const tones = HARMONICS.flatMap((times) => {
+      const own = toneOf(pause, hz * times, rateHz);
+      const beside = [-7, -4, 4, 7]
+        .map((by) => toneOf(pause, hz * times + by, rateHz))
+        .sort((x, y) => x - y);
+      const over = own / Math.max(beside[1] ?? 0, 1e-9);
+      return over > STANDS_OUT.among && own > 1e-6 ? [{ times, own, over }] : [];
+    });
+    const power = tones.reduce((sum, { own }) => sum + own * own, 0);
+    return {
+      hz,
+      power,
+      harmonics: tones.map(({ times }) => times),
+      isClear: tones.some(({ over }) => over > STANDS_OUT.alone),
+    };
+  });
+  const [best] = found.sort((a, b) => b.power - a.power);
+  return best && (best.harmonics.length > 1 || best.isClear)
+    ? { hz: best.hz, dbfs: 10 * Math.log10(best.power), harmonics: best.harmonics }
+    : null;
+};
