@@ -43,7 +43,7 @@ export default {
       severity: 'error',
       from: { path: '^(web|cli|bench|demo|e2e)/' },
       // The bench tries what the tests try, on larger rigs.
-      to: { path: '^core/src/(?!index\\.ts$)', pathNot: '-for-cases\\.ts$' },
+      to: { path: '^core/src/(?!(signal/)?index\\.ts$)', pathNot: '-for-cases\\.ts$' },
     },
     {
       name: 'ui-is-below-features',

@@ -40,6 +40,7 @@ export default {
   transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
   moduleNameMapper: {
     '^@echo-loom/core$': '<rootDir>/core/src/index.ts',
+    '^@echo-loom/core/signal$': '<rootDir>/core/src/signal/index.ts',
     '\\.module\\.css$': 'identity-obj-proxy',
     '^@/(.*)$': '<rootDir>/web/$1',
   },

@@ -47,6 +47,8 @@ const LEAD = 192;
 
 /** Events that are looked at, at most, spread along the recording. */
 const MOST_EVENTS = 24;
+/** One event is taken of each stretch of at least this. @unit frames */
+const LEAST_STRETCH = 40;
 /** An event is at least so strong, as a share of the strongest. */
 const WEAK = 0.25;
 /** Clocks of recorders differ by less. @unit ppm */
@@ -175,7 +177,7 @@ const sharedFrames = (
 ): { readonly a: number; readonly b: number }[] => {
   const [first, last] = [Math.max(4, 4 - lag), Math.min(a.length, b.length - lag) - 8];
   if (last <= first) return [];
-  const stretch = Math.max(100, Math.ceil((last - first) / MOST_EVENTS));
+  const stretch = Math.max(LEAST_STRETCH, Math.ceil((last - first) / MOST_EVENTS));
   const found: { a: number; b: number; strength: number }[] = [];
   for (let from = first; from < last; from += stretch) {
     let best = { a: -1, b: -1, strength: 0 };

@@ -1,6 +1,6 @@
 import { powerOfTwo, signalOf, spectrumOf } from './spectrum';
 
-/** How long a room rings, from a clap or a balloon: indicative, and said so. @source ISO 3382-2, by Schroeder's integration */
+/** How long a room rings, from a clap or a balloon: indicative. @source ISO 3382-2, Schroeder's integration */
 
 /** Octave bands. @unit Hz */
 export const BANDS_HZ = [125, 250, 500, 1000, 2000, 4000] as const;

@@ -34,6 +34,7 @@ export const GROUPS: readonly Group[] = [
       { name: 'Sound', path: '/sound', marks: ['sound'] },
       { name: 'Gain', path: '/gain', marks: ['sound'] },
       { name: 'Time', path: '/time', marks: ['time'] },
+      { name: 'Measure', path: '/measure' },
       { name: 'Monitoring', path: '/monitoring' },
       { name: 'Panel', path: '/panel' },
     ],

@@ -1,0 +1,5 @@
+export { align, type Alignment, type SharedEvent } from './align';
+export { type Hum, humOf, type Loudness, LoudnessMeter, noiseInPauses } from './loudness';
+export { held, type Progress, type Recording } from './recording';
+export { resampled } from './resampled';
+export { middleRt60, reverberation, type Ringing } from './reverberation';

@@ -1,0 +1,1 @@
+export { MeasureView as default } from '@/features/measure/MeasureView';

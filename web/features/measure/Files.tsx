@@ -1,0 +1,94 @@
+'use client';
+
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly says: string;
+  /** At least so many are needed */
+  readonly least: number;
+  /** Recordings of ours, to see how it goes */
+  readonly ours: readonly string[];
+  readonly isBusy: boolean;
+  readonly onFiles: (files: readonly File[]) => void;
+}
+
+const fetched = async (name: string): Promise<File> => {
+  const answer = await fetch(`/ours/${name}`);
+  if (!answer.ok) throw new Error(`${name} is not there.`);
+  return new File([await answer.blob()], name, { type: 'audio/wav' });
+};
+
+/** Recordings to measure, chosen or dropped here. They are read where they are and go nowhere. */
+export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
+  const input = useRef<HTMLInputElement>(null);
+  const [isOver, setOver] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const give = (files: readonly File[]) => {
+    const isEnough = files.length >= least;
+    setProblem(isEnough || files.length === 0 ? null : `${least} recordings at least.`);
+    if (isEnough) onFiles(files);
+  };
+  const tryOurs = () =>
+    Promise.all(ours.map(fetched)).then(give, (error: unknown) =>
+      setProblem(error instanceof Error ? error.message : String(error)),
+    );
+  return (
+    <Box
+      borderWidth="1px"
+      borderStyle="dashed"
+      borderColor={isOver ? 'madder' : 'rule'}
+      p="3"
+      className="screen-only"
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        give([...event.dataTransfer.files]);
+      }}
+    >
+      <Text fontSize="sm" mb="2">
+        {says}
+      </Text>
+      <Flex gap="2" wrap="wrap" align="center">
+        <Button
+          size="sm"
+          bg="madder"
+          color="madder.ink"
+          disabled={isBusy}
+          onClick={() => input.current?.click()}
+        >
+          {label}
+        </Button>
+        <Button size="sm" variant="outline" disabled={isBusy} onClick={() => void tryOurs()}>
+          Try it with ours
+        </Button>
+        <Text fontSize="xs" color="ink.soft">
+          or drop them here. They stay on this machine.
+        </Text>
+      </Flex>
+      <input
+        ref={input}
+        type="file"
+        accept="audio/*,video/*"
+        multiple={least > 1}
+        hidden
+        aria-label={`${label}, files`}
+        onChange={(event) => {
+          give([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      {problem && (
+        <Text role="alert" fontSize="sm" color="madder" mt="2">
+          {problem}
+        </Text>
+      )}
+    </Box>
+  );
+};
