@@ -1,4 +1,14 @@
 export { align, type Alignment, type SharedEvent } from './align';
+export {
+  beepOf,
+  beepsIn,
+  FLASH_EVERY_S,
+  FLASH_LASTS_S,
+  FLASH_MOST_S,
+  type FlashFound,
+  flashOffset,
+  type Frame,
+} from './flash';
 export { type Hum, humOf, type Loudness, LoudnessMeter, noiseInPauses } from './loudness';
 export { held, type Progress, type Recording } from './recording';
 export { resampled } from './resampled';
