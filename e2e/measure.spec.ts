@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { expect, saved, test } from './application';
-import { make } from './made';
+import { workedTime } from '../core/src/rules/time/time-for-cases';
+import { make, openFile } from './made';
 
 const ours = (name: string): string => path.join(import.meta.dirname, '../web/public/ours', name);
 
@@ -56,4 +57,46 @@ test('recordings are measured in the browser, and nothing of them leaves it', as
   expect(sent.every((body) => body.length < 2000)).toBe(true);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(room).not.toContainText('The rig has');
+});
+
+test('a film of the flashing page is measured and kept, with its digest, in place of what is typical', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, workedTime());
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  const flash = page.getByRole('region', { name: 'Flash and beep' });
+  await flash.getByLabel('Choose a film, files').setInputFiles(ours('voice.wav'));
+  await expect(flash.getByRole('alert')).toHaveText('voice.wav has no picture in it.');
+  await flash.getByRole('button', { name: 'Try it with ours' }).click();
+  // As it was made: its picture 150 ms late, its sound 6.3 ms, so sound is 143.7 ms early.
+  await expect(flash).toContainText(
+    /sound is 14[2-5]\.\d\d ms earlier than its picture, by 2\d flashes/,
+  );
+  await flash
+    .getByLabel('Recorded at')
+    .selectOption({ label: 'Stream: Microphone, by USB 2 and Camera' });
+  await expect(flash).toContainText('Predicted: −143.77 ms');
+  await flash.getByRole('button', { name: 'Keep it as measured' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: 'Time', exact: true }).click();
+  await expect(page.getByRole('table').filter({ hasText: 'measured 20' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('table').filter({ hasText: 'measured 20' })).toHaveCount(0);
+});
+
+test('the page that flashes is white and black in turn, and ends at Escape', async ({
+  page,
+  empty,
+}) => {
+  await page.setViewportSize({ width: 390, height: 700 });
+  await page.goto(`${empty.url}/flash`);
+  await expect(page.getByText('flashes about once a second')).toBeVisible();
+  await page.getByRole('button', { name: 'Start' }).click();
+  const flashing = page.locator('[data-flashing]');
+  const colour = () => flashing.evaluate((element) => getComputedStyle(element).backgroundColor);
+  for (const wanted of ['rgb(255, 255, 255)', 'rgb(0, 0, 0)', 'rgb(255, 255, 255)'])
+    await expect.poll(colour, { intervals: [20] }).toBe(wanted);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
 });

@@ -25,7 +25,8 @@ for (let seed = 1001; seed <= 1000 + pairs; seed++) {
 }
 console.log(
   `${pairs} pairs at ${HARD.snrDb} dB in an echo of ${HARD.rt60S} s: ${sure} sure ` +
-    `(${((100 * sure) / pairs).toFixed(1)} %), ${wrong} of them off by more than 0.1 ms, the worst ${worstMs.toFixed(3)} ms`,
+    `(${((100 * sure) / pairs).toFixed(1)} %), ${wrong} of them off by more than 0.1 ms, ` +
+    `the worst ${worstMs.toFixed(3)} ms`,
 );
 
 let called = 0;

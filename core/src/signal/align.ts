@@ -33,9 +33,15 @@ export interface Alignment {
 }
 
 /** The event counts from the moment it begins, and fades from here: what comes later is the room. @unit s */
-const SHARP = { holdS: 0.001, fadeS: 0.001, leastClear: 20 } as const;
+const SHARP = { holdS: 0.001, fadeS: 0.001 } as const;
 /** Once more with a little more of it: both must say the same. @unit s */
-const WIDER = { holdS: 0.002, fadeS: 0.002, leastClear: 13.5 } as const;
+const WIDER = { holdS: 0.002, fadeS: 0.002 } as const;
+
+/**
+ * How clear an event must be: alone, or one of several that agree. Unrelated claps reach 22 and 15 in 200
+ * pairs; two that agree by chance within a tenth of a millisecond did not come up.
+ */
+const CLEAR = { alone: { sharp: 24, wider: 16 }, together: { sharp: 14, wider: 9.5 } } as const;
 /** @unit samples */
 const AGREE_SAMPLES = 10;
 
@@ -134,7 +140,7 @@ const noiseBefore = ({ piece }: Heard, fading: typeof SHARP | typeof WIDER, rate
   return noiseOf(best ?? new Float32Array(PIECE), SIZE);
 };
 
-type Fine = SharedEvent & Pick<Lag, 'picture'>;
+type Fine = SharedEvent & Pick<Lag, 'picture'> & { readonly isClearAlone: boolean };
 
 /** One event in both, to a part of a sample. @returns null where the two do not sound alike */
 const fine = async (
@@ -155,8 +161,8 @@ const fine = async (
     );
   const [sharp, wider] = [lag(SHARP), lag(WIDER)];
   if (
-    sharp.clear < SHARP.leastClear ||
-    wider.clear < WIDER.leastClear ||
+    sharp.clear < CLEAR.together.sharp ||
+    wider.clear < CLEAR.together.wider ||
     Math.abs(sharp.samples - wider.samples) > AGREE_SAMPLES
   )
     return null;
@@ -165,6 +171,7 @@ const fine = async (
     atS: (one.from + one.begin) / rateHz,
     offsetMs: (1000 * samples) / rateHz,
     clear: wider.clear,
+    isClearAlone: sharp.clear >= CLEAR.alone.sharp && wider.clear >= CLEAR.alone.wider,
     picture: sharp.picture,
   };
 };
@@ -197,6 +204,15 @@ const sharedFrames = (
   return found.filter(({ strength }) => strength >= WEAK * WEAK * most);
 };
 
+/** More events that agree, and of one alone the clearer. */
+const isBetter = (on: readonly Fine[], than: readonly Fine[]): boolean => {
+  const clearest = (list: readonly Fine[]): number => Math.max(0, ...list.map((one) => one.clear));
+  return on.length > than.length || (on.length === than.length && clearest(on) > clearest(than));
+};
+
+/** Events nearer to each other are one. @unit s */
+const APART_S = 0.1;
+
 /** The straight line that most events lie on: offset at 0 s, and how it grows. */
 const lineOf = (
   events: readonly Fine[],
@@ -207,7 +223,7 @@ const lineOf = (
       ({ atS, offsetMs }) =>
         Math.abs(offsetMs - from.offsetMs - (ppm / 1000) * (atS - from.atS)) <= AGREE_MS,
     );
-    if (on.length > best.on.length) best = { on, ppm };
+    if (isBetter(on, best.on)) best = { on, ppm };
   };
   for (const from of events) {
     take(from, 0);
@@ -273,16 +289,18 @@ export const align = async (
     const events: Fine[] = [];
     for (const frames of sharedFrames(onsetsA, onsetsB, lag)) {
       const found = await fine(a, b, frames.a, frames.b);
-      if (found) events.push(found);
+      // One event at the border of two stretches is found twice, and agrees with itself.
+      if (found && events.every(({ atS }) => Math.abs(atS - found.atS) > APART_S))
+        events.push(found);
     }
     const line = lineOf(events);
-    if (line.on.length > best.on.length) best = line;
+    if (isBetter(line.on, best.on)) best = line;
     progress(0.9 + (0.1 * (index + 1)) / MOST_LAGS);
   }
   const events = [...best.on].sort((one, other) => one.atS - other.atS);
   const [first] = events;
   const last = events.at(-1);
-  if (!first || !last) return NOTHING;
+  if (!first || !last || (events.length === 1 && !first.isClearAlone)) return NOTHING;
   const drifts = last.atS - first.atS >= DRIFT_LEAST_S ? slopeOf(events) : null;
   const clearest = events.reduce((one, other) => (other.clear > one.clear ? other : one));
   const at0 = drifts

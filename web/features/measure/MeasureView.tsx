@@ -3,6 +3,7 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { useRig } from '@/features/rig/RigProvider';
 import { Clap } from './Clap';
+import { Flash } from './Flash';
 import { Levels } from './Levels';
 import { RoomRings } from './RoomRings';
 
@@ -25,7 +26,10 @@ export const MeasureView = () => {
         alignItems="start"
         gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) minmax(0, 1fr)' }}
       >
-        <Clap title={name} />
+        <Flex direction="column" gap="6" minW="0">
+          <Flash />
+          <Clap title={name} />
+        </Flex>
         <Flex direction="column" gap="6" minW="0">
           <Levels />
           <RoomRings />

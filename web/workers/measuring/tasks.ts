@@ -1,6 +1,11 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
 import {
   align,
   type Alignment,
+  beepsIn,
+  type FlashFound,
+  flashOffset,
   type Hum,
   humOf,
   LoudnessMeter,
@@ -10,6 +15,7 @@ import {
   reverberation,
   type Ringing,
 } from '@echo-loom/core/signal';
+import { framesOf } from './film-file';
 import { openSound, type SoundFile } from './sound-file';
 
 /** What is measured of files, off the main thread. Every figure that comes out of it is plain data. */
@@ -44,6 +50,23 @@ export interface RoomFound {
   readonly ringing: readonly Ringing[];
   readonly middle: { readonly rt60S: number; readonly spreadS: number } | null;
 }
+
+export interface FlashOf extends FlashFound {
+  readonly name: string;
+  /** Of the whole file, in hexadecimal */
+  readonly sha256: string;
+}
+
+/** Read at once for a file's digest. @unit bytes */
+const DIGEST_PIECE = 4 * 2 ** 20;
+
+/** What tells a file from every other, without keeping it. */
+const digestOf = async (file: File): Promise<string> => {
+  const digest = sha256.create();
+  for (let from = 0; from < file.size; from += DIGEST_PIECE)
+    digest.update(new Uint8Array(await file.slice(from, from + DIGEST_PIECE).arrayBuffer()));
+  return bytesToHex(digest.digest());
+};
 
 /** Everything is brought to this rate. @unit Hz */
 const RATE_HZ = 48_000;
@@ -135,6 +158,16 @@ export class MeasuringTasks {
         hum: lengthS >= PAUSE_S ? humOf(pause, rateHz) : null,
       };
     });
+  }
+
+  /** How much later sound is than picture in a film of our test page. */
+  async flash(file: File, tell: OnProgress): Promise<FlashOf> {
+    const progress = inSteps(tell);
+    const beeps = await using(file, (sound) => beepsIn(resampled(sound, RATE_HZ)));
+    progress(0.2);
+    const frames = await framesOf(file, (share) => progress(0.2 + 0.6 * share));
+    const found = flashOffset(frames, beeps);
+    return { ...found, name: file.name, sha256: await digestOf(file) };
   }
 
   /** How long a room rings, from one clap. */

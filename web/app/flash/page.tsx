@@ -1,0 +1,1 @@
+export { FlashPage as default } from '@/features/measure/FlashPage';

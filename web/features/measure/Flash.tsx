@@ -1,0 +1,163 @@
+'use client';
+
+import { Box, Button, Flex, Link as Anchor, Text } from '@chakra-ui/react';
+import { freeId, type Meeting, meetings, type Pair } from '@echo-loom/core';
+import NextLink from 'next/link';
+import { useState } from 'react';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
+import { msText, whoText } from '@/features/time/offsets';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
+import type { FlashOf } from '@/workers/measuring/tasks';
+import { useMeasuring } from '@/workers/measuring/useMeasuring';
+import { Files } from './Files';
+import { Running } from './Running';
+
+const OURS = ['flash-and-beep.webm'] as const;
+const SAYS =
+  'How far sound is from picture where both meet: film our page that flashes and beeps, for half a ' +
+  'minute, with what records there.';
+
+/** In air at 20 °C. @unit ms/m @source handbook 4 */
+const AIR_MS_PER_M = 1000 / 343.2;
+/** A screen shows a flash up to half a frame early or late. @unit ms */
+const SCREEN_MS = 2;
+/** A figure is kept to this. @unit ms */
+const STEP = 100;
+
+interface Choice {
+  readonly key: string;
+  readonly label: string;
+  readonly meeting: Meeting;
+  readonly pair: Pair;
+}
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** What was found, and that it can be kept for one place, microphone and camera. */
+const Found = ({ found }: { readonly found: FlashOf }) => {
+  const { run } = useRigSession();
+  const analysis = useRig((state) => state.analysis);
+  const [airM, setAirM] = useState(0);
+  const [chosen, setChosen] = useState('');
+  const [keptAs, setKeptAs] = useState<string | null>(null);
+  const choices = meetings(analysis).flatMap((meeting) =>
+    meeting.pairs.map((pair): Choice => ({
+      key: `${meeting.placeId} ${pair.sound.sourceIds[0]} ${pair.picture.sourceIds[0]}`,
+      label:
+        `${analysis.rig.devices[meeting.placeId]?.name ?? meeting.placeId}: ` +
+        `${whoText(analysis, pair.sound, meeting.sounds)} and ` +
+        whoText(analysis, pair.picture, meeting.pictures),
+      meeting,
+      pair,
+    })),
+  );
+  const choice = choices.find(({ key }) => key === chosen) ?? choices[0];
+  if (!found.isSure)
+    return (
+      <Text fontSize="sm" color="madder" mt="2">
+        {found.name}: no figure is given. {found.why}
+      </Text>
+    );
+  const offsetMs = Math.round(STEP * (found.offsetMs - airM * AIR_MS_PER_M)) / STEP;
+  const spreadMs = Math.round(STEP * (found.spreadMs + SCREEN_MS)) / STEP;
+  const keep = ({ pair }: Choice) => {
+    const [soundId = '', pictureId = ''] = [pair.sound.sourceIds[0], pair.picture.sourceIds[0]];
+    run({
+      type: 'addOffset',
+      offsetId: freeId('offset', analysis.rig.offsets),
+      offset: {
+        soundId,
+        pictureId,
+        placeId: pair.placeId,
+        offsetMs,
+        spreadMs,
+        setMs: pair.setMs,
+        on: today(),
+        heldWhile: pair.heldWhile,
+        file: { name: found.name.slice(0, 80), sha256: found.sha256 },
+      },
+    });
+    setKeptAs(pair.placeId);
+  };
+  return (
+    <Box mt="3">
+      <Text fontSize="sm">
+        In {found.name} sound is {msText(Math.abs(found.offsetMs))} ms{' '}
+        {found.offsetMs < 0 ? 'earlier' : 'later'} than its picture, by {found.flashes} flashes and{' '}
+        {found.beeps} beeps.
+      </Text>
+      <Flex direction="column" gap="1.5" mt="2" maxW="30rem">
+        <NumberField
+          label="From its loudspeaker to the microphone"
+          unit="m"
+          step={0.1}
+          min={0}
+          max={50}
+          value={airM}
+          onCommit={(value) => value !== null && setAirM(value)}
+        />
+        {choice && (
+          <ChoiceField
+            label="Recorded at"
+            width="300px"
+            value={choice.key}
+            options={choices.map(({ key, label }) => ({ value: key, label }))}
+            onChoose={setChosen}
+          />
+        )}
+      </Flex>
+      <Text fontSize="sm" mt="2">
+        Without the air: {msText(offsetMs)} ± {msText(spreadMs)} ms.
+        {choice?.pair.offsetMs !== undefined &&
+          choice.pair.offsetMs !== null &&
+          ` ${choice.pair.measured ? 'Measured before' : 'Predicted'}: ${msText(choice.pair.offsetMs)} ms, ` +
+            `${msText(offsetMs - choice.pair.offsetMs)} ms off.`}
+      </Text>
+      {choice ? (
+        <Button
+          size="sm"
+          variant="outline"
+          mt="1.5"
+          disabled={keptAs === choice.pair.placeId}
+          onClick={() => keep(choice)}
+        >
+          {keptAs === choice.pair.placeId ? 'Kept as measured' : 'Keep it as measured'}
+        </Button>
+      ) : (
+        <Text fontSize="sm" color="ink.soft">
+          Sound and picture meet nowhere in this rig yet, so there is nowhere to keep it.
+        </Text>
+      )}
+    </Box>
+  );
+};
+
+/** How far sound is from picture, from a film of our page. */
+export const Flash = () => {
+  const { at, begin, cancel } = useMeasuring<FlashOf>();
+  return (
+    <Box as="section" aria-label="Flash and beep">
+      <Flex gap="3" align="baseline" mb="1" wrap="wrap">
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Flash and beep
+        </Text>
+        <Anchor asChild fontSize="sm">
+          <NextLink href="/flash" target="_blank">
+            Open the page to film
+          </NextLink>
+        </Anchor>
+      </Flex>
+      <Files
+        label="Choose a film"
+        says={SAYS}
+        least={1}
+        ours={OURS}
+        isBusy={at.state === 'running'}
+        onFiles={([file]) => file && begin((tasks, tell) => tasks.flash(file, tell))}
+      />
+      <Running at={at} onCancel={cancel} />
+      {at.state === 'done' && <Found key={at.value.sha256} found={at.value} />}
+    </Box>
+  );
+};
