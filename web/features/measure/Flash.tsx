@@ -142,7 +142,7 @@ export const Flash = () => {
         <Text as="h2" fontSize="lg" fontWeight="600">
           Flash and beep
         </Text>
-        <Anchor asChild fontSize="sm">
+        <Anchor asChild fontSize="sm" textDecoration="underline">
           <NextLink href="/flash" target="_blank">
             Open the page to film
           </NextLink>
