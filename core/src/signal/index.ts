@@ -1,4 +1,4 @@
-export { align, type Alignment, type SharedEvent } from './align';
+export { align, type Alignment } from './align';
 export {
   beepOf,
   beepsIn,
@@ -10,6 +10,7 @@ export {
   type Frame,
 } from './flash';
 export { type Hum, humOf, type Loudness, LoudnessMeter, noiseInPauses } from './loudness';
+export type { SharedEvent } from './event';
 export { held, type Progress, type Recording } from './recording';
 export { resampled } from './resampled';
 export { middleRt60, reverberation, type Ringing } from './reverberation';

@@ -34,6 +34,13 @@ interface Choice {
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
+/** What the rig had until now, beside what was measured. */
+const predictedText = ({ offsetMs, measured }: Pair, foundMs: number): string =>
+  offsetMs === null
+    ? 'What the rig predicts there is not known.'
+    : `${measured ? 'Measured before' : 'Predicted'}: ${msText(offsetMs)} ms, ` +
+      `${msText(foundMs - offsetMs)} ms off.`;
+
 /** What was found, and that it can be kept for one place, microphone and camera. */
 const Found = ({ found }: { readonly found: FlashOf }) => {
   const { run } = useRigSession();
@@ -42,8 +49,9 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
   const [chosen, setChosen] = useState('');
   const [keptAs, setKeptAs] = useState<string | null>(null);
   const choices = meetings(analysis).flatMap((meeting) =>
-    meeting.pairs.map((pair): Choice => ({
-      key: `${meeting.placeId} ${pair.sound.sourceIds[0]} ${pair.picture.sourceIds[0]}`,
+    meeting.pairs.map((pair, index): Choice => ({
+      // One voice may come by two sockets: its name does not tell the pairs apart.
+      key: `${meeting.placeId} ${index}`,
       label:
         `${analysis.rig.devices[meeting.placeId]?.name ?? meeting.placeId}: ` +
         `${whoText(analysis, pair.sound, meeting.sounds)} and ` +
@@ -61,7 +69,7 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
     );
   const offsetMs = Math.round(STEP * (found.offsetMs - airM * AIR_MS_PER_M)) / STEP;
   const spreadMs = Math.round(STEP * (found.spreadMs + SCREEN_MS)) / STEP;
-  const keep = ({ pair }: Choice) => {
+  const keep = ({ key, pair }: Choice) => {
     const [soundId = '', pictureId = ''] = [pair.sound.sourceIds[0], pair.picture.sourceIds[0]];
     run({
       type: 'addOffset',
@@ -78,7 +86,7 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         file: { name: found.name.slice(0, 80), sha256: found.sha256 },
       },
     });
-    setKeptAs(pair.placeId);
+    setKeptAs(key);
   };
   return (
     <Box mt="3">
@@ -109,20 +117,17 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
       </Flex>
       <Text fontSize="sm" mt="2">
         Without the air: {msText(offsetMs)} ± {msText(spreadMs)} ms.
-        {choice?.pair.offsetMs !== undefined &&
-          choice.pair.offsetMs !== null &&
-          ` ${choice.pair.measured ? 'Measured before' : 'Predicted'}: ${msText(choice.pair.offsetMs)} ms, ` +
-            `${msText(offsetMs - choice.pair.offsetMs)} ms off.`}
+        {choice && ` ${predictedText(choice.pair, offsetMs)}`}
       </Text>
       {choice ? (
         <Button
           size="sm"
           variant="outline"
           mt="1.5"
-          disabled={keptAs === choice.pair.placeId}
+          disabled={keptAs === choice.key}
           onClick={() => keep(choice)}
         >
-          {keptAs === choice.pair.placeId ? 'Kept as measured' : 'Keep it as measured'}
+          {keptAs === choice.key ? 'Kept as measured' : 'Keep it as measured'}
         </Button>
       ) : (
         <Text fontSize="sm" color="ink.soft">
