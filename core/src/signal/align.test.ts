@@ -44,6 +44,12 @@ describe('clocks that drift', () => {
     // The first of them is heard at 40 s: 2.5 s earlier in the second, and 0.75 ms later by its clock.
     expect(found.offsetMs).toBeCloseTo(-2500 + 0.75, 1);
   }, 60_000);
+  it('claps at even intervals are not taken for each other in half an hour', async () => {
+    const found = await align(of(0, 0, 1, 30), of(20, 2.5, 2, 30));
+    expect(found.isSure).toBe(true);
+    expect(found.offsetMs).toBeCloseTo(-2500 + 0.02 * (found.events[0]?.atS ?? 0), 1);
+    expect(Math.abs((found.driftPpm ?? 0) - 20)).toBeLessThan(0.2);
+  }, 90_000);
   it('is not told from a few seconds', async () => {
     const { driftPpm } = await aligned(3, HARD);
     expect(driftPpm).toBeNull();

@@ -1,5 +1,5 @@
 import { type Fine, fine, type SharedEvent } from './event';
-import { likelyLags, onsetsOf } from './onsets';
+import { likelyLags, onsetsOf, usualDrift } from './onsets';
 import type { Progress, Recording } from './recording';
 
 /** When one recording hears what another hears: by a clap or a slate, or several along the way. */
@@ -43,6 +43,7 @@ const sharedFrames = (
 ): { readonly a: number; readonly b: number }[] => {
   const [first, last] = [Math.max(4, 4 - lag), Math.min(a.length, b.length - lag) - 8];
   if (last <= first) return [];
+  const usual = usualDrift(Math.max(a.length, b.length));
   const stretch = Math.max(LEAST_STRETCH, Math.ceil((last - first) / MOST_EVENTS));
   const found: { a: number; b: number; strength: number }[] = [];
   for (let from = first; from < last; from += stretch) {
@@ -51,7 +52,7 @@ const sharedFrames = (
       const own = a[frame] ?? 0;
       if (own <= 0) continue;
       // Clocks drift: what begins later may lie a little farther off.
-      const play = 2 + Math.ceil((MOST_PPM / 1e6) * Math.abs(frame - first));
+      const play = 2 + Math.max(usual, Math.ceil((MOST_PPM / 1e6) * Math.abs(frame - first)));
       for (let at = frame + lag - play; at <= frame + lag + play; at++) {
         const strength = own * Math.max(0, b[at] ?? 0);
         if (strength > best.strength) best = { a: frame, b: at, strength };
@@ -72,11 +73,14 @@ const isBetter = (on: readonly Fine[], than: readonly Fine[]): boolean => {
 /** Events nearer to each other are one. @unit s */
 const APART_S = 0.1;
 
+interface Line {
+  readonly on: readonly Fine[];
+  readonly ppm: number;
+}
+
 /** The straight line that most events lie on: offset at 0 s, and how it grows. */
-const lineOf = (
-  events: readonly Fine[],
-): { readonly on: readonly Fine[]; readonly ppm: number } => {
-  let best: { on: readonly Fine[]; ppm: number } = { on: [], ppm: 0 };
+const lineOf = (events: readonly Fine[]): Line => {
+  let best: Line = { on: [], ppm: 0 };
   const take = (from: Fine, ppm: number): void => {
     const on = events.filter(
       ({ atS, offsetMs }) =>
@@ -94,6 +98,29 @@ const lineOf = (
     }
   }
   return best;
+};
+
+/** Whether events are the same as some of others: found once more from a lag nearby. */
+const isPartOf = (on: readonly Fine[], of: readonly Fine[]): boolean =>
+  on.every(({ atS, offsetMs }) =>
+    of.some(
+      (other) =>
+        Math.abs(other.atS - atS) < APART_S && Math.abs(other.offsetMs - offsetMs) < 10 * AGREE_MS,
+    ),
+  );
+
+/**
+ * Whether what was found can be relied on. Every clap begins alike, so that some of one show always
+ * agree with some of another: it takes one that is clear by itself, two where they tell how clocks
+ * drift, or several close to each other that agree twice as often as they do at any other lag.
+ * @param next events that agree at the next best lag
+ */
+const canBeTrusted = (on: readonly Fine[], next: readonly Fine[]): boolean => {
+  const clear = on.filter(({ isClearAlone }) => isClearAlone).length;
+  const moments = on.map(({ atS }) => atS);
+  const drifts = Math.max(...moments) - Math.min(...moments) >= DRIFT_LEAST_S;
+  if (on.length < 2 * next.length) return false;
+  return clear >= (drifts ? 2 : 1) || (!drifts && on.length >= 2);
 };
 
 /** Least squares through events. @returns slope, ms/s → ppm is 1,000 times that, and how sure it is */
@@ -116,7 +143,7 @@ const slopeOf = (events: readonly SharedEvent[]): { ppm: number; spreadPpm: numb
 const EVENT_MS = 0.05;
 
 /** Lags that are tried. */
-const MOST_LAGS = 3;
+const MOST_LAGS = 8;
 
 const NOTHING: Alignment = {
   isSure: false,
@@ -143,7 +170,7 @@ export const align = async (
     throw new RangeError(`one is at ${a.rateHz} Hz, the other at ${b.rateHz} Hz`);
   const onsetsA = await onsetsOf(a, (share) => progress(0.45 * share));
   const onsetsB = await onsetsOf(b, (share) => progress(0.45 + 0.45 * share));
-  let best: ReturnType<typeof lineOf> = { on: [], ppm: 0 };
+  const lines: Line[] = [];
   for (const [index, lag] of likelyLags(onsetsA, onsetsB, MOST_LAGS).entries()) {
     const events: Fine[] = [];
     for (const frames of sharedFrames(onsetsA, onsetsB, lag)) {
@@ -152,14 +179,19 @@ export const align = async (
       if (found && events.every(({ atS }) => Math.abs(atS - found.atS) > APART_S))
         events.push(found);
     }
-    const line = lineOf(events);
-    if (isBetter(line.on, best.on)) best = line;
+    lines.push(lineOf(events));
     progress(0.9 + (0.1 * (index + 1)) / MOST_LAGS);
   }
-  const events = [...best.on].sort((one, other) => one.atS - other.atS);
+  const [best, ...others] = lines.sort((one, other) => (isBetter(one.on, other.on) ? -1 : 1));
+  const events = [...(best?.on ?? [])].sort((one, other) => one.atS - other.atS);
   const [first] = events;
   const last = events.at(-1);
-  if (!first || !last || (events.length === 1 && !first.isClearAlone)) return NOTHING;
+  if (
+    !first ||
+    !last ||
+    !canBeTrusted(events, others.find(({ on }) => !isPartOf(on, events))?.on ?? [])
+  )
+    return NOTHING;
   const drifts = last.atS - first.atS >= DRIFT_LEAST_S ? slopeOf(events) : null;
   const clearest = events.reduce((one, other) => (other.clear > one.clear ? other : one));
   const at0 = drifts

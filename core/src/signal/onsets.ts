@@ -53,6 +53,25 @@ export const onsetsOf = async (
 /** Lags this near to each other are one. @unit frames */
 const APART = 5;
 
+/** Clocks of recorders usually differ by no more. @unit parts */
+const USUAL_DRIFT = 60e-6;
+
+/** How far what fits may move along a recording of so many frames. @unit frames */
+export const usualDrift = (frames: number): number => Math.floor(USUAL_DRIFT * frames);
+
+/** Sums over so many values to each side of each, in a circle. */
+const overWidth = (line: Float64Array, each: number): Float64Array => {
+  const size = line.length;
+  const out = new Float64Array(size);
+  let sum = 0;
+  for (let at = -each; at <= each; at++) sum += line[(at + size) % size] ?? 0;
+  for (let at = 0; at < size; at++) {
+    out[at] = sum;
+    sum += (line[(at + each + 1) % size] ?? 0) - (line[(at - each + size) % size] ?? 0);
+  }
+  return out;
+};
+
 /**
  * How many frames later things begin in another recording: the likeliest, the best first.
  * @param most how many of them
@@ -68,15 +87,24 @@ export const likelyLags = (a: Float32Array, b: Float32Array, most: number): numb
   }
   const shared = signalOf(one);
   const found: number[] = [];
-  while (found.length < most) {
-    let best = -1;
-    for (let at = 0; at < size; at++) {
-      const lag = at > size / 2 ? at - size : at;
-      if (found.some((known) => Math.abs(known - lag) <= APART)) continue;
-      if (best < 0 || (shared[at] ?? 0) > (shared[best] ?? 0)) best = at;
+  const takeFrom = (line: Float64Array, upTo: number): void => {
+    while (found.length < upTo) {
+      let best = -1;
+      for (let at = 0; at < size; at++) {
+        const lag = at > size / 2 ? at - size : at;
+        if (found.some((known) => Math.abs(known - lag) <= APART)) continue;
+        if (best < 0 || (line[at] ?? 0) > (line[best] ?? 0)) best = at;
+      }
+      if (best < 0) return;
+      found.push(best > size / 2 ? best - size : best);
     }
-    if (best < 0) break;
-    found.push(best > size / 2 ? best - size : best);
+  };
+  const play = usualDrift(Math.max(a.length, b.length));
+  if (play === 0) takeFrom(shared, most);
+  else {
+    // Where clocks drift what fits lies beside each other: half of them are sought over that width.
+    takeFrom(shared, Math.ceil(most / 2));
+    takeFrom(overWidth(shared, play), most);
   }
   return found;
 };
