@@ -2,29 +2,38 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { buildSync } from 'esbuild';
 
-/** The command line as people start it, and a folder of files for it that goes with the test. */
+/**
+ * The command line in one piece, so that its modules are not read anew for every call, and a folder of
+ * files for it that goes with the test.
+ */
 
 export const root = path.join(__dirname, '..');
+const inOnePiece = path.join(root, '.local', `loom-${process.pid}-${Date.now()}.mjs`);
+buildSync({
+  entryPoints: [path.join(root, 'cli/loom.ts')],
+  outfile: inOnePiece,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+  alias: { '@echo-loom/core': path.join(root, 'core/src/index.ts') },
+  logLevel: 'error',
+});
 export const loomWith = (databaseUrl: string | undefined, ...words: string[]) =>
-  spawnSync(
-    process.execPath,
-    [
-      '--import',
-      path.join(root, 'node_modules/tsx/dist/loader.mjs'),
-      path.join(root, 'cli/loom.ts'),
-      ...words,
-    ],
-    {
-      encoding: 'utf8',
-      maxBuffer: 64 * 1024 * 1024,
-      env: { ...process.env, ...(databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl }) },
-    },
-  );
+  spawnSync(process.execPath, [inOnePiece, ...words], {
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+    env: { ...process.env, ...(databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl }) },
+  });
 export const loom = (...words: string[]) => loomWith(undefined, ...words);
 export const nightTide = path.join(root, 'demo/night-tide.rig.json');
 export const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-'));
-afterAll(() => rmSync(folder, { recursive: true }));
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+  rmSync(inOnePiece);
+});
 
 export const write = (name: string, text: string): string => {
   const file = path.join(folder, name);

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import {
@@ -13,6 +14,10 @@ import { folder, loom, loomWith, nightTide, root, write } from './loom-for-tests
 import { leaveDatabase, makeDatabase, sqlRows } from '../web/server/database-for-tests';
 
 describe('bin/loom', () => {
+  it('is started as people start it', () =>
+    expect(spawnSync(path.join(root, 'bin/loom'), ['schema'], { encoding: 'utf8' }).stdout).toBe(
+      loom('schema').stdout,
+    ));
   it('analyses for people and exits with 1 where there are stops', () => {
     const { status, stdout } = loom('analyse', nightTide);
     expect(status).toBe(1);

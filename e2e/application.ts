@@ -41,6 +41,12 @@ export class Application {
     await client.end();
   }
 
+  /** As on the first day: nothing on the shelf, no studio said, and answering. */
+  async clear(): Promise<void> {
+    await this.sql('truncate rigs, entries, studio cascade');
+    if (!this.served.isRunning) await this.start();
+  }
+
   static stopDatabase(): void {
     cluster('stop', 'test');
   }
@@ -51,9 +57,12 @@ export class Application {
 
 /**
  * A test with the application: `demo` with the demo's rigs, shared by the tests of a worker;
- * `empty` with none, made anew for each test.
+ * `empty` with none, shared too, and cleared before each test.
  */
-export const test = base.extend<{ empty: Application }, { demo: Application }>({
+export const test = base.extend<
+  { empty: Application },
+  { demo: Application; cleared: Application }
+>({
   demo: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -63,12 +72,19 @@ export const test = base.extend<{ empty: Application }, { demo: Application }>({
     },
     { scope: 'worker', timeout: 60_000 },
   ],
-  empty: [
+  cleared: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const application = await Application.open(false);
       await use(application);
       await application.kill();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  empty: [
+    async ({ cleared }, use) => {
+      await cleared.clear();
+      await use(cleared);
     },
     { timeout: 60_000 },
   ],

@@ -59,6 +59,21 @@ export { type Measured, measure } from './passes/measure';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';
 export type { PictureFigures } from './passes/picture';
 export {
+  type ComparedFile,
+  type ComparedFiles,
+  compareFiles,
+  type FilmFacts,
+  filmBeside,
+  filmText,
+  type FoundFile,
+} from './recorded/compared';
+export {
+  type DriveOfShow,
+  type PlannedFile,
+  showOnDrives,
+  type ShowOnDrives,
+} from './recorded/written';
+export {
   type InRack,
   type Loaded,
   type Opened,

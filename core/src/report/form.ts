@@ -95,6 +95,8 @@ export interface Report {
     readonly limitMBps: number | null;
     readonly gbPerHour: number;
     readonly hours: number | null;
+    readonly gbPerShow: number;
+    readonly shows: number | null;
   }[];
   readonly ears: readonly {
     readonly device: string;

@@ -1,6 +1,7 @@
 import { type Analysis, fixesOf, placeName, sumsOf, verdictText } from '../analyse';
 import { stagesOf } from '../graph';
 import { driveLoads, uplinkOf } from '../passes/computer/lines';
+import { showOnDrives } from '../recorded/written';
 import { workloads } from '../passes/computer/work';
 import { cablePlans } from '../passes/cables';
 import { coverage } from '../passes/coverage';
@@ -129,13 +130,18 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
     budget,
     items,
   })),
-  drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => ({
-    device: node.id,
-    writeMBps,
-    limitMBps: storage.writeMBps,
-    gbPerHour,
-    hours,
-  })),
+  drives: driveLoads(analysis).map(({ node, storage, writeMBps, gbPerHour, hours }) => {
+    const ofShow = showOnDrives(analysis).drives.find(({ deviceId }) => deviceId === node.id);
+    return {
+      device: node.id,
+      writeMBps,
+      limitMBps: storage.writeMBps,
+      gbPerHour,
+      hours,
+      gbPerShow: ofShow?.gbPerShow ?? 0,
+      shows: ofShow?.shows ?? null,
+    };
+  }),
   ears: ears(analysis).map(({ node, personId, spl, hours, ownVoiceMs }) => ({
     device: node.device.id,
     personId,

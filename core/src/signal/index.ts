@@ -1,5 +1,16 @@
 export { align, type Alignment } from './align';
 export {
+  type Area,
+  type Brightness,
+  brightnessOf,
+  type Gap,
+  type Pace,
+  paceOf,
+  type Shown,
+  shownIn,
+  type Stretch,
+} from './film';
+export {
   beepOf,
   beepsIn,
   FLASH_EVERY_S,

@@ -1,5 +1,6 @@
-import type { DeviceNode, PortNode } from '../../graph';
+import type { DeviceNode, PortNode, Thread } from '../../graph';
 import { numberSetting, type Storage } from '../../rig';
+import type { Format } from '../../units';
 import type { Measured } from '../measure';
 import { deviceName } from '../names';
 import { pass } from '../pass';
@@ -20,7 +21,14 @@ export interface FileOnDrive {
   readonly source: PortNode | null;
   /** @unit Mb/s */
   readonly mbps: number;
+  readonly isSound: boolean;
+  /** Of its picture; null for sound, and where it is not known */
+  readonly format: Format | null;
+  /** What is seen or heard in it */
+  readonly of: ReadonlySet<DeviceNode>;
 }
+
+type Writing = FileOnDrive & { readonly of: Set<DeviceNode> };
 
 /** What a drive is asked to write, against what it can. */
 export interface DriveLoad {
@@ -43,11 +51,13 @@ const total = (flows: readonly Flow[]): number => flows.reduce((sum, { mbps }) =
 export const fileName = (
   measured: Measured,
   { node }: DriveLoad,
-  { end, source }: FileOnDrive,
+  { end, source, of }: FileOnDrive,
 ): string => {
   if (end.device === node) return end.port.name;
   const name = deviceName(measured, end.device);
-  return source ? `${name}: ${deviceName(measured, source.device)}` : name;
+  const [alone, ...others] = of;
+  const whose = alone && others.length === 0 ? alone : source?.device;
+  return source && whose ? `${name}: ${deviceName(measured, whose)}` : name;
 };
 
 const loadOf = (node: DeviceNode, storage: Storage, files: readonly FileOnDrive[]): DriveLoad => {
@@ -69,67 +79,70 @@ const loadOf = (node: DeviceNode, storage: Storage, files: readonly FileOnDrive[
  * pictures that recorders and recording switchers write.
  */
 const filesByDevice = (measured: Measured): ReadonlyMap<DeviceNode, readonly FileOnDrive[]> => {
-  const found = new Map<DeviceNode, FileOnDrive[]>();
-  const seen = new Set<number>();
+  const found = new Map<DeviceNode, Writing[]>();
+  const seen = new Map<number, Writing>();
   const ports = measured.graph.ports.length;
   const { picture } = measured;
-  const add = (
-    node: DeviceNode,
-    end: FileOnDrive['end'],
-    source: FileOnDrive['source'],
-    mbps: number,
-  ): void => {
-    const file = { end, source, mbps };
+  const add = (node: DeviceNode, file: Writing): void => {
     const files = found.get(node);
     if (files) files.push(file);
     else found.set(node, [file]);
   };
-  const put = (
+  const addVoice = (node: DeviceNode, { end, source }: Thread): void =>
+    add(node, {
+      end,
+      source,
+      mbps: SOUND_CHANNEL_MBPS,
+      format: null,
+      isSound: true,
+      of: new Set([source.device]),
+    });
+  /** A picture, whatever was put together in it before. */
+  const addPicture = (
     node: DeviceNode,
-    end: FileOnDrive['end'],
-    source: FileOnDrive['source'],
-    mbps: number,
+    { source: from, last }: Thread,
+    { end, source, mbps }: Pick<Writing, 'end' | 'source' | 'mbps'>,
   ): void => {
     const key = end.index * (ports + 1) + (source ? source.index + 1 : 0);
-    if (seen.has(key)) return;
-    seen.add(key);
-    add(node, end, source, mbps);
+    const known = seen.get(key);
+    if (known) {
+      known.of.add(from.device);
+      return;
+    }
+    const format = picture[last.index]?.format ?? null;
+    const file = { end, source, mbps, format, isSound: false, of: new Set([from.device]) };
+    seen.set(key, file);
+    add(node, file);
   };
   const deliverables: (ReturnType<typeof deliverableFor> | undefined)[] = [];
   for (const thread of measured.traced.threads) {
-    const { signal, last, end, source } = thread;
+    const { signal, last, end } = thread;
     const { storage, kind } = end.device.model;
     // A card of sound alone holds a track a voice; beside a picture, sound is in the picture's bitrate.
     if (end.port.records && storage && !end.port.ends?.picture) {
-      if (signal === 'sound' && last.way === 1) add(end.device, end, source, SOUND_CHANNEL_MBPS);
+      if (signal === 'sound' && last.way === 1) addVoice(end.device, thread);
       continue;
     }
     if (storage?.bitrateControl !== undefined) {
       // An input is one picture, whatever was put together before it.
       const input = last.via.by === 'route' && last.parent ? last.parent.at : last.at;
+      const mbps = numberSetting(measured.device(end.device), storage.bitrateControl) ?? 0;
       if (signal === 'picture' && picture[last.index]?.format)
-        put(
-          end.device,
-          input,
-          null,
-          numberSetting(measured.device(end.device), storage.bitrateControl) ?? 0,
-        );
+        addPicture(end.device, thread, { end: input, source: null, mbps });
       continue;
     }
     if (kind !== 'recording' || last.via.by !== 'link') continue;
     const deliverable = (deliverables[end.device.index] ??= deliverableFor(measured, end.device));
     if (!deliverable) continue;
     const writer = last.via.link.from.device;
-    if (deliverable.what === 'voice tracks') {
+    const { what, bitrateMbps: mbps } = deliverable;
+    if (what === 'voice tracks') {
       // Several ways of one voice into one file are one track.
-      if (signal === 'sound' && last.way === 1) add(writer, end, source, SOUND_CHANNEL_MBPS);
-    } else if (signal === 'picture' && deliverable.bitrateMbps !== null)
-      put(
-        writer,
-        end,
-        deliverable.what === 'camera recordings' ? pictureInto(thread) : null,
-        deliverable.bitrateMbps,
-      );
+      if (signal === 'sound' && last.way === 1) addVoice(writer, thread);
+    } else if (signal === 'picture' && mbps !== null) {
+      const source = what === 'camera recordings' ? pictureInto(thread) : null;
+      addPicture(writer, thread, { end, source, mbps });
+    }
   }
   return found;
 };
