@@ -1,4 +1,6 @@
 import { defineConfig } from '@playwright/test';
+import path from 'node:path';
+import { writeBeeps } from './e2e/films/beeps';
 
 /** Tests that stop the database all others share, or build and start what the others run. */
 const ALONE = /(power-cut|demo)\.spec\.ts$/;
@@ -28,6 +30,11 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // A camera and a microphone of the browser's own, which are given when they are asked for.
+        '--use-fake-device-for-media-stream',
+        '--use-fake-ui-for-media-stream',
+        `--use-file-for-fake-audio-capture=${writeBeeps(path.join(import.meta.dirname, '.local'))}`,
+        '--autoplay-policy=no-user-gesture-required',
       ],
     },
   },

@@ -59,6 +59,12 @@ export { type Measured, measure } from './passes/measure';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';
 export type { PictureFigures } from './passes/picture';
 export {
+  type Calibration,
+  calibrationNames,
+  calibrations,
+  predictionError,
+} from './recorded/calibrations';
+export {
   type ComparedFile,
   type ComparedFiles,
   compareFiles,
@@ -67,6 +73,13 @@ export {
   filmText,
   type FoundFile,
 } from './recorded/compared';
+export {
+  type ComparedVoice,
+  compareVoice,
+  type MeasuredVoice,
+  type PredictedVoice,
+  predictedVoices,
+} from './recorded/voices';
 export {
   type DriveOfShow,
   type PlannedFile,

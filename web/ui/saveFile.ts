@@ -1,6 +1,10 @@
 /** Gives a text to the person as a file, made here in the browser. */
-export const saveFile = (name: string, type: string, text: string): void => {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const saveFile = (name: string, type: string, text: string): void =>
+  saveBlob(name, new Blob([text], { type }));
+
+/** Gives something made here in the browser to the person as a file. */
+export const saveBlob = (name: string, blob: Blob): void => {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -98,17 +98,25 @@ export interface Shown {
   readonly black: readonly Stretch[];
 }
 
-/** Two frames show the same where no part differs by more. A sensor’s noise alone is more. @unit of 255 */
-const SAME = 0.02;
+/** A repeated frame changes by less than this share of what the frames around it change by. */
+const REPEATS = 0.1;
+/** Frames to either side that say how much the picture moves there */
+const AROUND = 12;
+/** Where the parts of a picture change less than this, it does not move. @unit of 255 */
+const MOVES = 0.3;
 /** Darker than this is black. @unit of 255 */
 const BLACK = 20;
 /** A picture that does not move for so long stands still. @unit s */
 const STILL_S = 1;
 
-const isSame = (a: Frame, b: Frame): boolean => {
-  for (let cell = 0; cell < b.cells.length; cell++)
-    if (Math.abs((a.cells[cell] ?? 0) - (b.cells[cell] ?? 0)) > SAME) return false;
-  return true;
+/** How much the part that changes most differs from the frame before. @unit of 255 */
+const change = (frames: readonly Frame[], index: number): number => {
+  const [now, before] = [frames[index]?.cells, frames[index - 1]?.cells];
+  if (!now || !before) return Infinity;
+  let most = 0;
+  for (let cell = 0; cell < now.length; cell++)
+    most = Math.max(most, Math.abs((now[cell] ?? 0) - (before[cell] ?? 0)));
+  return most;
 };
 
 const isBlack = ({ cells }: Frame): boolean => {
@@ -116,14 +124,14 @@ const isBlack = ({ cells }: Frame): boolean => {
   return cells.length > 0;
 };
 
-/** Runs of frames for which something holds. */
+/** Runs of frames for which something holds; `to` is the first after them. */
 const runs = (
-  frames: readonly Frame[],
-  holds: (frame: Frame, before: Frame | undefined) => boolean,
+  count: number,
+  holds: (index: number) => boolean,
 ): { readonly from: number; readonly to: number }[] => {
   const found: { from: number; to: number }[] = [];
-  for (const [index, frame] of frames.entries()) {
-    if (!holds(frame, frames[index - 1])) continue;
+  for (let index = 0; index < count; index++) {
+    if (!holds(index)) continue;
     const last = found.at(-1);
     if (last?.to === index) last.to = index + 1;
     else found.push({ from: index, to: index + 1 });
@@ -133,24 +141,32 @@ const runs = (
 
 /** What the pictures of a film show, by frames that follow each other. */
 export const shownIn = (frames: readonly Frame[]): Shown => {
+  const count = frames.length;
   const at = (index: number): number => frames[index]?.atS ?? frames.at(-1)?.atS ?? 0;
-  const same = runs(frames, (frame, before) => before !== undefined && isSame(before, frame));
-  const still = same.filter(({ from, to }) => at(to) - at(from - 1) >= STILL_S);
-  const single = same.filter((run) => !still.includes(run));
-  const apart = single.slice(1).map(({ from }, index) => from - (single[index]?.from ?? 0));
+  const changes = frames.map((_, index) => change(frames, index));
+  const still = runs(count, (index) => (changes[index] ?? 0) < MOVES).filter(
+    ({ from, to }) => at(to) - at(from - 1) >= STILL_S,
+  );
+  const isStill = (index: number): boolean =>
+    still.some(({ from, to }) => from <= index && index < to);
+  const single = frames.flatMap((_, index) => {
+    const around = middle(changes.slice(Math.max(1, index - AROUND), index + AROUND + 1));
+    const isRepeated = around >= MOVES && (changes[index] ?? 0) < REPEATS * around;
+    return isRepeated && !isStill(index) ? [index] : [];
+  });
+  const apart = single.slice(1).map((index, before) => index - (single[before] ?? 0));
   const every = middle(apart);
   const isRegular =
     apart.length >= 4 && apart.filter((frame) => frame === every).length >= 0.9 * apart.length;
-  const stretch = ({ from, to }: { from: number; to: number }): Stretch => ({
-    fromS: at(from),
-    toS: at(to),
-  });
   return {
-    frames: frames.length,
-    repeated: single.reduce((sum, { from, to }) => sum + to - from, 0),
+    frames: count,
+    repeated: single.length,
     everyNth: isRegular ? every : null,
-    still: still.map(({ from, to }) => stretch({ from: from - 1, to })),
-    black: runs(frames, isBlack).map(stretch),
+    still: still.map(({ from, to }) => ({ fromS: at(from - 1), toS: at(to) })),
+    black: runs(count, (index) => {
+      const frame = frames[index];
+      return frame !== undefined && isBlack(frame);
+    }).map(({ from, to }) => ({ fromS: at(from), toS: at(to) })),
   };
 };
 

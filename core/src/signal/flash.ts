@@ -1,3 +1,4 @@
+import { soundMps } from '../units';
 import type { Recording } from './recording';
 import { powerOfTwo, signalOf, spectrumOf } from './spectrum';
 
@@ -114,10 +115,14 @@ const flickering = (frames: readonly Frame[]): number[] | null => {
   );
 };
 
+/** Two frames between which a flash begins. */
+export interface Flash {
+  readonly afterS: number;
+  readonly byS: number;
+}
+
 /** Between which two frames each flash begins. */
-const flashesIn = (
-  frames: readonly Frame[],
-): { readonly afterS: number; readonly byS: number }[] => {
+export const flashesIn = (frames: readonly Frame[]): Flash[] => {
   const bright = flickering(frames);
   if (!bright) return [];
   const sorted = [...bright].sort((a, b) => a - b);
@@ -144,6 +149,23 @@ export interface FlashFound {
   readonly why: string | null;
 }
 
+/** A screen shows a flash up to half a frame early or late, and no better is known. @unit ms */
+const SCREEN_MS = 2;
+
+/**
+ * An offset as it is where it was recorded: without the air between the loudspeaker and the microphone,
+ * and as unsure as the screen makes it.
+ * @param airM from the loudspeaker to the microphone @param temperatureC of the room; null = 20 @unit ms
+ */
+export const withoutAir = (
+  { offsetMs, spreadMs }: Pick<FlashFound, 'offsetMs' | 'spreadMs'>,
+  airM: number,
+  temperatureC: number | null,
+): Pick<FlashFound, 'offsetMs' | 'spreadMs'> => ({
+  offsetMs: offsetMs - (1000 * airM) / soundMps(temperatureC),
+  spreadMs: spreadMs + SCREEN_MS,
+});
+
 const LEAST_EVENTS = 8;
 /** So many of the flashes must agree. */
 const AGREE = 0.8;
@@ -158,8 +180,8 @@ const folded = (atS: number, firstS: number): number =>
  * The moment that most flashes allow: each lies between two frames, and no two lie alike in them.
  * @returns s, within one interval, and half of how far it may lie to either side
  */
-const momentOf = (
-  flashes: readonly { readonly afterS: number; readonly byS: number }[],
+export const momentOf = (
+  flashes: readonly Flash[],
   firstS: number,
 ): { readonly atS: number; readonly eitherS: number; readonly share: number } => {
   const spans = flashes.map(({ afterS, byS }) => {

@@ -47,6 +47,8 @@ const meanOf = (values: readonly number[]): number =>
 export interface Loudness {
   /** Integrated; null where nothing was above the gate. @unit LUFS */
   readonly lufs: number | null;
+  /** RMS of the same blocks, unweighted, of all channels alike; a full sine is 0. @unit dBFS @source AES17 */
+  readonly averageDbfs: number | null;
   /** The largest sample. @unit dBFS */
   readonly peakDbfs: number | null;
   /** Blocks as loud as this or less are pauses. Loudness of each block of 0.4 s. @unit LUFS */
@@ -65,7 +67,10 @@ export class LoudnessMeter {
   private readonly state: Float64Array;
   private readonly stepSamples: number;
   private readonly steps: number[] = [];
+  /** The same of each step, unweighted */
+  private readonly plain: number[] = [];
   private sum = 0;
+  private plainSum = 0;
   private count = 0;
   private peak = 0;
   private readonly full: number[];
@@ -89,12 +94,15 @@ export class LoudnessMeter {
       for (let channel = 0; channel < this.channels; channel++) {
         const value = piece[channel]?.[at] ?? 0;
         this.sum += this.weighted(channel, value) ** 2;
+        this.plainSum += value * value;
         this.look(channel, Math.abs(value));
       }
       this.count += 1;
       if (this.count < this.stepSamples) continue;
       this.steps.push(this.sum / this.stepSamples);
+      this.plain.push(this.plainSum / this.stepSamples / this.channels);
       this.sum = 0;
+      this.plainSum = 0;
       this.count = 0;
     }
   }
@@ -119,15 +127,17 @@ export class LoudnessMeter {
   }
 
   finish(): Loudness {
-    const blocks = this.steps
-      .slice(STEPS - 1)
-      .map((_, at) => meanOf(this.steps.slice(at, at + STEPS)));
-    const over = (least: number, powers: readonly number[]): number[] =>
-      powers.filter((power) => loudnessOf(power) > least);
-    const heard = over(ABSOLUTE, blocks);
-    const kept = heard.length > 0 ? over(loudnessOf(meanOf(heard)) + RELATIVE, heard) : [];
+    const blocksOf = (steps: readonly number[]): number[] =>
+      steps.slice(STEPS - 1).map((_, at) => meanOf(steps.slice(at, at + STEPS)));
+    const blocks = blocksOf(this.steps);
+    const heard = blocks.filter((power) => loudnessOf(power) > ABSOLUTE);
+    const least = heard.length > 0 ? loudnessOf(meanOf(heard)) + RELATIVE : Infinity;
+    const isKept = (power: number): boolean => loudnessOf(power) > Math.max(ABSOLUTE, least);
+    const kept = blocks.filter(isKept);
+    const plain = blocksOf(this.plain).filter((_, at) => isKept(blocks[at] ?? 0));
     return {
       lufs: kept.length > 0 ? loudnessOf(meanOf(kept)) : null,
+      averageDbfs: plain.length > 0 ? 10 * Math.log10(2 * meanOf(plain)) : null,
       peakDbfs: this.peak > 0 ? 20 * Math.log10(this.peak) : null,
       blocks: blocks.map((power) => (power > 0 ? loudnessOf(power) : -Infinity)),
       clipped: this.clipped,

@@ -2,6 +2,8 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
+import { droppedFiles } from './dropped';
+import { RecordHere } from './RecordHere';
 
 interface Props {
   readonly label: string;
@@ -10,6 +12,10 @@ interface Props {
   readonly least: number;
   /** Recordings of ours, to see how it goes */
   readonly ours: readonly string[];
+  /** What the browser records itself, where that makes sense */
+  readonly records?: { readonly withPicture?: boolean; readonly lengthS: number };
+  /** A whole folder is taken */
+  readonly isFolder?: boolean;
   readonly isBusy: boolean;
   readonly onFiles: (files: readonly File[]) => void;
 }
@@ -17,11 +23,20 @@ interface Props {
 const fetched = async (name: string): Promise<File> => {
   const answer = await fetch(`/ours/${name}`);
   if (!answer.ok) throw new Error(`${name} is not there.`);
-  return new File([await answer.blob()], name, { type: 'audio/wav' });
+  return new File([await answer.blob()], name);
 };
 
 /** Recordings to measure, chosen or dropped here. They are read where they are and go nowhere. */
-export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
+export const Files = ({
+  label,
+  says,
+  least,
+  ours,
+  records,
+  isFolder = false,
+  isBusy,
+  onFiles,
+}: Props) => {
   const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -30,10 +45,9 @@ export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
     setProblem(isEnough || files.length === 0 ? null : `${least} recordings at least.`);
     if (isEnough) onFiles(files);
   };
-  const tryOurs = () =>
-    Promise.all(ours.map(fetched)).then(give, (error: unknown) =>
-      setProblem(error instanceof Error ? error.message : String(error)),
-    );
+  const failed = (error: unknown) =>
+    setProblem(error instanceof Error ? error.message : String(error));
+  const tryOurs = () => Promise.all(ours.map(fetched)).then(give, failed);
   return (
     <Box
       borderWidth="1px"
@@ -49,7 +63,7 @@ export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        give([...event.dataTransfer.files]);
+        void droppedFiles(event.dataTransfer).then(give, failed);
       }}
     >
       <Text fontSize="sm" mb="2">
@@ -65,6 +79,7 @@ export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
         >
           {label}
         </Button>
+        {records && <RecordHere {...records} isBusy={isBusy} onFile={(file) => onFiles([file])} />}
         <Button size="sm" variant="outline" disabled={isBusy} onClick={() => void tryOurs()}>
           Try it with ours
         </Button>
@@ -75,8 +90,9 @@ export const Files = ({ label, says, least, ours, isBusy, onFiles }: Props) => {
       <input
         ref={input}
         type="file"
-        accept="audio/*,video/*"
-        multiple={least > 1}
+        accept={isFolder ? undefined : 'audio/*,video/*'}
+        multiple={isFolder || least > 1}
+        {...(isFolder ? { webkitdirectory: '' } : {})}
         hidden
         aria-label={`${label}, files`}
         onChange={(event) => {

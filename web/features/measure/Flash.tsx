@@ -2,15 +2,17 @@
 
 import { Box, Button, Flex, Link as Anchor, Text } from '@chakra-ui/react';
 import { freeId, type Meeting, meetings, type Pair } from '@echo-loom/core';
+import { withoutAir } from '@echo-loom/core/signal';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { msText, whoText } from '@/features/time/offsets';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
-import type { FlashOf } from '@/workers/measuring/tasks';
+import type { FlashOf } from '@/workers/measuring/film-tasks';
 import { useMeasuring } from '@/workers/measuring/useMeasuring';
 import { Files } from './Files';
+import { FlashFilm } from './FlashFilm';
 import { Running } from './Running';
 
 const OURS = ['flash-and-beep.webm'] as const;
@@ -18,10 +20,6 @@ const SAYS =
   'How far sound is from picture where both meet: film our page that flashes and beeps, for half a ' +
   'minute, with what records there.';
 
-/** In air at 20 °C. @unit ms/m @source handbook 4 */
-const AIR_MS_PER_M = 1000 / 343.2;
-/** A screen shows a flash up to half a frame early or late. @unit ms */
-const SCREEN_MS = 2;
 /** A figure is kept to this. @unit ms */
 const STEP = 100;
 
@@ -40,6 +38,19 @@ const predictedText = ({ offsetMs, measured }: Pair, foundMs: number): string =>
     ? 'What the rig predicts there is not known.'
     : `${measured ? 'Measured before' : 'Predicted'}: ${msText(offsetMs)} ms, ` +
       `${msText(foundMs - offsetMs)} ms off.`;
+
+/** How much later one of two cameras sees, where two are in the film and differ. */
+const camerasText = ({ cameras }: FlashOf): string => {
+  if (!cameras || Math.abs(cameras.laterMs) <= cameras.spreadMs) return '';
+  const [which, other] =
+    cameras.are === 'beside each other'
+      ? ['the right one', 'the left one']
+      : [`the one from ${(cameras.cutS ?? 0).toFixed(1)} s on`, 'the one before'];
+  return (
+    ` Two cameras are in it: ${which} sees ${msText(Math.abs(cameras.laterMs))} ± ` +
+    `${msText(cameras.spreadMs)} ms ${cameras.laterMs < 0 ? 'earlier' : 'later'} than ${other}.`
+  );
+};
 
 /** What was found, and that it can be kept for one place, microphone and camera. */
 const Found = ({ found }: { readonly found: FlashOf }) => {
@@ -67,8 +78,9 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         {found.name}: no figure is given. {found.why}
       </Text>
     );
-  const offsetMs = Math.round(STEP * (found.offsetMs - airM * AIR_MS_PER_M)) / STEP;
-  const spreadMs = Math.round(STEP * (found.spreadMs + SCREEN_MS)) / STEP;
+  const there = withoutAir(found, airM, analysis.rig.room.temperatureC);
+  const offsetMs = Math.round(STEP * there.offsetMs) / STEP;
+  const spreadMs = Math.round(STEP * there.spreadMs) / STEP;
   const keep = ({ key, pair }: Choice) => {
     const [soundId = '', pictureId = ''] = [pair.sound.sourceIds[0], pair.picture.sourceIds[0]];
     run({
@@ -94,6 +106,7 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         In {found.name} sound is {msText(Math.abs(found.offsetMs))} ms{' '}
         {found.offsetMs < 0 ? 'earlier' : 'later'} than its picture, by {found.flashes} flashes and{' '}
         {found.beeps} beeps.
+        {camerasText(found)}
       </Text>
       <Flex direction="column" gap="1.5" mt="2" maxW="30rem">
         <NumberField
@@ -152,12 +165,14 @@ export const Flash = () => {
             Open the page to film
           </NextLink>
         </Anchor>
+        <FlashFilm />
       </Flex>
       <Files
         label="Choose a film"
         says={SAYS}
         least={1}
         ours={OURS}
+        records={{ withPicture: true, lengthS: 25 }}
         isBusy={at.state === 'running'}
         onFiles={([file]) => file && begin((tasks, tell) => tasks.flash(file, tell))}
       />

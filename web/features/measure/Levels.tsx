@@ -5,15 +5,15 @@ import { PlainTable } from '@/ui/PlainTable';
 import type { LevelsFound } from '@/workers/measuring/tasks';
 import { useMeasuring } from '@/workers/measuring/useMeasuring';
 import { Files } from './Files';
+import { BesideVoice } from './BesideVoice';
+import { level } from './level';
+import { NoiseByBand } from './NoiseByBand';
 import { Running } from './Running';
 
 const OURS = ['voice.wav'] as const;
 const SAYS =
   'Loudness, peaks, the noise in pauses and hum of a test recording: a voice as in the show, with ' +
   'two seconds of nothing.';
-
-const level = (value: number | null, unit: string): string =>
-  value === null ? 'silence' : `${value.toFixed(1).replace('-', '−')} ${unit}`;
 
 const humText = ({ hum, lengthS }: LevelsFound): string =>
   hum
@@ -40,6 +40,7 @@ export const Levels = () => {
         says={SAYS}
         least={1}
         ours={OURS}
+        records={{ lengthS: 20 }}
         isBusy={at.state === 'running'}
         onFiles={([file]) => file && begin((tasks, tell) => tasks.levels(file, tell))}
       />
@@ -51,6 +52,11 @@ export const Levels = () => {
             headings={[found.name, 'Measured']}
             lines={[
               { id: 'lufs', head: 'Loudness, gated', cells: [level(found.lufs, 'LUFS')] },
+              {
+                id: 'average',
+                head: 'Average while it speaks',
+                cells: [level(found.averageDbfs, 'dBFS')],
+              },
               { id: 'peak', head: 'Largest sample', cells: [level(found.peakDbfs, 'dBFS')] },
               { id: 'pauses', head: 'Pauses', cells: [level(found.pausesLufs, 'LUFS')] },
               {
@@ -72,6 +78,8 @@ export const Levels = () => {
             ]}
             note={noteOf(found)}
           />
+          <BesideVoice found={found} />
+          {found.noise && <NoiseByBand noise={found.noise} />}
         </Box>
       )}
     </Box>

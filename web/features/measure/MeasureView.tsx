@@ -4,8 +4,12 @@ import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { useRig } from '@/features/rig/RigProvider';
 import { Clap } from './Clap';
 import { Flash } from './Flash';
+import { Kept } from './Kept';
 import { Levels } from './Levels';
+import { Picture } from './Picture';
 import { RoomRings } from './RoomRings';
+import { RoundTrip } from './RoundTrip';
+import { ShowFiles } from './ShowFiles';
 
 /** Figures of the studio measured from what people record themselves, in this browser and nowhere else. */
 export const MeasureView = () => {
@@ -29,12 +33,18 @@ export const MeasureView = () => {
         <Flex direction="column" gap="6" minW="0">
           <Flash />
           <Clap title={name} />
+          <RoundTrip />
         </Flex>
         <Flex direction="column" gap="6" minW="0">
           <Levels />
           <RoomRings />
+          <Picture />
         </Flex>
       </Grid>
+      <Flex direction="column" gap="6" mt="6">
+        <ShowFiles />
+        <Kept />
+      </Flex>
     </Box>
   );
 };

@@ -36,6 +36,7 @@ export const RoomRings = () => {
         says={SAYS}
         least={1}
         ours={OURS}
+        records={{ lengthS: 8 }}
         isBusy={at.state === 'running'}
         onFiles={([file]) => file && begin((tasks, tell) => tasks.room(file, tell))}
       />

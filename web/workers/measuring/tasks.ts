@@ -1,11 +1,13 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
+import type { FoundFile } from '@echo-loom/core';
 import {
   align,
   type Alignment,
   beepsIn,
-  type FlashFound,
-  flashOffset,
+  held,
+  type Octaves,
+  octavesOf,
+  type RoundTrip,
+  roundTripOf,
   type Hum,
   humOf,
   LoudnessMeter,
@@ -15,12 +17,18 @@ import {
   reverberation,
   type Ringing,
 } from '@echo-loom/core/signal';
-import { framesOf } from './film-file';
+import {
+  findFiles,
+  type FlashOf,
+  measureFlash,
+  measurePicture,
+  type PictureFound,
+} from './film-tasks';
+import { makeFlashFilm } from './make-film';
+import { inSteps, type OnProgress } from './progress';
 import { openSound, type SoundFile } from './sound-file';
 
 /** What is measured of files, off the main thread. Every figure that comes out of it is plain data. */
-
-export type OnProgress = (share: number) => void;
 
 export interface Shifted extends Alignment {
   readonly name: string;
@@ -39,10 +47,14 @@ export interface LevelsFound {
   readonly rateHz: number;
   readonly channels: number;
   readonly lufs: number | null;
+  /** @unit dBFS, a full sine 0 */
+  readonly averageDbfs: number | null;
   readonly peakDbfs: number | null;
   readonly pausesLufs: number | null;
   readonly clipped: number;
   readonly hum: Hum | null;
+  /** The quietest pause by octave; null where it is too short */
+  readonly noise: Octaves | null;
 }
 
 export interface RoomFound {
@@ -51,42 +63,12 @@ export interface RoomFound {
   readonly middle: { readonly rt60S: number; readonly spreadS: number } | null;
 }
 
-export interface FlashOf extends FlashFound {
-  readonly name: string;
-  /** Of the whole file, in hexadecimal */
-  readonly sha256: string;
-}
-
-/** Read at once for a file's digest. @unit bytes */
-const DIGEST_PIECE = 4 * 2 ** 20;
-
-/** What tells a file from every other, without keeping it. */
-const digestOf = async (file: File): Promise<string> => {
-  const digest = sha256.create();
-  for (let from = 0; from < file.size; from += DIGEST_PIECE)
-    digest.update(new Uint8Array(await file.slice(from, from + DIGEST_PIECE).arrayBuffer()));
-  return bytesToHex(digest.digest());
-};
-
 /** Everything is brought to this rate. @unit Hz */
 const RATE_HZ = 48_000;
-/** Progress is told so many times at most. */
-const STEPS = 200;
 /** Hum is looked for in a pause of this length. @unit s */
 const PAUSE_S = 2;
 /** A clap in a room is looked for in so much of a file. @unit s */
 const ROOM_MOST_S = 120;
-
-/** Tells progress in steps, so that a message is not sent for every piece. */
-const inSteps = (tell: OnProgress): OnProgress => {
-  let told = -1;
-  return (share) => {
-    const step = Math.floor(share * STEPS);
-    if (step === told) return;
-    told = step;
-    tell(share);
-  };
-};
 
 const using = async <T>(file: File, work: (sound: SoundFile) => Promise<T>): Promise<T> => {
   const sound = await openSound(file);
@@ -152,22 +134,39 @@ export class MeasuringTasks {
         rateHz,
         channels: sound.channels,
         lufs: loudness.lufs,
+        averageDbfs: loudness.averageDbfs,
         peakDbfs: loudness.peakDbfs,
         pausesLufs: noiseInPauses(loudness),
         clipped: loudness.clipped,
         hum: lengthS >= PAUSE_S ? humOf(pause, rateHz) : null,
+        noise: octavesOf(pause.subarray(0, Math.round(lengthS * rateHz) - from), rateHz),
       };
     });
   }
 
   /** How much later sound is than picture in a film of our test page. */
   async flash(file: File, tell: OnProgress): Promise<FlashOf> {
-    const progress = inSteps(tell);
-    const beeps = await using(file, (sound) => beepsIn(resampled(sound, RATE_HZ)));
-    progress(0.2);
-    const frames = await framesOf(file, (share) => progress(0.2 + 0.6 * share));
-    const found = flashOffset(frames, beeps);
-    return { ...found, name: file.name, sha256: await digestOf(file) };
+    return await measureFlash(file, inSteps(tell));
+  }
+
+  /** The page that flashes and beeps, as a film. */
+  async flashFilm(tell: OnProgress): Promise<Blob> {
+    return await makeFlashFilm(inSteps(tell));
+  }
+
+  /** From the computer out and back in, of what came in. @param firstS when the first beep went out */
+  async roundTrip(samples: Float32Array, rateHz: number, firstS: number): Promise<RoundTrip> {
+    return roundTripOf(await beepsIn(held(samples, rateHz)), firstS);
+  }
+
+  /** What the picture of a film is. */
+  async picture(file: File, tell: OnProgress): Promise<PictureFound> {
+    return await measurePicture(file, inSteps(tell));
+  }
+
+  /** What the files of a show are. */
+  async files(files: readonly File[], tell: OnProgress): Promise<readonly FoundFile[]> {
+    return await findFiles(files, inSteps(tell));
   }
 
   /** How long a room rings, from one clap. */

@@ -1,6 +1,7 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { MeasuringTasks, OnProgress } from './tasks';
+import type { OnProgress } from './progress';
+import type { MeasuringTasks } from './tasks';
 
 export type Measured<T> =
   | { readonly state: 'idle' }
