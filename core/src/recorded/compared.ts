@@ -31,6 +31,8 @@ export interface ComparedFile {
   readonly found: FoundFile;
   /** What it most likely is */
   readonly planned: PlannedFile | null;
+  /** Whether its name says so; else it is what it comes nearest to */
+  readonly isByName: boolean;
   /** What is not as it should be; none where all is */
   readonly says: readonly string[];
 }
@@ -54,6 +56,9 @@ const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p
 /** What of a planned file's name may stand in the name of a file: all of it, or what it is of. */
 const wordsOf = ({ name }: PlannedFile): string[] =>
   [name, name.slice(name.lastIndexOf(':') + 1)].map(plain).filter((word) => word.length > 2);
+
+const isNamed = ({ name }: FoundFile, plan: PlannedFile): boolean =>
+  wordsOf(plan).some((word) => plain(name).includes(word));
 
 const signalOf = ({ picture, sound }: FoundFile): PlannedFile['signal'] | null =>
   picture ? 'picture' : sound ? 'sound' : null;
@@ -157,12 +162,12 @@ export const compareFiles = (
   const longestS = Math.max(0, ...together.values());
   const files = found.map((file): ComparedFile => {
     const plan = is.get(file) ?? null;
-    if (file.bytes === 0) return { found: file, planned: plan, says: ['it is empty'] };
-    if (file.problem !== null) return { found: file, planned: plan, says: [file.problem] };
+    const base = { found: file, planned: plan, isByName: plan !== null && isNamed(file, plan) };
+    if (file.bytes === 0) return { ...base, says: ['it is empty'] };
+    if (file.problem !== null) return { ...base, says: [file.problem] };
     const lengthS = plan ? (together.get(plan) ?? 0) : 0;
     return {
-      found: file,
-      planned: plan,
+      ...base,
       says: [
         ...(file.picture ? ofPicture(file.picture, plan?.format ?? null) : []),
         ...(plan ? ofBits(file, plan) : ['nothing of this kind is planned']),

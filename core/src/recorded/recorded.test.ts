@@ -102,7 +102,12 @@ describe('files of a show against the plan', () => {
     expect(missing).toEqual([]);
   });
   it('what has no name of the rig is what it comes nearest to', () => {
-    const { missing } = compareFiles([film('clip0001.mp4'), voice('zoom_tr1.wav')], PLANNED, 60);
+    const { files, missing } = compareFiles(
+      [film('clip0001.mp4'), voice('host tr1.wav')],
+      PLANNED,
+      60,
+    );
+    expect(files.map(({ isByName }) => isByName)).toEqual([false, true]);
     expect(missing.map(({ signal }) => signal)).toEqual(['picture']);
   });
   it('says size, rate, lost frames and uneven ones', () =>

@@ -39,10 +39,12 @@ describe('a voice that was recorded, beside what the rig makes of it', () => {
     expect(peak - level).toBeCloseTo(10.99, 2);
   });
   it('as predicted, nothing is to do', () =>
-    expect(compareVoice(analysis, voice, found(1.4, 20))).toMatchObject({
+    expect(compareVoice(analysis, voice, found(1.4, 5))).toMatchObject({
       fixes: [],
       says: 'The voice is as the rig predicts it.',
     }));
+  it('as predicted in pauses 20 dB louder: that is the room', () =>
+    expect(compareVoice(analysis, voice, found(1.4, 20)).says).toContain('that is the room'));
   it('voice and noise 6 dB up: the gain stands 6 dB higher, and then the rig says what was measured', () => {
     const { fixes, says, levelOffDb } = compareVoice(analysis, voice, found(6, 5));
     expect(levelOffDb).toBeCloseTo(6, 6);

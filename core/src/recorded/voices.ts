@@ -62,6 +62,9 @@ const AGREES_DB = 1.5;
 /** Voice and noise are off by the same where they differ by no more. @unit dB */
 const ALIKE_DB = 3;
 
+/** Pauses that are so much louder than predicted have something in them that was not predicted. @unit dB */
+const ROOM_DB = 6;
+
 const off = (measured: number | null, predicted: number | null): number | null =>
   measured === null || predicted === null ? null : measured - predicted;
 
@@ -125,7 +128,15 @@ export const compareVoice = (
   if (levelOffDb === null)
     return { ...base, says: 'The rig cannot tell this level yet.', fixes: [] };
   if (Math.abs(levelOffDb) <= AGREES_DB)
-    return { ...base, says: 'The voice is as the rig predicts it.', fixes: [] };
+    return {
+      ...base,
+      says:
+        (base.noiseOffDb ?? 0) > ROOM_DB
+          ? 'The voice is as the rig predicts it. Its pauses are louder than microphone and electronics ' +
+            'make them: that is the room, or hum.'
+          : 'The voice is as the rig predicts it.',
+      fixes: [],
+    };
   const gain = byGain(measured, voice, levelOffDb);
   const talker = byTalker(measured, voice, levelOffDb);
   const isAlike = base.noiseOffDb !== null && Math.abs(base.noiseOffDb - levelOffDb) <= ALIKE_DB;

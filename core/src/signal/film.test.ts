@@ -74,6 +74,15 @@ describe('what a film shows', () => {
     }));
     expect(shownIn(made)).toMatchObject({ repeated: 50, everyNth: 6 });
   });
+  it('24 pictures shown at 60: three of five are repeated', () => {
+    const source = moving(96, 24);
+    const made = Array.from({ length: 240 }, (_, index): Frame => ({
+      atS: index / 60,
+      cells: source[Math.floor((index * 24) / 60)]?.cells ?? [],
+    }));
+    expect(shownIn(made).repeated).toBeGreaterThanOrEqual(141);
+    expect(shownIn(made).repeated).toBeLessThanOrEqual(144);
+  });
   it('a picture that stands for two seconds is said where, and is no lost frame', () => {
     const frames = moving(300, 25);
     const shown = shownIn(

@@ -98,10 +98,12 @@ export interface Shown {
   readonly black: readonly Stretch[];
 }
 
-/** A repeated frame changes by less than this share of what the frames around it change by. */
-const REPEATS = 0.1;
-/** Frames to either side that say how much the picture moves there */
-const AROUND = 12;
+/** A repeated frame changes by less than this share of what the frames before and after it change by. */
+const REPEATS = 0.05;
+/** The larger of so many to each side: where every picture is shown thrice, the next one is repeated, too. */
+const AROUND = 2;
+/** Less around it is no movement that would tell. @unit of 255 */
+const TELLS = 1;
 /** Where the parts of a picture change less than this, it does not move. @unit of 255 */
 const MOVES = 0.3;
 /** Darker than this is black. @unit of 255 */
@@ -149,9 +151,13 @@ export const shownIn = (frames: readonly Frame[]): Shown => {
   );
   const isStill = (index: number): boolean =>
     still.some(({ from, to }) => from <= index && index < to);
+  const largest = (from: number, to: number): number =>
+    changes.slice(Math.max(1, from), to).reduce((most, one) => Math.max(most, one), 0);
   const single = frames.flatMap((_, index) => {
-    const around = middle(changes.slice(Math.max(1, index - AROUND), index + AROUND + 1));
-    const isRepeated = around >= MOVES && (changes[index] ?? 0) < REPEATS * around;
+    const before = largest(index - AROUND, index);
+    const around =
+      index + 1 === count ? before : Math.min(before, largest(index + 1, index + 1 + AROUND));
+    const isRepeated = around >= TELLS && (changes[index] ?? 0) < REPEATS * around;
     return isRepeated && !isStill(index) ? [index] : [];
   });
   const apart = single.slice(1).map((index, before) => index - (single[before] ?? 0));

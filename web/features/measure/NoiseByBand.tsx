@@ -11,26 +11,13 @@ export const NoiseByBand = ({ noise }: { readonly noise: Octaves }) => (
   <Box mt="3">
     <PlainTable
       label="Noise by octave"
-      headings={[
-        'Octave, Hz',
-        ...noise.bands.map(({ bandHz }) => band(bandHz)),
-        'All',
-        'All, A-weighted',
-      ]}
-      lines={[
-        {
-          id: 'noise',
-          head: 'dBFS',
-          cells: [
-            ...noise.bands.map(({ dbfs }) => level(dbfs, '')),
-            level(noise.dbfs, ''),
-            level(noise.aWeightedDbfs, ''),
-          ],
-        },
-      ]}
+      headings={['Octave, Hz', ...noise.bands.map(({ bandHz }) => band(bandHz))]}
+      lines={[{ id: 'noise', head: 'dBFS', cells: noise.bands.map(({ dbfs }) => level(dbfs, '')) }]}
       note={
-        'Of the quietest two seconds. They are levels in the recording, not in the room: what is ' +
-        'loudest tells what to look for. Fans and traffic stand low, hiss of a gain turned far up high.'
+        `Of the quietest two seconds: ${level(noise.dbfs, 'dBFS')} in all, ` +
+        `${level(noise.aWeightedDbfs, 'dBFS')} A-weighted. They are levels in the recording, not in the ` +
+        'room: the loudest tells what to look for. Fans and traffic stand low, hiss of a gain turned far ' +
+        'up high.'
       }
     />
   </Box>

@@ -52,9 +52,14 @@ const repeatedText = ({ shown }: PictureFound): string => {
   if (!shown) return 'not read';
   if (shown.repeated === 0) return 'none';
   return shown.everyNth === null
-    ? String(shown.repeated)
+    ? `${shown.repeated} of ${shown.frames}`
     : `every ${shown.everyNth}th: made of a lower rate`;
 };
+
+/** Fewer come by chance, where what moves turns back. */
+const DOUBLED_SHARE = 0.02;
+const isDoubled = ({ shown }: PictureFound): boolean =>
+  shown !== null && shown.repeated > DOUBLED_SHARE * shown.frames;
 
 const rangeText = ({ isFullRange, isHdr }: PictureFound): string =>
   (isFullRange === null
@@ -80,7 +85,7 @@ const linesOf = (found: PictureFound) => {
       pace?.isConstant === false,
     ),
     line('lost', 'Lost frames', lostText(found), (pace?.missing ?? 0) > 0),
-    line('doubled', 'Doubled frames', repeatedText(found), (shown?.repeated ?? 0) > 0),
+    line('doubled', 'Doubled frames', repeatedText(found), isDoubled(found)),
     line(
       'still',
       'Stands still',

@@ -104,12 +104,12 @@ const Compared = ({ files, missing }: ComparedFiles) => (
     <PlainTable
       label="Files against the plan"
       headings={['File', 'Is', 'Most likely', 'Not as planned']}
-      lines={files.map(({ found, planned, says }, at) => ({
+      lines={files.map(({ found, planned, isByName, says }, at) => ({
         id: `${at} ${found.name}`,
         head: found.name,
         cells: [
           factsText(found),
-          planned?.name ?? '—',
+          planned ? planned.name + (isByName ? '' : ', by what it is') : '—',
           says.length === 0 ? 'nothing' : `${says.join('; ')}.`,
         ],
         isMarked: says.length > 0,
