@@ -90,40 +90,66 @@ export class LoudnessMeter {
   /** @param piece of each channel, all of one length */
   push(piece: readonly Float32Array[]): void {
     const length = piece[0]?.length ?? 0;
-    for (let at = 0; at < length; at++) {
+    for (let from = 0; from < length;) {
+      const to = Math.min(length, from + this.stepSamples - this.count);
       for (let channel = 0; channel < this.channels; channel++) {
-        const value = piece[channel]?.[at] ?? 0;
-        this.sum += this.weighted(channel, value) ** 2;
-        this.plainSum += value * value;
-        this.look(channel, Math.abs(value));
+        const samples = piece[channel];
+        if (!samples) continue;
+        this.weigh(channel, samples, from, to);
+        this.look(channel, samples, from, to);
       }
-      this.count += 1;
-      if (this.count < this.stepSamples) continue;
-      this.steps.push(this.sum / this.stepSamples);
-      this.plain.push(this.plainSum / this.stepSamples / this.channels);
-      this.sum = 0;
-      this.plainSum = 0;
-      this.count = 0;
+      this.count += to - from;
+      from = to;
+      if (this.count === this.stepSamples) this.endStep();
     }
   }
 
-  private look(channel: number, size: number): void {
-    if (size > this.peak) this.peak = size;
-    const before = this.full[channel] ?? 0;
-    this.full[channel] = size >= FULL ? before + 1 : 0;
-    if (before + 1 === CUT_SAMPLES && size >= FULL) this.clipped += 1;
+  private endStep(): void {
+    this.steps.push(this.sum / this.stepSamples);
+    this.plain.push(this.plainSum / this.stepSamples / this.channels);
+    this.sum = 0;
+    this.plainSum = 0;
+    this.count = 0;
   }
 
-  private weighted(channel: number, value: number): number {
-    let now = value;
-    for (const [stage, { b, a }] of this.filters.entries()) {
-      const base = channel * 4 + stage * 2;
-      const out = b[0] * now + (this.state[base] ?? 0);
-      this.state[base] = b[1] * now - a[0] * out + (this.state[base + 1] ?? 0);
-      this.state[base + 1] = b[2] * now - a[1] * out;
-      now = out;
+  /** Both filters of a channel over a stretch: in one loop of plain numbers, since it runs for every sample. */
+  private weigh(channel: number, samples: Float32Array, from: number, to: number): void {
+    const [shelf, low] = this.filters;
+    const [b0, b1, b2] = shelf.b;
+    const [a1, a2] = shelf.a;
+    const [c1, c2] = low.a;
+    const base = channel * 4;
+    let [s1 = 0, s2 = 0, t1 = 0, t2 = 0] = this.state.subarray(base, base + 4);
+    let [sum, plain] = [0, 0];
+    for (let at = from; at < to; at++) {
+      const value = samples[at] as number;
+      const shelved = b0 * value + s1;
+      s1 = b1 * value - a1 * shelved + s2;
+      s2 = b2 * value - a2 * shelved;
+      // The low cut's numerator is 1, −2, 1.
+      const out = shelved + t1;
+      t1 = -2 * shelved - c1 * out + t2;
+      t2 = shelved - c2 * out;
+      sum += out * out;
+      plain += value * value;
     }
-    return now;
+    this.state.set([s1, s2, t1, t2], base);
+    this.sum += sum;
+    this.plainSum += plain;
+  }
+
+  /** The largest sample, and tops that are cut off. */
+  private look(channel: number, samples: Float32Array, from: number, to: number): void {
+    let { peak } = this;
+    let full = this.full[channel] ?? 0;
+    for (let at = from; at < to; at++) {
+      const size = Math.abs(samples[at] as number);
+      if (size > peak) peak = size;
+      full = size >= FULL ? full + 1 : 0;
+      if (full === CUT_SAMPLES) this.clipped += 1;
+    }
+    this.peak = peak;
+    this.full[channel] = full;
   }
 
   finish(): Loudness {

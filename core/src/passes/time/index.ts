@@ -1,6 +1,7 @@
 import type { Measured } from '../measure';
 import { routeStep, setStep } from './step';
 
+export * from './listeners';
 export * from './meetings';
 export * from './step';
 

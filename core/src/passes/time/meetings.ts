@@ -105,7 +105,10 @@ const firstOf = (stage: Stage): Stage => {
 };
 
 /** Every step of a thread that takes time, or may, from what happens to its end, and what could be set. */
-const wayOf = (measured: Measured, thread: Thread): { steps: DelayStep[]; knobs: DelayKnob[] } => {
+export const wayOf = (
+  measured: Measured,
+  thread: Thread,
+): { steps: DelayStep[]; knobs: DelayKnob[] } => {
   const steps: DelayStep[] = [];
   const passed: DelayKnob[] = [];
   for (let stage: Stage | null = thread.last; stage; stage = stage.parent) {
