@@ -159,6 +159,7 @@ export {
   type Pair,
   type DelayStep,
 } from './passes/time';
+export { bestPlace, giveWay, type PlaceTiming, timingByPlace } from './solve/timing/by-place';
 export { type DelaySet, setsOf, solveTiming, type TimingSolution } from './solve/timing';
 export { SIZES, type Size } from './passes/picture/size';
 export {

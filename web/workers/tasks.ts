@@ -39,6 +39,7 @@ import {
   type Size,
   type SizeStudy,
   solveTiming,
+  timingByPlace,
   studySize,
   type TimingSolution,
   together,
@@ -186,6 +187,7 @@ export class EngineTasks {
       boundMs,
       unknown,
       commands,
+      places: timingByPlace(present, solution),
       tried: commands.length > 0 ? this.tried(commands) : null,
     };
   }

@@ -1,4 +1,5 @@
 import { seeded } from '../rig/chance';
+import { programmeOf } from './loudness-for-cases';
 import { humOf, LoudnessMeter, noiseInPauses } from './loudness';
 import { held } from './recording';
 import { resampled } from './resampled';
@@ -22,6 +23,23 @@ const measured = (channels: readonly Float32Array[], rateHz = RATE_HZ) => {
   return meter.finish();
 };
 const both = (signal: Float32Array, rateHz = RATE_HZ) => measured([signal, signal], rateHz).lufs;
+
+/** What ffmpeg 5.1's `ebur128` says of forty generated programmes (`npm run tools`); −70 is silence. @unit LUFS */
+const BY_FFMPEG = [
+  -14.3, -43.7, -24.5, -28.9, -9.1, -11.4, -20.2, -31.3, -11.1, -25.3, -18.6, -14.7, -14.2, -16.1,
+  -11.9, -21.8, -19.5, -15.2, -12.3, -24.7, -35.1, -16.3, -23.5, -10.4, -19.4, -37.8, -32.1, -14.8,
+  -21.7, -13.5, -28.6, -22.3, -37.1, -15.2, -9.5, -41.7, -17.6, -43, -37.1, -70,
+];
+
+describe('loudness of generated programmes', () => {
+  it.each(BY_FFMPEG.map((lufs, at) => [at + 1, lufs] as const))(
+    'programme %d is %d LUFS, as ffmpeg says, to 0.1',
+    (seed, lufs) => {
+      const { rateHz, channels } = programmeOf(seed);
+      expect(Math.abs((measured(channels, rateHz).lufs ?? -70) - lufs)).toBeLessThanOrEqual(0.1);
+    },
+  );
+});
 
 describe('loudness, by the test signals of EBU Tech 3341', () => {
   it.each([

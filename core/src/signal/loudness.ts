@@ -112,15 +112,20 @@ export class LoudnessMeter {
     this.count = 0;
   }
 
-  /** Both filters of a channel over a stretch: in one loop of plain numbers, since it runs for every sample. */
+  /** A stretch of one channel through both filters: plain numbers alone, since it runs for every sample. */
   private weigh(channel: number, samples: Float32Array, from: number, to: number): void {
-    const [shelf, low] = this.filters;
-    const [b0, b1, b2] = shelf.b;
-    const [a1, a2] = shelf.a;
-    const [c1, c2] = low.a;
+    const { state } = this;
+    const [{ b, a }, { a: c }] = this.filters;
+    const [b0, b1, b2] = b;
+    const [a1, a2] = a;
+    const [c1, c2] = c;
     const base = channel * 4;
-    let [s1 = 0, s2 = 0, t1 = 0, t2 = 0] = this.state.subarray(base, base + 4);
-    let [sum, plain] = [0, 0];
+    let s1 = state[base] as number;
+    let s2 = state[base + 1] as number;
+    let t1 = state[base + 2] as number;
+    let t2 = state[base + 3] as number;
+    let sum = 0.0;
+    let plain = 0.0;
     for (let at = from; at < to; at++) {
       const value = samples[at] as number;
       const shelved = b0 * value + s1;
@@ -128,27 +133,35 @@ export class LoudnessMeter {
       s2 = b2 * value - a2 * shelved;
       // The low cut's numerator is 1, −2, 1.
       const out = shelved + t1;
-      t1 = -2 * shelved - c1 * out + t2;
+      t1 = t2 - 2 * shelved - c1 * out;
       t2 = shelved - c2 * out;
       sum += out * out;
       plain += value * value;
     }
-    this.state.set([s1, s2, t1, t2], base);
+    state[base] = s1;
+    state[base + 1] = s2;
+    state[base + 2] = t1;
+    state[base + 3] = t2;
     this.sum += sum;
     this.plainSum += plain;
   }
 
   /** The largest sample, and tops that are cut off. */
   private look(channel: number, samples: Float32Array, from: number, to: number): void {
-    let { peak } = this;
-    let full = this.full[channel] ?? 0;
+    let most = 0;
     for (let at = from; at < to; at++) {
       const size = Math.abs(samples[at] as number);
-      if (size > peak) peak = size;
-      full = size >= FULL ? full + 1 : 0;
-      if (full === CUT_SAMPLES) this.clipped += 1;
+      if (size > most) most = size;
     }
-    this.peak = peak;
+    if (most > this.peak) this.peak = most;
+    // Only where something is at full scale the samples are looked at once more, one after the other.
+    let full = this.full[channel] ?? 0;
+    if (most < FULL) full = 0;
+    else
+      for (let at = from; at < to; at++) {
+        full = Math.abs(samples[at] as number) >= FULL ? full + 1 : 0;
+        if (full === CUT_SAMPLES) this.clipped += 1;
+      }
     this.full[channel] = full;
   }
 

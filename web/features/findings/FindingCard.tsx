@@ -121,9 +121,10 @@ export const FindingCard = ({ analysis, finding, cause }: Props) => {
       )}
       {offers.length > 0 && (
         <Flex direction="column" gap="1.5" mt="2.5">
-          {offers.map(({ fix, prediction, cost }) => (
+          {offers.map(({ fix, prediction, cost }, index) => (
             <Button
-              key={fix.label}
+              // Two remedies may read alike: a thing moved by one length, to either side.
+              key={`${fix.label} ${index}`}
               variant="outline"
               size="sm"
               height="auto"

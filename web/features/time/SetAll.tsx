@@ -3,6 +3,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { type Analysis, verdictText } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
+import { ByPlace } from './ByPlace';
 import { useTask } from '@/workers/useTask';
 import { msText } from './offsets';
 
@@ -18,7 +19,7 @@ export const SetAll = ({ analysis }: { readonly analysis: Analysis }) => {
     );
   const answer = at.value;
   if (!answer) return <Text fontSize="sm">Nothing that can be reckoned meets yet.</Text>;
-  const { commands, worstBeforeMs, worstMs, boundMs, unknown, tried } = answer;
+  const { commands, worstBeforeMs, worstMs, boundMs, unknown, tried, places } = answer;
   const left =
     worstMs - boundMs < 0.005
       ? 'No setting leaves less.'
@@ -57,6 +58,7 @@ export const SetAll = ({ analysis }: { readonly analysis: Analysis }) => {
           known.
         </Text>
       )}
+      {places.length > 1 && <ByPlace analysis={analysis} places={places} />}
     </Box>
   );
 };
