@@ -34,6 +34,7 @@ import {
   remediesFor,
   setForAll,
   setForVoice,
+  type PlaceTiming,
   setsOf,
   type SimpleCommand,
   type Size,
@@ -61,7 +62,12 @@ export interface Offer {
 export type TimingAnswer = Pick<
   TimingSolution,
   'worstBeforeMs' | 'worstMs' | 'boundMs' | 'unknown'
-> & { readonly commands: readonly SimpleCommand[]; readonly tried: Tried | null };
+> & {
+  readonly commands: readonly SimpleCommand[];
+  /** What each place comes to, with all others and alone */
+  readonly places: readonly PlaceTiming[];
+  readonly tried: Tried | null;
+};
 
 /** What an edit comes to. */
 export interface Tried {

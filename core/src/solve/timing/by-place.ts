@@ -2,7 +2,7 @@ import type { Measured } from '../../passes/measure';
 import { meetings } from '../../passes/time';
 import { solveTiming, type TimingSolution } from '.';
 
-/** What one place could be, were delays set for it alone: where one delay cannot serve two, and where to record best. */
+/** What a place could be, were delays set for it alone: where one delay cannot serve two, where to record. */
 export interface PlaceTiming {
   readonly placeId: string;
   /** Largest offset there, either way: now, with all places set at once, and set for this one alone. @unit ms */
