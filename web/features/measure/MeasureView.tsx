@@ -34,10 +34,10 @@ export const MeasureView = () => {
           <Flash />
           <Clap title={name} />
           <RoundTrip />
+          <RoomRings />
         </Flex>
         <Flex direction="column" gap="6" minW="0">
           <Levels />
-          <RoomRings />
           <Picture />
         </Flex>
       </Grid>

@@ -23,8 +23,6 @@ interface Through {
   readonly text: string;
 }
 
-const KEY = /^[^|]+\|(?<route>.*)$/;
-
 /** `Switcher, usb sound` */
 const throughText = (
   { rig }: Pick<Analysis, 'rig'>,
@@ -42,10 +40,7 @@ const throughs = ({ rig }: Analysis, meetings: readonly Meeting[]): Through[] =>
     for (const { steps, sourceIds } of [...sounds, ...pictures])
       for (const step of steps) {
         if (step.by === 'set') continue;
-        const { deviceId, key, ms } = step;
-        const device = entry(rig.devices, deviceId);
-        const route = KEY.exec(key)?.groups?.['route'] ?? '';
-        const routeId = device && Object.hasOwn(device.model.routes, route) ? route : null;
+        const { deviceId, key, routeId, ms } = step;
         if (routeId === null && !sourceIds.includes(deviceId)) continue;
         const figure = ms === null ? 'not known' : `${ms.toFixed(1)} ms, ${step.by}`;
         found.set(key, {

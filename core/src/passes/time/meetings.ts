@@ -77,7 +77,7 @@ const PLACES: ReadonlySet<string> = new Set([
 /** A camera takes frames to see, a microphone hears as late as the voice is away. */
 const sourceStep = (measured: Measured, { signal, source, last }: Thread): DelayStep | null => {
   const { device } = source;
-  const base = { deviceId: device.id, key: `${device.id}|${signal}` };
+  const base = { deviceId: device.id, key: `${device.id}|${signal}`, routeId: null };
   const known = knownStep(measured, device.id, null);
   if (known) return { ...base, ...known };
   if (signal === 'picture') {

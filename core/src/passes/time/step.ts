@@ -15,6 +15,8 @@ export interface DelayStep {
   readonly deviceId: string;
   /** Which of its routes, or which socket: the same step of two threads has the same key */
   readonly key: string;
+  /** The way through the device; null for a source, and for what is set at a socket */
+  readonly routeId: string | null;
   /** null = not known */
   readonly ms: number | null;
   readonly leastMs: number;
@@ -73,13 +75,14 @@ export const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): D
   const deviceId = stage.at.device.id;
   const key = knownKey(deviceId, of.id);
   const known = knownStep(measured, deviceId, of.id);
-  if (known) return { deviceId, key, ...known };
+  const base = { deviceId, key, routeId: of.id };
+  if (known) return { ...base, ...known };
   const ms = typicalMs(measured, stage, of);
-  if (ms === null) return { deviceId, key, ms, leastMs: 0, mostMs: 0, by: 'typical' };
+  if (ms === null) return { ...base, ms, leastMs: 0, mostMs: 0, by: 'typical' };
   const { delay } = of.route;
-  if (delay && 'control' in delay) return { deviceId, key, ms, leastMs: ms, mostMs: ms, by: 'set' };
+  if (delay && 'control' in delay) return { ...base, ms, leastMs: ms, mostMs: ms, by: 'set' };
   const [least, most] = delayTimes(stage.at.device.model);
-  return { deviceId, key, ms, leastMs: least * ms, mostMs: most * ms, by: 'typical' };
+  return { ...base, ms, leastMs: least * ms, mostMs: most * ms, by: 'typical' };
 };
 
 /** What is held back on purpose at the socket a thread stands at. */
@@ -92,6 +95,7 @@ export const setStep = ({ rig }: Measured, { at, signal }: Stage): DelayStep | n
     ? {
         deviceId,
         key: `${deviceId}|at ${at.id}|${signal}`,
+        routeId: null,
         ms: set.ms,
         leastMs: set.ms,
         mostMs: set.ms,
