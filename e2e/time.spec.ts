@@ -1,3 +1,4 @@
+import { secondFiringWithConsole } from '../core/src/rules/time/console-for-cases';
 import { workedTime } from '../core/src/rules/time/time-for-cases';
 import { expect, saved, test } from './application';
 import { make, openFile } from './made';
@@ -48,6 +49,51 @@ test('worked D from a file: both places, one solution, measured in the place of 
   await saved(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(recorder).toContainText('12.00 ms');
+});
+
+test('Second Firing by two ways: each place solved, what cannot be, measured with our film, and stale', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, secondFiringWithConsole());
+  await page.getByRole('link', { name: 'Time', exact: true }).click();
+  const answer = page.getByRole('region', { name: 'One solution for all places' });
+  const place = (id: string) => answer.locator(`[data-line=${id}]`);
+  await expect(place('recorder')).toContainText('47.32 ms');
+  await expect(place('recorder')).toContainText('0.37 ms');
+  await expect(place('stream')).toContainText('136.65 ms');
+  await expect(place('stream')).toContainText('0.47 ms');
+  const article = (text: string) => page.getByRole('article').filter({ hasText: text });
+  await expect(article('Host mic comes to Live stream twice')).toBeVisible();
+  // 20 ppm over the show of 90 minutes.
+  await expect(article('Clocks may drift 108.0 ms apart')).toContainText('20 ppm, which is usual');
+  await answer.getByRole('button', { name: 'Set all 3 delays' }).click();
+  await expect(page.getByLabel('Switcher, Sound in 1, sound', { exact: true })).toHaveValue('47');
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  const flash = page.getByRole('region', { name: 'Flash and beep' });
+  await flash.getByRole('button', { name: 'Try it with ours' }).click();
+  await flash
+    .getByLabel('Recorded at')
+    .selectOption({ label: 'Switcher recorder: Host mic and 1 more and Host camera and 3 more' });
+  await flash.getByRole('button', { name: 'Keep it as measured' }).click();
+  const kept = page.getByRole('table', { name: 'Measured and predicted' });
+  await expect(kept.getByRole('row').last()).toContainText('used, from flash-and-beep.webm');
+  await saved(page);
+
+  // A setting on the way is changed: what was measured is no longer gone by, and comes back with it.
+  await page.getByRole('link', { name: 'Time', exact: true }).click();
+  const through = page.getByLabel('Through', { exact: true });
+  const option = through.locator('option', { hasText: 'Switcher, analogue' });
+  await through.selectOption((await option.first().getAttribute('value')) ?? '');
+  await page.getByLabel('It takes', { exact: true }).fill('12');
+  await page.getByLabel('It takes', { exact: true }).press('Enter');
+  await saved(page);
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  await expect(kept.getByRole('row').last()).toContainText('stale: something is set otherwise');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(kept.getByRole('row').last()).toContainText('used, from flash-and-beep.webm');
 });
 
 test('Second Firing: a delay is turned by keys, all places follow, and undo takes it back', async ({

@@ -1,6 +1,7 @@
 import { analyse } from '../../analyse';
 import type { Rig } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
+import { secondFiringWithConsole } from '../../rules/time/console-for-cases';
 import { done, known, workedTime, workedTimeDraft } from '../../rules/time/time-for-cases';
 import { solveTiming } from '.';
 import { bestPlace, giveWay, timingByPlace } from './by-place';
@@ -46,6 +47,34 @@ describe('one place after the other', () => {
       expect(Math.abs(togetherMs - 20)).toBeLessThanOrEqual(0.6);
     }
     expect(giveWay(found)).toHaveLength(2);
+  });
+  it('Second Firing with a way through the switcher beside the computer’s: both are solved', () => {
+    const rig = secondFiringWithConsole();
+    const analysis = analyse(rig);
+    const solution = solveTiming(analysis);
+    expect(
+      solution?.sets.flatMap(({ knob: { deviceId, portId, signal }, ms }) =>
+        ms > 0 ? [[deviceId, portId, signal, ms]] : [],
+      ),
+    ).toEqual([
+      ['switcher', 'sound-1', 'sound', 47],
+      ['computer', 'usb-2', 'sound', 89.2],
+      ['computer', 'usb-5', 'sound', 132.5],
+    ]);
+    expect(rounded(rig)).toEqual([
+      ['recorder', '47.32', '0.37', '0.37'],
+      ['historian-call', '136.65', '0.47', '0.47'],
+      ['programme', '136.65', '0.47', '0.47'],
+      ['stream', '136.65', '0.47', '0.47'],
+    ]);
+    // What cannot be: one voice by two ways into one mix.
+    expect(
+      analysis.findings.filter(({ code }) => code === 'time.comes-twice').map(({ says }) => says),
+    ).toContainEqual(
+      expect.stringMatching(
+        /^Host mic comes to Live stream by two ways, 3\.8 ms apart: it is coloured/,
+      ),
+    );
   });
   it('a place alone is never worse off than with the others, in all demos', () => {
     for (const name of ['night-tide', 'second-firing', 'harbour-hall'])
