@@ -7,7 +7,7 @@ import { EngineQueue } from '@/workers/queue';
 import { FindingCard } from './FindingCard';
 import { FindingsView } from './FindingsView';
 
-const SLOW = 40_000;
+const SLOW = 90_000;
 const rig = demo('second-firing');
 
 /** A rig with one finding of a code, its card, and what it would do. */
@@ -126,7 +126,7 @@ describe('the findings', () => {
     expect(
       screen.getByRole('article', { name: '2 voices stand under the house level' }).textContent,
     ).toContain('In: Host mic, Co-host mic');
-  });
+  }, 120_000);
   it('are chosen by level and by area', async () => {
     const { session } = drawWithRig(rig, <FindingsView rigId="a-rig" />);
     const { causes } = session.store.getState().analysis;

@@ -40,7 +40,9 @@ export const Files = ({
   const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const give = (files: readonly File[]) => {
+  const give = (all: readonly File[]) => {
+    // What a system leaves in its folders is nobody's recording.
+    const files = all.filter(({ name }) => !name.startsWith('.'));
     const isEnough = files.length >= least;
     setProblem(isEnough || files.length === 0 ? null : `${least} recordings at least.`);
     if (isEnough) onFiles(files);

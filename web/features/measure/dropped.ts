@@ -19,13 +19,10 @@ const filesOf = async (entry: FileSystemEntry): Promise<File[]> => {
   }
 };
 
-/** Files that nobody made: of the system, beside those that were. */
-const isOurs = ({ name }: File): boolean => !name.startsWith('.');
-
 /** @returns every file that was dropped, those in folders too */
 export const droppedFiles = async (dropped: DataTransfer): Promise<File[]> => {
   const entries = [...dropped.items].flatMap((item) => item.webkitGetAsEntry() ?? []);
   if (entries.length === 0) return [...dropped.files];
   const found = await Promise.all(entries.map(filesOf));
-  return found.flat().filter(isOurs);
+  return found.flat();
 };

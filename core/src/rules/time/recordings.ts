@@ -44,7 +44,6 @@ const about = ({ pictures }: Apart) => at({ deviceId: pictures.node.id });
 export const clocksDrift = eachTimeRule<Apart>(
   'time.clocks-drift',
   {
-    matters: ['size'],
     looksFor:
       'Pictures recorded by one machine and voices by another, for longer than their clocks stay together.',
     why: 'What fits at the beginning is out at the end: 20 ppm are 108 ms over 90 minutes.',
