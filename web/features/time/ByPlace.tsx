@@ -28,9 +28,9 @@ export const ByPlace = ({ analysis, places }: Props) => {
       />
       {giving.length > 0 && (
         <Text fontSize="sm" mt="1.5">
-          {giving.map(name).join(', ')}: a delay there serves other places too, so this one gives
-          way. To split them, bring the sound there by an input of its own, or put it into the
-          picture at the switcher.
+          At {giving.map(name).join(' and ')} more is left than alone, since a delay on the way
+          serves other places too. To split them, bring the sound there by an input of its own, or
+          put it into the picture at the switcher.
         </Text>
       )}
       {best && (
