@@ -54,6 +54,9 @@ test('recordings are measured in the browser, and nothing of them leaves it', as
   await room.getByRole('button', { name: /^The room rings 0\.4/ }).click();
   await saved(page);
   await expect(room).toContainText(/The rig has 0\.4\d s/);
+  // A clap in the same room once more stands beside the one before.
+  await room.getByRole('button', { name: 'Try it with ours' }).click();
+  await expect(room.getByRole('columnheader', { name: 'Before: clap-in-room.wav' })).toBeVisible();
   expect(sent.every((body) => body.length < 2000)).toBe(true);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(room).not.toContainText('The rig has');

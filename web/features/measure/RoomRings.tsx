@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useState } from 'react';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { PlainTable } from '@/ui/PlainTable';
 import type { RoomFound } from '@/workers/measuring/tasks';
@@ -19,12 +20,17 @@ const NOTE =
 /** To the hundredth, as it is kept. */
 const hundredth = (value: number): number => Math.round(100 * value) / 100;
 
-/** How long the room rings, from one clap or balloon, and that it can be taken over. */
+const seconds = (rt60S: number | null): string => (rt60S === null ? '—' : `${rt60S.toFixed(2)} s`);
+
+/** How long the room rings, by a clap or balloon, before and after; and that it can be taken over. */
 export const RoomRings = () => {
   const { run } = useRigSession();
   const known = useRig((state) => state.rig.room.rt60S);
   const { at, begin, cancel } = useMeasuring<RoomFound>();
+  const [before, setBefore] = useState<RoomFound | null>(null);
   const found = at.state === 'done' ? at.value : null;
+  const beforeAt = (bandHz: number): number | null =>
+    before?.ringing.find((band) => band.bandHz === bandHz)?.rt60S ?? null;
   const middle = found?.middle ?? null;
   return (
     <Box as="section" aria-label="Room">
@@ -38,19 +44,30 @@ export const RoomRings = () => {
         ours={OURS}
         records={{ lengthS: 8 }}
         isBusy={at.state === 'running'}
-        onFiles={([file]) => file && begin((tasks, tell) => tasks.room(file, tell))}
+        onFiles={([file]) => {
+          if (!file) return;
+          setBefore(found);
+          begin((tasks, tell) => tasks.room(file, tell));
+        }}
       />
       <Running at={at} onCancel={cancel} />
       {found && (
         <Box mt="3">
           <PlainTable
             label={`How long the room rings, by ${found.name}`}
-            headings={['Octave', 'RT60', 'By chance', 'Over the noise']}
+            headings={[
+              'Octave',
+              ...(before ? [`Before: ${before.name}`] : []),
+              'RT60',
+              'By chance',
+              'Over the noise',
+            ]}
             lines={found.ringing.map(({ bandHz, rt60S, spreadS, rangeDb }) => ({
               id: String(bandHz),
               head: `${bandHz} Hz`,
               cells: [
-                rt60S === null ? '—' : `${rt60S.toFixed(2)} s`,
+                ...(before ? [seconds(beforeAt(bandHz))] : []),
+                seconds(rt60S),
                 spreadS === null ? '—' : `± ${spreadS.toFixed(2)} s`,
                 `${rangeDb.toFixed(0)} dB`,
               ],
