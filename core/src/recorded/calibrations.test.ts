@@ -1,31 +1,15 @@
 import { analyse } from '../analyse';
-import { meetings } from '../passes/time';
 import type { Command, Rig } from '../rig';
+import { measuredOffset } from '../rules/time/measured-for-cases';
 import { done, workedTime } from '../rules/time/time-for-cases';
 import { calibrationNames, calibrations, predictionError } from './calibrations';
 
 const rig = workedTime();
-const measured = (of: Rig, offsetId: string, offsetMs: number): Command => {
-  const pair = meetings(analyse(of))
-    .find(({ placeId }) => placeId === 'recorder')
-    ?.pairs.at(0);
-  if (!pair) throw new Error('nothing meets there');
-  return {
-    type: 'addOffset',
+const measured = (of: Rig, offsetId: string, offsetMs: number): Command =>
+  measuredOffset(of, offsetMs, {
     offsetId,
-    offset: {
-      soundId: 'mic',
-      pictureId: 'camera',
-      placeId: 'recorder',
-      offsetMs,
-      spreadMs: 2,
-      setMs: pair.setMs,
-      on: '2026-11-20',
-      heldWhile: pair.heldWhile,
-      file: { name: 'clap.mov', sha256: '0'.repeat(64) },
-    },
-  };
-};
+    file: { name: 'clap.mov', sha256: '0'.repeat(64) },
+  });
 const delayed = (ms: number | null): Command => ({
   type: 'setDelay',
   deviceId: 'switcher',

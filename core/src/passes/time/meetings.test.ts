@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { apply, type Command, type Rig } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
+import { measuredOffset } from '../../rules/time/measured-for-cases';
 import { done, workedTime } from '../../rules/time/time-for-cases';
 import { type Analysis, analyse } from '../../analyse';
 import { meetings, type Pair } from '.';
@@ -12,26 +13,6 @@ const at = (analysis: Analysis, placeId: string): Pair[] =>
 
 const offsetAt = (rig: Rig, placeId: string): number | null | undefined =>
   at(analyse(rig), placeId).find(({ offsetMs }) => offsetMs !== null)?.offsetMs;
-
-const measuredAt = (rig: Rig, offsetMs: number, spreadMs = 2): Command => {
-  const [pair] = at(analyse(rig), 'recorder');
-  if (!pair) throw new Error('nothing meets there');
-  return {
-    type: 'addOffset',
-    offsetId: 'clap',
-    offset: {
-      soundId: 'mic',
-      pictureId: 'camera',
-      placeId: 'recorder',
-      offsetMs,
-      spreadMs,
-      setMs: pair.setMs,
-      on: '2026-11-20',
-      heldWhile: pair.heldWhile,
-      file: null,
-    },
-  };
-};
 
 describe('worked D: where sound and picture meet', () => {
   const rig = workedTime();
@@ -83,7 +64,7 @@ describe('worked D: where sound and picture meet', () => {
 
 describe('a measurement', () => {
   const rig = workedTime();
-  const measured = done(rig, measuredAt(rig, -120));
+  const measured = done(rig, measuredOffset(rig, -120));
   it('takes the place of what is reckoned, with its own spread', () => {
     const [pair] = at(analyse(measured), 'recorder');
     expect(pair?.offsetMs).toBe(-120);
@@ -101,7 +82,7 @@ describe('a measurement', () => {
     expect(offsetAt(done(measured, set), 'recorder')).toBe(-20);
     // And where it was set before it was measured.
     const set1 = done(rig, set);
-    const then = done(set1, measuredAt(set1, -20));
+    const then = done(set1, measuredOffset(set1, -20));
     expect(offsetAt(done(then, { ...set, ms: null }), 'recorder')).toBe(-120);
   });
   it('is stale once something on the way is set otherwise, and holds again once it is set back', () => {

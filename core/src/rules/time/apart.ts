@@ -1,4 +1,6 @@
-import { type Meeting, meetings, type Pair } from '../../passes/time';
+import type { Fix } from '../../edits/fix';
+import type { Measured } from '../../passes/measure';
+import { knobKey, type Meeting, meetings, type Pair } from '../../passes/time';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
 import { beyondMs, delayFixes, reckoned } from './delaying';
@@ -109,6 +111,27 @@ const extremes = (meeting: Meeting): readonly [fast: Known, slow: Known] | null 
   return widest;
 };
 
+/** The faster picture held back where a socket on its way can, and the slower one does not pass. */
+const slower = (measured: Measured, fast: Known, slow: Known): Fix[] => {
+  const knob = fast.picture.knobs.findLast(
+    (one) =>
+      one.signal === 'picture' &&
+      !slow.picture.knobs.some((other) => knobKey(other) === knobKey(one)),
+  );
+  if (!knob) return [];
+  const steps = Math.round((knob.ms + fast.offsetMs - slow.offsetMs) / knob.stepMs);
+  const ms = Number((steps * knob.stepMs).toFixed(6));
+  const { deviceId, portId, signal } = knob;
+  return ms > knob.mostMs
+    ? []
+    : [
+        {
+          label: `Delay ${sourcesText(measured, fast.picture)} by ${ms} ms at ${nameOf(measured, deviceId)}`,
+          command: { type: 'setDelay', deviceId, portId, signal, ms },
+        },
+      ];
+};
+
 export const camerasApart = eachTimeRule<Meeting>(
   'time.cameras-apart',
   {
@@ -138,6 +161,10 @@ export const camerasApart = eachTimeRule<Meeting>(
     },
     sums: (meeting, measured) =>
       (extremes(meeting) ?? []).flatMap((pair) => offsetSums(measured, pair).slice(1, 2)),
+    fixes: (meeting, measured) => {
+      const both = extremes(meeting);
+      return both ? slower(measured, ...both) : [];
+    },
   },
 );
 

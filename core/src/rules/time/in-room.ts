@@ -41,37 +41,47 @@ const totalMs = ({ wiredMs, airMs }: Arrival): number | null =>
 
 /** Every two arrivals of one voice at one person that are heard as two. */
 const doubled = (measured: Measured): readonly TwoWays[] => {
-  const all = arrivals(measured);
-  return all.flatMap((near) =>
-    all.flatMap((far) => {
-      if (near.personId !== far.personId || near.sourceId !== far.sourceId) return [];
-      const [first, second] = [totalMs(near), totalMs(far)];
-      if (first === null || second === null || second - first <= DOUBLES_MS) return [];
-      return Math.abs(near.spl - far.spl) <= WITHIN_DB
-        ? [{ near, far, apartMs: second - first }]
-        : [];
-    }),
-  );
+  const together = new Map<string, Arrival[]>();
+  for (const arrival of arrivals(measured)) {
+    const key = `${arrival.personId} ${arrival.sourceId}`;
+    const known = together.get(key);
+    if (known) known.push(arrival);
+    else together.set(key, [arrival]);
+  }
+  const found: TwoWays[] = [];
+  for (const all of together.values())
+    for (const near of all)
+      for (const far of all) {
+        const apartMs = (totalMs(far) ?? NaN) - (totalMs(near) ?? NaN);
+        if (apartMs > DOUBLES_MS && Math.abs(near.spl - far.spl) <= WITHIN_DB)
+          found.push({ near, far, apartMs });
+      }
+  return found;
 };
 
-/** Whether one helps the other out: it stands farther from who speaks. No delay suits two at the front. */
-const helps = ({ near, far }: TwoWays, all: readonly TwoWays[]): boolean =>
+/** Whether one stands so much farther from who speaks that it helps the other out. */
+const isBehind = ({ near, far }: TwoWays): boolean =>
   near.fromTalkerM !== null &&
   far.fromTalkerM !== null &&
-  near.fromTalkerM - far.fromTalkerM > HELPS_M &&
-  !all.some(
-    (other) =>
-      other.near.loudspeakerId === far.loudspeakerId &&
-      other.far.loudspeakerId === near.loudspeakerId,
-  );
+  near.fromTalkerM - far.fromTalkerM > HELPS_M;
 
-/** For every loudspeaker that helps another, where it is earliest before it. */
+const both = (first: Arrival, second: Arrival): string =>
+  `${first.loudspeakerId} ${second.loudspeakerId}`;
+
+/** For every loudspeaker that helps another, where it is earliest before it. No delay suits two at the front. */
 const twoWays = (measured: Measured): readonly TwoWays[] => {
   const all = doubled(measured);
+  const ahead = new Set(all.map(({ near, far }) => both(near, far)));
   const found = new Map<string, TwoWays>();
-  for (const ways of all)
-    if (ways.apartMs > (found.get(ways.near.loudspeakerId)?.apartMs ?? 0) && helps(ways, all))
-      found.set(ways.near.loudspeakerId, ways);
+  for (const ways of all) {
+    const { near, far, apartMs } = ways;
+    if (
+      apartMs > (found.get(near.loudspeakerId)?.apartMs ?? 0) &&
+      isBehind(ways) &&
+      !ahead.has(both(far, near))
+    )
+      found.set(near.loudspeakerId, ways);
+  }
   return [...found.values()];
 };
 

@@ -1,30 +1,11 @@
-import { analyse } from '../../analyse';
-import { meetings } from '../../passes/time';
 import type { Rig } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
+import { measuredOffset } from './measured-for-cases';
 import { done, inSync, known, set, sure, workedTime } from './time-for-cases';
 
 const worked = workedTime();
 
-const measuredAt = (rig: Rig, offsetMs: number): Rig => {
-  const pair = meetings(analyse(rig)).find(({ placeId }) => placeId === 'recorder')?.pairs[0];
-  if (!pair) throw new Error('nothing meets there');
-  return done(rig, {
-    type: 'addOffset',
-    offsetId: 'clap',
-    offset: {
-      soundId: 'mic',
-      pictureId: 'camera',
-      placeId: 'recorder',
-      offsetMs,
-      spreadMs: 2,
-      setMs: pair.setMs,
-      on: '2026-11-20',
-      heldWhile: pair.heldWhile,
-      file: null,
-    },
-  });
-};
+const measuredAt = (rig: Rig, offsetMs: number): Rig => done(rig, measuredOffset(rig, offsetMs));
 
 ruleCases('time.stale', {
   valid: { 'as it was measured': measuredAt(sure, -120) },

@@ -1,8 +1,7 @@
-import { meetings } from '../../passes/time';
-import { analyse } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
 import { type Rig, USUAL_DELIVERABLES } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
+import { measuredOffset } from './measured-for-cases';
 import { done, workedTime } from './time-for-cases';
 
 /** A camera into a recorder, and a voice onto tracks of a computer. */
@@ -71,25 +70,7 @@ ruleCases('time.silent-recording', {
 /** Measured at the recorder, so sure. */
 const measured = (spreadMs: number): Rig => {
   const rig = workedTime();
-  const pair = meetings(analyse(rig))
-    .find(({ placeId }) => placeId === 'recorder')
-    ?.pairs.at(0);
-  if (!pair) throw new Error('nothing meets there');
-  return done(rig, {
-    type: 'addOffset',
-    offsetId: 'clap',
-    offset: {
-      soundId: 'mic',
-      pictureId: 'camera',
-      placeId: 'recorder',
-      offsetMs: -100,
-      spreadMs,
-      setMs: pair.setMs,
-      on: null,
-      heldWhile: pair.heldWhile,
-      file: null,
-    },
-  });
+  return done(rig, measuredOffset(rig, -100, { spreadMs }));
 };
 
 ruleCases('time.measured-rough', {

@@ -84,6 +84,7 @@ ruleCases('time.cameras-apart', {
       level: 'warn',
       says: /^Second camera arrives 33\.4 ms before Camera: at every cut/,
       sum: 150.1,
+      fixes: ['Delay Second camera by 33 ms at Computer'],
     },
   },
 });

@@ -1,0 +1,30 @@
+import { analyse } from '../../analyse';
+import { meetings } from '../../passes/time';
+import type { Offset, Rig, SimpleCommand } from '../../rig';
+
+/** Keeps something as measured between worked D's microphone and camera, at its recorder. */
+export const measuredOffset = (
+  rig: Rig,
+  offsetMs: number,
+  more: Partial<Offset> & { readonly offsetId?: string } = {},
+): SimpleCommand => {
+  const { offsetId = 'clap', ...rest } = more;
+  const pair = meetings(analyse(rig)).find(({ placeId }) => placeId === 'recorder')?.pairs[0];
+  if (!pair) throw new Error('nothing meets there');
+  return {
+    type: 'addOffset',
+    offsetId,
+    offset: {
+      soundId: 'mic',
+      pictureId: 'camera',
+      placeId: 'recorder',
+      offsetMs,
+      spreadMs: 2,
+      setMs: pair.setMs,
+      on: '2026-11-20',
+      heldWhile: pair.heldWhile,
+      file: null,
+      ...rest,
+    },
+  };
+};
