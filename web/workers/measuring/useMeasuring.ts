@@ -1,5 +1,5 @@
 import { proxy, type Remote, wrap } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { OnProgress } from './progress';
 import type { MeasuringTasks } from './tasks';
 
@@ -38,7 +38,8 @@ export const useMeasuring = <T>(): {
       const finish = (next: Measured<T>) => {
         if (!isOurs()) return;
         end();
-        setAt(next);
+        // Drawn between other work: what was found may be long tables.
+        startTransition(() => setAt(next));
       };
       setAt({ state: 'running', share: 0 });
       worker.onerror = (event) =>
