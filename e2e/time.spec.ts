@@ -59,9 +59,9 @@ test('Second Firing by two ways: each place solved, what cannot be, measured wit
   await page.getByRole('link', { name: 'Time', exact: true }).click();
   const answer = page.getByRole('region', { name: 'One solution for all places' });
   const place = (id: string) => answer.locator(`[data-line=${id}]`);
-  await expect(place('recorder')).toContainText('47.32 ms');
-  await expect(place('recorder')).toContainText('0.37 ms');
-  await expect(place('stream')).toContainText('136.65 ms');
+  await expect(place('recorder')).toContainText('47.43 ms');
+  await expect(place('recorder')).toContainText('0.43 ms');
+  await expect(place('stream')).toContainText('136.77 ms');
   await expect(place('stream')).toContainText('0.47 ms');
   const article = (text: string) => page.getByRole('article').filter({ hasText: text });
   await expect(article('Host mic comes to Live stream twice')).toBeVisible();

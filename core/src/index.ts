@@ -160,6 +160,7 @@ export {
   type DelayStep,
 } from './passes/time';
 export { bestPlace, giveWay, type PlaceTiming, timingByPlace } from './solve/timing/by-place';
+export { type OtherWay, type OtherWayKind, otherWays } from './solve/timing/other-ways';
 export { type DelaySet, setsOf, solveTiming, type TimingSolution } from './solve/timing';
 export { SIZES, type Size } from './passes/picture/size';
 export {

@@ -34,6 +34,8 @@ import {
   remediesFor,
   setForAll,
   setForVoice,
+  type OtherWay,
+  otherWays,
   type PlaceTiming,
   setsOf,
   type SimpleCommand,
@@ -196,6 +198,11 @@ export class EngineTasks {
       places: timingByPlace(present, solution),
       tried: commands.length > 0 ? this.tried(commands) : null,
     };
+  }
+
+  /** What else than delays would bring sound and picture together. */
+  otherWays(): readonly OtherWay[] {
+    return otherWays(this.present());
   }
 
   /** What an edit would come to, without making it; null where it is refused. */

@@ -20,6 +20,11 @@ import { CANVASES, formats, UHD_60 } from './picture-parts';
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
 
+const PROGRAMME_SOUND = { gain: { control: 'programme-trim' } } as const;
+
+/** The switch that lets what comes in by a port be heard in the programme: its picture is shown either way. */
+const heardBy = (port: string): string => `${port}-heard`;
+
 /** What its own programs and its mix send out again: by interfaces, the network, screens and headphones. */
 const returns = (usb: readonly string[], outputs: readonly string[]): Record<string, Route> => {
   const digital = outputs.filter((id) => id !== 'headphones');
@@ -107,9 +112,23 @@ export const computer = (
     },
     routes: {
       'programme-picture': route(inputs, 'programme', { frames: 2 }, { picture: canvas }),
-      'programme-sound': route([...inputs, 'network'], 'programme', COMPUTER_BUFFER, {
-        sound: { gain: { control: 'programme-trim' } },
-      }),
+      'programme-sound': route(
+        ['call-in', 'programs-in', 'network'],
+        'programme',
+        COMPUTER_BUFFER,
+        {
+          sound: PROGRAMME_SOUND,
+        },
+      ),
+      ...Object.fromEntries(
+        usb.map((port) => [
+          `programme-sound-${port}`,
+          route(port, 'programme', COMPUTER_BUFFER, {
+            sound: PROGRAMME_SOUND,
+            when: { control: heardBy(port), is: true },
+          }),
+        ]),
+      ),
       tracks: route([...inputs, 'network'], 'tracks', COMPUTER_BUFFER, {
         sound: { keepsApart: true },
       }),
@@ -147,6 +166,12 @@ export const computer = (
       'programs-volume': gain('Volume of its programs', -60, 0, -20, 0.5),
       'mix-aloud': toggle('The mix is sent to its outputs', false),
       'mix-volume': gain('Volume of the mix', -60, 0, -20, 0.5),
+      ...Object.fromEntries(
+        Object.entries(sockets).map(([port, { name: socket }]) => [
+          heardBy(port),
+          toggle(`${socket} is heard in the programme`, true),
+        ]),
+      ),
       'programme-trim': gain('Programme trim', -24, 24, 0, 0.5),
       'call-volume': gain('Volume of callers', -24, 24, 0, 0.5),
       'call-hears': choice(

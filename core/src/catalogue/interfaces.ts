@@ -173,6 +173,14 @@ const soundInterface = (id: string, draft: InterfaceDraft): Model =>
           },
         ),
       ),
+      ...each<Route>(draft.lines, 'direct-line', (n) =>
+        route(
+          `line-${n}`,
+          [...idsOf(draft.phones, 'phones'), ...idsOf(2, 'out')],
+          { ms: 0.5 },
+          { sound: {}, when: { control: 'direct', is: true } },
+        ),
+      ),
     },
     controls: {
       ...each(draft.microphones, 'gain', (n) => gain(`Gain ${n}`, 0, draft.maxGainDb, 40)),

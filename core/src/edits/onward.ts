@@ -47,18 +47,22 @@ export const feedersOf = ({ graph }: Measured, device: DeviceNode): ReadonlySet<
   return found;
 };
 
-/** Every cable from a free output of some devices into a free input of others, the far ends first. */
+/**
+ * Every cable from a free output of some devices into a free input of others, the far ends first.
+ * @param fits which may be joined; those made for the same level where nothing is said
+ */
 export const joinings = (
   measured: Measured,
   from: ReadonlySet<DeviceNode>,
   into: ReadonlySet<DeviceNode>,
+  fits: (out: PortNode, to: PortNode) => boolean = (out, to) => isSameLevel(out.port, to.port),
 ): Joined[] => {
   const outs = freePortsOf([...from].reverse(), 'out').filter(
     (out) => !isCard(out) && !goesToCalls(out) && out.device.model.kind !== 'call',
   );
   return freePortsOf(into, 'in').flatMap((to) =>
     outs.flatMap((out): Joined[] => {
-      if (out.device === to.device || !isSameLevel(out.port, to.port)) return [];
+      if (out.device === to.device || !fits(out, to)) return [];
       const command = join(measured.rig, endOf(out), endOf(to));
       return command ? [{ from: out, into: to, command }] : [];
     }),

@@ -4,6 +4,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { type Analysis, verdictText } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ByPlace } from './ByPlace';
+import { OtherWays } from './OtherWays';
 import { useTask } from '@/workers/useTask';
 import { msText } from './offsets';
 
@@ -59,6 +60,7 @@ export const SetAll = ({ analysis }: { readonly analysis: Analysis }) => {
         </Text>
       )}
       {places.length > 1 && <ByPlace analysis={analysis} places={places} />}
+      <OtherWays analysis={analysis} />
     </Box>
   );
 };

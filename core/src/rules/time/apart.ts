@@ -1,4 +1,5 @@
 import type { Fix } from '../../edits/fix';
+import { sameWay } from '../../edits/same-way';
 import type { Measured } from '../../passes/measure';
 import { knobKey, type Meeting, meetings, type Pair } from '../../passes/time';
 import { at } from '../about';
@@ -132,6 +133,16 @@ const slower = (measured: Measured, fast: Known, slow: Known): Fix[] => {
       ];
 };
 
+/** The one camera that comes by a way of its own, plugged in where the other one is. */
+const together = (measured: Measured, ...both: readonly [Known, Known]): Fix[] =>
+  both.flatMap((one, index) => {
+    const [cameraId, more] = one.picture.sourceIds;
+    const asCameraId = both[1 - index]?.picture.sourceIds[0];
+    return cameraId === undefined || more !== undefined || asCameraId === undefined
+      ? []
+      : sameWay(measured, one.placeId, cameraId, asCameraId);
+  });
+
 export const camerasApart = eachTimeRule<Meeting>(
   'time.cameras-apart',
   {
@@ -163,7 +174,9 @@ export const camerasApart = eachTimeRule<Meeting>(
       (extremes(meeting) ?? []).flatMap((pair) => offsetSums(measured, pair).slice(1, 2)),
     fixes: (meeting, measured) => {
       const both = extremes(meeting);
-      return both ? slower(measured, ...both) : [];
+      if (!both) return [];
+      const [fast, slow] = both;
+      return [...slower(measured, fast, slow), ...together(measured, fast, slow)];
     },
   },
 );

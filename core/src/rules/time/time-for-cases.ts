@@ -10,7 +10,8 @@ const KNOWN: readonly Known[] = [
   ['interface', 'mic-1', 6.33],
   ['switcher', 'analogue', 0],
   ['computer', 'programme-picture', 0],
-  ['computer', 'programme-sound', 0],
+  ['computer', 'programme-sound-usb-1', 0],
+  ['computer', 'programme-sound-usb-2', 0],
 ];
 
 /**

@@ -84,7 +84,10 @@ ruleCases('time.cameras-apart', {
       level: 'warn',
       says: /^Second camera arrives 33\.4 ms before Camera: at every cut/,
       sum: 150.1,
-      fixes: ['Delay Second camera by 33 ms at Computer'],
+      fixes: [
+        'Delay Second camera by 33 ms at Computer',
+        'Plug Second camera into Switcher, Input 2',
+      ],
     },
   },
 });
@@ -125,6 +128,10 @@ ruleCases('time.comes-twice', {
       rig: inSync,
       level: 'warn',
       says: /by two ways, 0\.4 ms apart: it is coloured, the first dip at 1\d{3} Hz/,
+      fixes: [
+        'Take the sound of Computer, USB 1 out there',
+        'Take the sound of Computer, USB 2 out there',
+      ],
     },
     'one of them nobody knows': {
       rig: worked,

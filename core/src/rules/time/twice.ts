@@ -1,3 +1,4 @@
+import { closeOneWay } from '../../edits/gates';
 import { type Arriving, type Meeting, meetings, type DelayStep } from '../../passes/time';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
@@ -87,6 +88,10 @@ export const comesTwice = eachTimeRule<Meeting>(
             source: 'handbook 4-time-storage',
           }))
         : [];
+    },
+    fixes: (meeting, measured) => {
+      const twice = twiceAt(meeting);
+      return twice ? closeOneWay(measured, twice.sourceId, meeting.placeId) : [];
     },
   },
 );

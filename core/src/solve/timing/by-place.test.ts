@@ -58,14 +58,14 @@ describe('one place after the other', () => {
       ),
     ).toEqual([
       ['switcher', 'sound-1', 'sound', 47],
-      ['computer', 'usb-2', 'sound', 89.2],
+      ['computer', 'usb-2', 'sound', 89.3],
       ['computer', 'usb-5', 'sound', 132.5],
     ]);
     expect(rounded(rig)).toEqual([
-      ['recorder', '47.32', '0.37', '0.37'],
-      ['historian-call', '136.65', '0.47', '0.47'],
-      ['programme', '136.65', '0.47', '0.47'],
-      ['stream', '136.65', '0.47', '0.47'],
+      ['recorder', '47.43', '0.43', '0.43'],
+      ['historian-call', '136.77', '0.47', '0.47'],
+      ['programme', '136.77', '0.47', '0.47'],
+      ['stream', '136.77', '0.47', '0.47'],
     ]);
     // What cannot be: one voice by two ways into one mix.
     expect(
