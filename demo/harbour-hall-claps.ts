@@ -1,4 +1,14 @@
-import { analyse, apply, type Command, meetings, type Rig } from '@echo-loom/core';
+import {
+  analyse,
+  apply,
+  type Command,
+  heldNow,
+  keepRoom,
+  keepVoice,
+  meetings,
+  predictedVoices,
+  type Rig,
+} from '@echo-loom/core';
 
 /**
  * The volunteers clapped once, by the recorder, before anybody had looked up what the desk takes; and once
@@ -21,9 +31,8 @@ export const clapped = (rig: Rig): Rig => {
       placeId,
       offsetMs,
       spreadMs: 3,
-      setMs: 0,
+      ...heldNow(atPlace(now, placeId)),
       on,
-      heldWhile: atPlace(now, placeId).heldWhile,
       file: null,
     },
   });
@@ -43,5 +52,23 @@ export const clapped = (rig: Rig): Rig => {
       },
     } satisfies Command,
   ].reduce<Rig>(apply, rig);
-  return apply(looked, clap(looked, 'stream', -61, '2026-10-30'));
+  return recorded(apply(looked, clap(looked, 'stream', -61, '2026-10-30')));
+};
+
+/** The clap by the recorder told how long the hall rings; the chair was recorded at the next debate. */
+const recorded = (rig: Rig): Rig => {
+  const rung = apply(rig, keepRoom(analyse(rig), 1.5, 0.08, { on: '2026-09-18', file: null }));
+  const analysis = analyse(rung);
+  const chair = predictedVoices(analysis).find(({ soundId }) => soundId === 'chair-mic');
+  if (!chair) throw new Error('the chair is heard nowhere');
+  return apply(
+    rung,
+    keepVoice(
+      analysis,
+      chair,
+      { levelDbfs: -22.1, peakDbfs: -9.8, noiseDbfsA: null },
+      { on: '2026-10-30', file: null },
+      null,
+    ),
+  );
 };

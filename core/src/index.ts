@@ -74,6 +74,14 @@ export {
   type FoundFile,
 } from './recorded/compared';
 export {
+  type KeptReading,
+  type ReadingIs,
+  keepRoom,
+  keepVoice,
+  readFrom,
+  readings,
+} from './recorded/readings';
+export {
   type ComparedVoice,
   compareVoice,
   type MeasuredVoice,
@@ -152,6 +160,7 @@ export {
 export {
   type Arriving,
   type DelayKnob,
+  heldNow,
   knobKey,
   knobs,
   type Meeting,

@@ -11,6 +11,8 @@ import { entry } from '../rig';
 export interface PredictedVoice {
   readonly key: string;
   readonly stage: Stage;
+  /** The microphone */
+  readonly soundId: string;
   /** The microphone and the input its voice becomes digital at */
   readonly label: string;
   readonly personId: string | null;
@@ -30,6 +32,7 @@ export const predictedVoices = (measured: Measured): readonly PredictedVoice[] =
     return {
       key: `${source.id} ${input.device.id} ${input.id}`,
       stage,
+      soundId: source.id,
       label: `${name}, at ${nameOf(measured, input)}`,
       personId,
       levelDbfs: figures?.levelDb ?? null,
@@ -58,7 +61,7 @@ export interface ComparedVoice {
 }
 
 /** Nearer than this a level is as predicted: a talker differs as much from one day to the next. @unit dB */
-const AGREES_DB = 1.5;
+export const AGREES_DB = 1.5;
 /** Voice and noise are off by the same where they differ by no more. @unit dB */
 const ALIKE_DB = 3;
 

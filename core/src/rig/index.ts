@@ -43,6 +43,7 @@ export * from './people/schema';
 export * from './places/schema';
 export * from './power/schema';
 export * from './timing/schema';
+export * from './readings/schema';
 export * from './programme/schema';
 export * from './refusal';
 export { type Aside } from './aside';

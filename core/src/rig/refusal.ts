@@ -62,6 +62,10 @@ export const refusals = {
     new Refusal(`There is no delay “${id}” that is known of a device; it may have been removed.`),
   noOffset: (id: string) =>
     new Refusal(`There is no measured offset “${id}”; it may have been removed.`),
+  noReading: (id: string) =>
+    new Refusal(
+      `There is nothing “${id}” that was read off a recording; it may have been removed.`,
+    ),
   feedsItself: (name: string) =>
     new Refusal(`${name} would feed itself; plug it into an outlet or another strip.`),
   noSet: (id: string) =>

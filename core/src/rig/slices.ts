@@ -11,6 +11,7 @@ import * as people from './people';
 import * as places from './places';
 import * as power from './power';
 import * as programme from './programme';
+import * as readings from './readings';
 import * as reminders from './reminders';
 import * as room from './room';
 import * as sets from './sets';
@@ -39,6 +40,7 @@ const SLICES = {
   cabling,
   power,
   timing,
+  readings,
   hands,
   programme,
   reminders,

@@ -1,6 +1,7 @@
 import { CABLES_RULES } from './cables';
 import { PLACE_RULES } from './place';
 import { POWER_RULES } from './power';
+import { SOUND_RULES } from './sound';
 import { TIME_RULES } from './time';
 import { STANDS_RULES } from './stands';
 import { cannotHear } from './brief/cannot-hear';
@@ -88,59 +89,6 @@ import { destinationEmpty } from './signal/destination-empty';
 import { sourceLost } from './signal/source-lost';
 import { unconnected } from './signal/unconnected';
 import { waysCut } from './signal/ways-cut';
-import { batteryShort } from './sound/battery';
-import { bleed } from './sound/bleed';
-import { channelsShort } from './sound/channels-short';
-import { clips } from './sound/clips';
-import { compressorIdle } from './sound/compressor-idle';
-import { digitalRates } from './sound/digital-rates';
-import { distanceDiffers } from './sound/distance-differs';
-import { earsLate } from './sound/ears-late';
-import { earsLoud } from './sound/ears-loud';
-import { gainHot } from './sound/gain-hot';
-import { gainLow } from './sound/gain-low';
-import { gainShort } from './sound/gain-short';
-import { gateCuts } from './sound/gate-cuts';
-import { gateOpen } from './sound/gate-open';
-import { headroomThin } from './sound/headroom-thin';
-import { howl } from './sound/howl';
-import { lastTenth } from './sound/last-tenth';
-import { liftClips } from './sound/lift-clips';
-import { lineIntoMicrophone } from './sound/line-into-microphone';
-import { lineMismatch } from './sound/line-mismatch';
-import { loading } from './sound/loading';
-import { loudness } from './sound/loudness';
-import { loudspeakerOpen } from './sound/loudspeaker-open';
-import { microphoneIntoLine } from './sound/microphone-into-line';
-import { mixMinus } from './sound/mix-minus';
-import { noTalkback } from './sound/no-talkback';
-import { noise } from './sound/noise';
-import { offAxis } from './sound/off-axis';
-import { openMicrophones } from './sound/open-microphones';
-import { outputsShort } from './sound/outputs-short';
-import { phantomBlocked } from './sound/phantom-blocked';
-import { phantomHarms } from './sound/phantom-harms';
-import { phantomMissing } from './sound/phantom-missing';
-import { phantomOverload } from './sound/phantom-overload';
-import { placeUnknown } from './sound/place-unknown';
-import { placedNoise } from './sound/placed-noise';
-import { pressedTwice } from './sound/pressed-twice';
-import { soundReach } from './sound/reach';
-import { reverberant } from './sound/reverberant';
-import { roomNoise } from './sound/room-noise';
-import { talkbackHeard } from './sound/talkback-heard';
-import { leftBehind } from './sound/left-behind';
-import { tooClose } from './sound/too-close';
-import { usbUnjudged } from './sound/usb-unjudged';
-import { truePeak } from './sound/true-peak';
-import { mixNoise } from './sound/mix-noise';
-import { twiceInMix } from './sound/twice-in-mix';
-import { pauseNoise } from './sound/pause-noise';
-import { peaksHigh } from './sound/peaks-high';
-import { einDoubtful } from './sound/ein-doubtful';
-import { phantomOutput } from './sound/phantom-output';
-import { headphonesOnLine } from './sound/headphones-on-line';
-import { unknownFigure } from './sound/unknown-figure';
 
 /** Every rule. A new one is a file of its own and a line here; a test checks that no file is forgotten. */
 export const RULES: readonly Rule[] = [
@@ -148,59 +96,7 @@ export const RULES: readonly Rule[] = [
   sourceLost,
   unconnected,
   waysCut,
-  phantomMissing,
-  phantomBlocked,
-  phantomHarms,
-  phantomOutput,
-  phantomOverload,
-  microphoneIntoLine,
-  lineIntoMicrophone,
-  lineMismatch,
-  loading,
-  gainShort,
-  gainLow,
-  gainHot,
-  peaksHigh,
-  clips,
-  headroomThin,
-  noise,
-  pauseNoise,
-  mixNoise,
-  einDoubtful,
-  twiceInMix,
-  headphonesOnLine,
-  soundReach,
-  unknownFigure,
-  mixMinus,
-  loudspeakerOpen,
-  earsLoud,
-  earsLate,
-  lastTenth,
-  pressedTwice,
-  howl,
-  talkbackHeard,
-  channelsShort,
-  digitalRates,
-  roomNoise,
-  placedNoise,
-  bleed,
-  reverberant,
-  offAxis,
-  tooClose,
-  leftBehind,
-  usbUnjudged,
-  openMicrophones,
-  distanceDiffers,
-  placeUnknown,
-  gateCuts,
-  gateOpen,
-  compressorIdle,
-  liftClips,
-  loudness,
-  truePeak,
-  outputsShort,
-  noTalkback,
-  batteryShort,
+  ...SOUND_RULES,
   linkOverload,
   formatRefused,
   pictureReach,

@@ -1,19 +1,21 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { compareVoice, predictedVoices } from '@echo-loom/core';
+import { compareVoice, type Fix, keepVoice, predictedVoices } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { PlainTable } from '@/ui/PlainTable';
 import type { LevelsFound } from '@/workers/measuring/tasks';
 import { level, offText } from './level';
+import { originOf } from './origin';
 
 /** A test recording beside what the rig makes of one of its voices, and which figure is off. */
 export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState('');
+  const [kept, setKept] = useState<string | null>(null);
   const voices = predictedVoices(analysis);
   const voice = voices.find(({ key }) => key === chosen) ?? voices[0];
   const { averageDbfs, peakDbfs, noise } = found;
@@ -25,11 +27,12 @@ export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
     );
   if (averageDbfs === null || peakDbfs === null) return null;
   const noiseDbfsA = noise?.aWeightedDbfs ?? null;
-  const compared = compareVoice(analysis, voice, {
-    levelDbfs: averageDbfs,
-    peakDbfs,
-    noiseDbfsA,
-  });
+  const measured = { levelDbfs: averageDbfs, peakDbfs, noiseDbfsA };
+  const compared = compareVoice(analysis, voice, measured);
+  const keep = (fix: Fix | null) => {
+    run(keepVoice(analysis, voice, measured, originOf(found), fix));
+    setKept(`${voice.key} ${found.sha256}`);
+  };
   const predicted = (db: number | null): string => (db === null ? 'not known' : level(db, 'dBFS'));
   return (
     <Box mt="3">
@@ -79,11 +82,18 @@ export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
         {compared.says}
       </Text>
       <Flex gap="2" mt="1.5" wrap="wrap" className="screen-only">
-        {compared.fixes.map(({ label, command }) => (
-          <Button key={label} size="xs" variant="outline" onClick={() => run(command)}>
-            {label}
+        {compared.fixes.map((fix) => (
+          <Button key={fix.label} size="xs" variant="outline" onClick={() => keep(fix)}>
+            {fix.label}
           </Button>
         ))}
+        {kept === `${voice.key} ${found.sha256}` ? (
+          <Text fontSize="sm">Kept as measured.</Text>
+        ) : (
+          <Button size="xs" variant="outline" onClick={() => keep(null)}>
+            Keep it, and leave the rig as it is
+          </Button>
+        )}
       </Flex>
     </Box>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Link as Anchor, Text } from '@chakra-ui/react';
-import { freeId, type Meeting, meetings, type Pair } from '@echo-loom/core';
+import { freeId, heldNow, type Meeting, meetings, type Pair } from '@echo-loom/core';
 import { withoutAir } from '@echo-loom/core/signal';
 import NextLink from 'next/link';
 import { useState } from 'react';
@@ -13,6 +13,7 @@ import type { FlashOf } from '@/workers/measuring/film-tasks';
 import { useMeasuring } from '@/workers/measuring/useMeasuring';
 import { Files } from './Files';
 import { FlashFilm } from './FlashFilm';
+import { originOf } from './origin';
 import { Running } from './Running';
 
 const OURS = ['flash-and-beep.webm'] as const;
@@ -29,8 +30,6 @@ interface Choice {
   readonly meeting: Meeting;
   readonly pair: Pair;
 }
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** What the rig had until now, beside what was measured. */
 const predictedText = ({ offsetMs, measured }: Pair, foundMs: number): string =>
@@ -92,10 +91,8 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         placeId: pair.placeId,
         offsetMs,
         spreadMs,
-        setMs: pair.setMs,
-        on: today(),
-        heldWhile: pair.heldWhile,
-        file: { name: found.name.slice(0, 80), sha256: found.sha256 },
+        ...heldNow(pair),
+        ...originOf(found),
       },
     });
     setKeptAs(key);

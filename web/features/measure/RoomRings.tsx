@@ -1,12 +1,14 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { keepRoom } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { PlainTable } from '@/ui/PlainTable';
 import type { RoomFound } from '@/workers/measuring/tasks';
 import { useMeasuring } from '@/workers/measuring/useMeasuring';
 import { Files } from './Files';
+import { originOf } from './origin';
 import { Running } from './Running';
 
 const OURS = ['clap-in-room.wav'] as const;
@@ -25,7 +27,8 @@ const seconds = (rt60S: number | null): string => (rt60S === null ? '—' : `${r
 /** How long the room rings, by a clap or balloon, before and after; and that it can be taken over. */
 export const RoomRings = () => {
   const { run } = useRigSession();
-  const known = useRig((state) => state.rig.room.rt60S);
+  const analysis = useRig((state) => state.analysis);
+  const known = analysis.rig.room.rt60S;
   const { at, begin, cancel } = useMeasuring<RoomFound>();
   const [before, setBefore] = useState<RoomFound | null>(null);
   const found = at.state === 'done' ? at.value : null;
@@ -84,7 +87,16 @@ export const RoomRings = () => {
                 <Button
                   size="xs"
                   variant="outline"
-                  onClick={() => run({ type: 'setRoom', room: { rt60S: hundredth(middle.rt60S) } })}
+                  onClick={() =>
+                    run(
+                      keepRoom(
+                        analysis,
+                        hundredth(middle.rt60S),
+                        hundredth(middle.spreadS),
+                        originOf(found),
+                      ),
+                    )
+                  }
                 >
                   The room rings {hundredth(middle.rt60S)} s
                 </Button>

@@ -1,9 +1,10 @@
 'use client';
 
 import { Box, Button, Checkbox, Flex } from '@chakra-ui/react';
-import { PERSON_KINDS, SHOTS, type Person } from '@echo-loom/core';
+import { PERSON_KINDS, readFrom, SHOTS, type Person } from '@echo-loom/core';
 import { NOT_SEEN, oneOf, PERSON_SHOTS, POSTURES, WHERE } from '@/features/brief/words';
-import { useRigSession } from '@/features/rig/RigProvider';
+import { measuredText } from '@/features/measure/origin';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Reminders } from '@/features/sheet/Reminders';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
@@ -33,6 +34,7 @@ export const PersonCard = ({
   const change = (fields: Partial<Omit<Person, 'order'>>) =>
     run({ type: 'changePerson', personId, person: fields });
   const isPerson = person.is === 'person';
+  const from = useRig(({ analysis }) => measuredText(readFrom(analysis, { personId })));
   return (
     <Box
       borderWidth="1px"
@@ -91,6 +93,7 @@ export const PersonCard = ({
         )}
         <NumberField
           label={isPerson ? 'Speech at 1 m' : 'Played, at 1 m'}
+          hint={from}
           unit="dB"
           value={person.speechDbSpl}
           min={30}

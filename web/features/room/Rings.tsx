@@ -6,11 +6,13 @@ import {
   type BuiltRoom,
   explain,
   figure,
+  readFrom,
   roomSound,
   singleModesBelowHz,
   targetS,
 } from '@echo-loom/core';
 import { SumList } from '@/features/findings/SumList';
+import { measuredText } from '@/features/measure/origin';
 import { PlainTable } from '@/ui/PlainTable';
 import { BAND_NAMES } from './AbsorptionCells';
 import { RingsChart } from './RingsChart';
@@ -27,6 +29,7 @@ const seconds = (s: number): string => (Number.isFinite(s) ? `${figure(s, 2)} s`
 /** How long the room rings, against what is right for speech, before and after. */
 export const Rings = ({ analysis, built, tried }: Props) => {
   const typed = analysis.rig.room.rt60S;
+  const from = readFrom(analysis, 'room');
   const right = targetS(analysis.rig.houseRules.room, built.volumeM3);
   const { rt60S } = roomSound(analysis);
   return (
@@ -37,7 +40,10 @@ export const Rings = ({ analysis, built, tried }: Props) => {
       <Text fontSize="sm" mb="2">
         {seconds(right)} is right for speech in {figure(built.volumeM3, 0)} m³; bare it would ring
         for {seconds(built.bareRt60S)}.
-        {typed !== null && ` Typed under Sound: ${seconds(typed)}, which counts.`}
+        {typed !== null &&
+          (from
+            ? ` It was${measuredText(from)}: ${seconds(typed)}, which counts.`
+            : ` Typed under Sound: ${seconds(typed)}, which counts.`)}
         {rt60S !== null &&
           ` Below ${figure(singleModesBelowHz(built.volumeM3, rt60S), 0)} Hz single tones of the ` +
             'room rule, not these times.'}

@@ -1,9 +1,10 @@
 'use client';
 
+import { measuredText } from '@/features/measure/origin';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
 import { Box, Flex, Table, Text } from '@chakra-ui/react';
-import { type Analysis, builtRoom, figure, inOrder, type Rig } from '@echo-loom/core';
+import { type Analysis, builtRoom, figure, inOrder, readFrom, type Rig } from '@echo-loom/core';
 import { memo } from 'react';
 import { NoisePlaces } from './NoisePlaces';
 import type { SpotCellsProps } from './SpotCells';
@@ -81,7 +82,7 @@ export const RoomFields = ({ analysis }: { readonly analysis: Analysis }) => {
         />
         <NumberField
           label="Echo dies away in"
-          hint=" RT60"
+          hint={` RT60${measuredText(readFrom(analysis, 'room'))}`}
           unit="s"
           mayBeUnknown
           step={0.1}

@@ -1,18 +1,25 @@
 'use client';
 
 import { Box, Table, Text } from '@chakra-ui/react';
-import { type Analysis, entry, freeId, inOrder, type Meeting, type Pair } from '@echo-loom/core';
+import {
+  type Analysis,
+  entry,
+  freeId,
+  heldNow,
+  inOrder,
+  type Meeting,
+  type Pair,
+} from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { cell, head } from '@/features/sound/SpotCells';
 import { NumberField } from '@/ui/NumberField';
+import { today } from '@/ui/today';
 import { WIDE } from '@/ui/wide';
 import { allNames, framesText, msText, type Turned, turnedBy, whoText } from './offsets';
 import { TimeLine } from './TimeLine';
 
 /** How far off a clap by eye and ear is, unless somebody says otherwise. @unit ms */
 const CLAP_SPREAD_MS = 5;
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** Where a figure comes from, or what is not known of it. */
 const howText = ({ rig }: Analysis, { measured, stale, unknown }: Pair): string => {
@@ -50,9 +57,8 @@ const PairRow = ({ analysis, meeting, pair, turned }: RowProps) => {
     }
     const figures = {
       offsetMs: value,
-      setMs: pair.setMs,
+      ...heldNow(pair),
       on: today(),
-      heldWhile: pair.heldWhile,
     };
     run(
       known === undefined

@@ -17,6 +17,7 @@ import {
   reverberation,
   type Ringing,
 } from '@echo-loom/core/signal';
+import { digestOf } from './digest';
 import {
   findFiles,
   type FlashOf,
@@ -43,6 +44,7 @@ export interface ClapFound {
 
 export interface LevelsFound {
   readonly name: string;
+  readonly sha256: string;
   readonly lengthS: number;
   readonly rateHz: number;
   readonly channels: number;
@@ -59,6 +61,7 @@ export interface LevelsFound {
 
 export interface RoomFound {
   readonly name: string;
+  readonly sha256: string;
   readonly ringing: readonly Ringing[];
   readonly middle: { readonly rt60S: number; readonly spreadS: number } | null;
 }
@@ -130,6 +133,7 @@ export class MeasuringTasks {
       const pause = await sound.read(from, Math.round(PAUSE_S * rateHz));
       return {
         name,
+        sha256: await digestOf(file),
         lengthS,
         rateHz,
         channels: sound.channels,
@@ -176,7 +180,8 @@ export class MeasuringTasks {
       const signal = await sound.read(0, count);
       tell(0.5);
       const ringing = reverberation(signal, sound.rateHz);
-      return { name: sound.name, ringing, middle: middleRt60(ringing) };
+      const sha256 = await digestOf(file);
+      return { name: sound.name, sha256, ringing, middle: middleRt60(ringing) };
     });
   }
 }

@@ -54,6 +54,8 @@ export interface Pair {
   readonly stale: Offset | null;
   /** What would have to read the same for a measurement to hold */
   readonly heldWhile: string;
+  /** The same by devices and their classes: what anything is called does not matter */
+  readonly heldBy: string;
   /** What delays set on purpose put between the two */
   readonly setMs: number;
 }
@@ -184,6 +186,31 @@ const words = (measured: Measured, steps: readonly DelayStep[], { sourceIds }: A
     })
     .join(', ');
 
+/** The same steps by device and class. */
+const marks = (measured: Measured, steps: readonly DelayStep[], { sourceIds }: Arriving): string =>
+  steps
+    .filter(({ by }) => by !== 'set')
+    .map(({ deviceId, routeId, ms }) => {
+      const model = entry(measured.rig.devices, deviceId)?.model;
+      const what = sourceIds.includes(deviceId) ? 'source' : `${deviceId} ${routeId ?? ''}`;
+      return `${what} ${model?.classId ?? model?.kind} ${ms === null ? '?' : ms.toFixed(2)}`;
+    })
+    .join(', ');
+
+/** Whether a measurement was taken as a pair is set now. */
+export const holds = (
+  offset: Offset,
+  { heldWhile, heldBy }: Pick<Pair, 'heldWhile' | 'heldBy'>,
+): boolean =>
+  offset.heldBy === undefined ? offset.heldWhile === heldWhile : offset.heldBy === heldBy;
+
+/** How a pair is set, for a measurement of it to be kept with. */
+export const heldNow = ({
+  setMs,
+  heldWhile,
+  heldBy,
+}: Pair): Pick<Offset, 'setMs' | 'heldWhile' | 'heldBy'> => ({ setMs, heldWhile, heldBy });
+
 const ofSet = (steps: readonly DelayStep[]): number =>
   sum(
     steps.filter(({ by }) => by === 'set'),
@@ -201,6 +228,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
   const setMs = ofSet(ofSound) - ofSet(ofPicture);
   const predictedMs = unknown.length > 0 ? null : sum(ofSound, 'ms') - sum(ofPicture, 'ms');
   const heldWhile = `${words(measured, ofSound, sound)} / ${words(measured, ofPicture, picture)}`;
+  const heldBy = `${marks(measured, ofSound, sound)} / ${marks(measured, ofPicture, picture)}`;
   const found = Object.values(measured.rig.offsets)
     .filter(
       (offset) =>
@@ -209,7 +237,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
         picture.sourceIds.includes(offset.pictureId),
     )
     .sort((a, b) => b.order - a.order);
-  const holding = found.find((offset) => offset.heldWhile === heldWhile) ?? null;
+  const holding = found.find((offset) => holds(offset, { heldWhile, heldBy })) ?? null;
   const offsetMs = holding ? holding.offsetMs - holding.setMs + setMs : predictedMs;
   return {
     placeId,
@@ -227,6 +255,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
     measured: holding,
     stale: holding ? null : (found[0] ?? null),
     heldWhile,
+    heldBy,
     setMs,
   };
 };

@@ -142,8 +142,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 13', '"version": 14'),
-      /^version: this file is of version 14/,
+      nightTide.replace('"version": 14', '"version": 15'),
+      /^version: this file is of version 15/,
     ],
     [
       'a shot of a camera that is not there',
@@ -155,8 +155,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 13', '"version": 0'),
-      /^version: expected a version from 1 to 13/,
+      nightTide.replace('"version": 14', '"version": 0'),
+      /^version: expected a version from 1 to 14/,
     ],
     [
       'a resistance of the wrong kind',
@@ -255,6 +255,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 13 } },
+      properties: { version: { const: 14 } },
     }));
 });

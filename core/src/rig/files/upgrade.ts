@@ -278,6 +278,9 @@ const timeIsKept = (rig: Branch): Branch => ({ ...rig, version: 12, ...TIMING_11
 /** Version 12 did not say how strips and ways are had, nor which way a cable is told to lie: all may be left out. */
 const gearIsHad = (rig: Branch): Branch => ({ ...rig, version: 13 });
 
+/** Version 13 kept nothing of recordings but offsets. */
+const readingsAreKept = (rig: Branch): Branch => ({ ...rig, version: 14, readings: {} });
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -296,6 +299,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   10: cablesAndMains,
   11: timeIsKept,
   12: gearIsHad,
+  13: readingsAreKept,
 };
 
 /**

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from '../ids';
+import { idSchema } from '../ids';
 import { orderSchema } from '../order';
+import { recordingSchema } from '../readings/schema';
 
 /** What is set, known and measured of time. Delays in milliseconds; sound minus picture, late is positive. */
 
@@ -57,8 +58,9 @@ export const offsetSchema = z.strictObject({
   setMs: z.number().min(-MOST_DELAY_MS).max(MOST_DELAY_MS),
   on: dateSchema,
   heldWhile: heldWhileSchema,
-  /** The recording it was taken from; the recording itself is never kept */
-  file: z.strictObject({ name: nameSchema, sha256: z.string().regex(/^[0-9a-f]{64}$/) }).nullable(),
+  /** The same by devices and what they are, whatever they are called; what was kept before had none */
+  heldBy: z.string().max(20_000).optional(),
+  file: recordingSchema.nullable(),
   order: orderSchema,
 });
 export type Offset = z.infer<typeof offsetSchema>;

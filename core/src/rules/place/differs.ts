@@ -3,6 +3,7 @@ import { middleSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { placeRule } from '../rule-of';
+import { staleRing } from './ring-stale';
 import { inBuiltRoom, isFarFrom, seconds } from './room';
 
 const NEAR_VOLUME = 0.1;
@@ -18,8 +19,10 @@ export const timeDiffers = placeRule(
     remedy: 'Measure it again, correct the surfaces, or let it be computed.',
     source: 'handbook 5, room sound',
   },
-  inBuiltRoom(({ rt60S }, { rig: { room } }) =>
-    room.rt60S === null || !isFarFrom(room.rt60S, rt60S)
+  inBuiltRoom(({ rt60S }, measured) => {
+    const { room } = measured.rig;
+    // That the room is another than the one that was measured is said by itself.
+    return room.rt60S === null || !isFarFrom(room.rt60S, rt60S) || staleRing(measured)
       ? []
       : [
           {
@@ -31,8 +34,8 @@ export const timeDiffers = placeRule(
               `${seconds(rt60S)}. The typed one counts. Measure it again, correct the surfaces, or ` +
               'let it be computed.',
           },
-        ],
-  ),
+        ];
+  }),
   {
     sums: (measured) => {
       const built = builtRoom(measured);

@@ -8,6 +8,7 @@ import { outside } from './outside';
 import { backgroundDiffers, seatsDiffer, shotDiffers } from './plan-differs';
 import { outOfReach, screenAside, screenFar, turnedAway } from './seats';
 import { ceiling, crowded, headLow } from './standing';
+import { ringStale } from './ring-stale';
 import { ringsLong } from './rings-long';
 import { cameraHeight, subjectUnplaced } from './unplaced';
 import type { Rule } from '../rule';
@@ -16,6 +17,7 @@ import type { Rule } from '../rule';
 export const PLACE_RULES: readonly Rule[] = [
   ringsLong,
   boomy,
+  ringStale,
   timeDiffers,
   volumeDiffers,
   coveredTwice,

@@ -1,5 +1,5 @@
 import { analyse } from '../../analyse';
-import { meetings } from '../../passes/time';
+import { heldNow, meetings } from '../../passes/time';
 import type { Offset, Rig, SimpleCommand } from '../../rig';
 
 /** Keeps something as measured between worked D's microphone and camera, at its recorder. */
@@ -20,9 +20,8 @@ export const measuredOffset = (
       placeId: 'recorder',
       offsetMs,
       spreadMs: 2,
-      setMs: pair.setMs,
+      ...heldNow(pair),
       on: '2026-11-20',
-      heldWhile: pair.heldWhile,
       file: null,
       ...rest,
     },

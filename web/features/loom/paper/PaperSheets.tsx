@@ -3,6 +3,7 @@
 import type { Analysis } from '@echo-loom/core';
 import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
+import { today } from '@/ui/today';
 import type { LoomLayout } from '../parts';
 import { type Reading, READING_UNITS } from '../readings';
 import { LoomDrawing } from './LoomDrawing';
@@ -56,14 +57,13 @@ export const PaperSheets = ({ analysis, layout, reading, cut }: Props) => {
       document.adoptedStyleSheets = document.adoptedStyleSheets.filter((sheet) => sheet !== css);
     };
   }, [cut]);
-  const today = new Date().toISOString().slice(0, 10);
   return createPortal(
     <div data-loom-sheets className="print-only" style={{ background: '#fff', color: '#000' }}>
       {cut.sheets.map((sheet) => (
         <section key={sheet.number} aria-label={`Sheet ${sheet.number}`}>
           <div style={{ height: `${HEAD_MM}mm`, fontSize: '10px', lineHeight: 1.3 }}>
             <b>{analysis.rig.name}</b>
-            {` · loom, ${reading.toLowerCase()}: ${READING_UNITS[reading]} · ${today} · sheet ` +
+            {` · loom, ${reading.toLowerCase()}: ${READING_UNITS[reading]} · ${today()} · sheet ` +
               `${sheet.number} of ${cut.sheets.length}${joinsText(sheet)}`}
             <br />
             <Legend />
