@@ -22,7 +22,8 @@ export const readingStale = eachSoundRule<KeptReading>(
         level: 'note',
         title: `What was measured of ${name} no longer holds`,
         says:
-          `${dbfs.toFixed(1).replace('-', '−')} dBFS were measured${on === null ? '' : ` on ${on}`}; since then ${since}. ` +
+          `${dbfs.toFixed(1).replace('-', '−')} dBFS were measured${on === null ? '' : ` on ${on}`}; ` +
+          `since then ${since}. ` +
           'Record it again.',
       };
     },
