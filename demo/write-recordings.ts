@@ -1,8 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import wavefile from 'wavefile';
-import { clap, clapPair, RATE_HZ, responseOf } from '../core/src/signal/truth-for-cases';
 import { seeded } from '@echo-loom/core';
+import { clap, heardThrough, RATE_HZ, responseOf } from '../core/src/signal/truth-for-cases';
+import { conversation, spoken } from './voices';
 
 /** Recordings of ours whose truth is known, to try measuring with: made here, so that none is of anybody. */
 
@@ -17,12 +18,6 @@ const write = (name: string, signal: ArrayLike<number>, gain: number): void => {
   wav.fromScratch(1, RATE_HZ, '16', samples);
   writeFileSync(path.join(TO, name), wav.toBuffer());
 };
-
-/** Two recorders in one room; how far they are apart is said, and asked for in `e2e/measure.spec.ts`. */
-const { a, b, offsetMs } = clapPair(2, { claps: 2, snrDb: 20, rt60S: 0.4 });
-write('clap-camera.wav', a, 0.5);
-write('clap-recorder.wav', b, 0.5);
-console.log(`clap-recorder.wav is ${offsetMs.toFixed(2)} ms later than clap-camera.wav`);
 
 /** One clap in a room that rings 0.45 s, 55 dB over its noise. */
 const chance = seeded(7);
@@ -41,17 +36,54 @@ write(
   1,
 );
 
-/** Something like a voice: words with pauses over hiss and a hum of 50 Hz, two seconds of nothing at the end. */
-const voice = Float64Array.from({ length: 6 * RATE_HZ }, (_, at) => {
-  const s = at / RATE_HZ;
-  const isSaid = s < 3.8 && s % 0.42 < 0.3;
-  const shape = isSaid ? Math.sin((Math.PI * (s % 0.42)) / 0.3) : 0;
-  const pitch = 120 + 20 * Math.sin(2 * Math.PI * 0.7 * s);
-  const tones = [1, 2, 3, 4, 5, 6, 7, 8].reduce(
-    (sum, times) => sum + Math.sin(2 * Math.PI * pitch * times * s) / times,
-    0,
-  );
-  const hum = 0.002 * Math.sin(2 * Math.PI * 50 * s) + 0.001 * Math.sin(2 * Math.PI * 150 * s);
-  return 0.12 * shape * tones + hum + chance.integer(-1000, 1000) / 4e6;
+/** Two voices of nobody: a sentence each. */
+const host = spoken({
+  voice: 'en-gb',
+  pace: 165,
+  text: 'The clay stands still, and the wheel goes round.',
 });
-write('voice.wav', voice, 1);
+const guest = spoken({ voice: 'en-us+f3', pace: 170, text: 'Then we wait for the kiln.' });
+const hiss = () => chance.integer(-1000, 1000) / 4e6;
+
+/** A voice over hiss and a hum of 50 Hz and its third, two seconds of nothing at the end. */
+const alone = conversation(6, [{ fromS: 0.2, of: host }]);
+write(
+  'voice.wav',
+  alone.map((value, at) => {
+    const s = at / RATE_HZ;
+    const hum = 0.002 * Math.sin(2 * Math.PI * 50 * s) + 0.001 * Math.sin(2 * Math.PI * 150 * s);
+    return 0.3 * value + hum + hiss();
+  }),
+  1,
+);
+
+/** The two of them as two recorders hear them, at 1.1 and 2.6 m in a room of image sources, after two claps. */
+const both = conversation(6.4, [
+  { fromS: 0.8, of: clap(chance) },
+  { fromS: 1.3, of: clap(chance) },
+  { fromS: 1.9, of: host.map((value) => 0.4 * value) },
+  { fromS: 2.1 + host.length / RATE_HZ, of: guest.map((value) => 0.4 * value) },
+]);
+const [near, far] = [
+  [2.5, 1.3, 1.2],
+  [4, 1.3, 1.2],
+].map(([x = 0, y = 0, z = 0]) =>
+  heardThrough(both, responseOf(chance, [6, 4.5, 2.8], [1.4, 1.3, 1.2], [x, y, z], 0.3)),
+);
+const LATER_S = 0.4;
+const heard = (of: Float64Array | undefined, fromS: number): Float64Array =>
+  (of ?? both).slice(Math.round(fromS * RATE_HZ), Math.round((fromS + 5.2) * RATE_HZ));
+write(
+  'clap-camera.wav',
+  heard(far, 0).map((value) => value + hiss()),
+  0.5,
+);
+write(
+  'clap-recorder.wav',
+  heard(near, LATER_S).map((value) => value + hiss()),
+  0.5,
+);
+const airMs = (1000 * (1.1 - 2.6)) / 343.2;
+console.log(
+  `clap-recorder.wav is ${(airMs - 1000 * LATER_S).toFixed(2)} ms later than clap-camera.wav`,
+);

@@ -135,6 +135,11 @@ test('a voice beside its prediction: which figure is off, taken over as one edit
     .click();
   await saved(page);
   await expect(levels).toContainText('The voice is as the rig predicts it.');
+  await expect(levels).toContainText('Kept as measured.');
+  const kept = page.getByRole('table', { name: 'Measured and predicted' });
+  await expect(kept.getByRole('row').filter({ hasText: 'Level of' })).toContainText(
+    'used, from voice.wav',
+  );
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(levels).toContainText(/most likely/);
 });

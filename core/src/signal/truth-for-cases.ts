@@ -73,7 +73,8 @@ export const responseOf = (
   return response;
 };
 
-const heardThrough = (dry: Float64Array, response: Float64Array): Float64Array => {
+/** A sound as a room answers it. */
+export const heardThrough = (dry: Float64Array, response: Float64Array): Float64Array => {
   const size = powerOfTwo(dry.length + response.length);
   const [one, other] = [spectrumOf(dry, size), spectrumOf(response, size)];
   for (let bin = 0; bin < size; bin++) {

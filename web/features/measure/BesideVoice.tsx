@@ -15,7 +15,6 @@ export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
   const { run } = useRigSession();
   const analysis = useRig((state) => state.analysis);
   const [chosen, setChosen] = useState('');
-  const [kept, setKept] = useState<string | null>(null);
   const voices = predictedVoices(analysis);
   const voice = voices.find(({ key }) => key === chosen) ?? voices[0];
   const { averageDbfs, peakDbfs, noise } = found;
@@ -29,10 +28,11 @@ export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
   const noiseDbfsA = noise?.aWeightedDbfs ?? null;
   const measured = { levelDbfs: averageDbfs, peakDbfs, noiseDbfsA };
   const compared = compareVoice(analysis, voice, measured);
-  const keep = (fix: Fix | null) => {
-    run(keepVoice(analysis, voice, measured, originOf(found), fix));
-    setKept(`${voice.key} ${found.sha256}`);
-  };
+  const isKept = Object.values(analysis.rig.readings).some(
+    ({ of, file }) =>
+      of.is === 'voice' && of.soundId === voice.soundId && file?.sha256 === found.sha256,
+  );
+  const keep = (fix: Fix | null) => run(keepVoice(analysis, voice, measured, originOf(found), fix));
   const predicted = (db: number | null): string => (db === null ? 'not known' : level(db, 'dBFS'));
   return (
     <Box mt="3">
@@ -87,7 +87,7 @@ export const BesideVoice = ({ found }: { readonly found: LevelsFound }) => {
             {fix.label}
           </Button>
         ))}
-        {kept === `${voice.key} ${found.sha256}` ? (
+        {isKept ? (
           <Text fontSize="sm">Kept as measured.</Text>
         ) : (
           <Button size="xs" variant="outline" onClick={() => keep(null)}>

@@ -57,7 +57,6 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
   const analysis = useRig((state) => state.analysis);
   const [airM, setAirM] = useState(0);
   const [chosen, setChosen] = useState('');
-  const [keptAs, setKeptAs] = useState<string | null>(null);
   const choices = meetings(analysis).flatMap((meeting) =>
     meeting.pairs.map((pair, index): Choice => ({
       // One voice may come by two sockets: its name does not tell the pairs apart.
@@ -80,7 +79,16 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
   const there = withoutAir(found, airM, analysis.rig.room.temperatureC);
   const offsetMs = Math.round(STEP * there.offsetMs) / STEP;
   const spreadMs = Math.round(STEP * there.spreadMs) / STEP;
-  const keep = ({ key, pair }: Choice) => {
+  // What is undone can be kept again.
+  const isKept = ({ pair }: Choice): boolean =>
+    Object.values(analysis.rig.offsets).some(
+      ({ file, placeId, soundId, pictureId }) =>
+        file?.sha256 === found.sha256 &&
+        placeId === pair.placeId &&
+        soundId === pair.sound.sourceIds[0] &&
+        pictureId === pair.picture.sourceIds[0],
+    );
+  const keep = ({ pair }: Choice) => {
     const [soundId = '', pictureId = ''] = [pair.sound.sourceIds[0], pair.picture.sourceIds[0]];
     run({
       type: 'addOffset',
@@ -95,7 +103,6 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         ...originOf(found),
       },
     });
-    setKeptAs(key);
   };
   return (
     <Box mt="3">
@@ -134,10 +141,10 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
           size="sm"
           variant="outline"
           mt="1.5"
-          disabled={keptAs === choice.key}
+          disabled={isKept(choice)}
           onClick={() => keep(choice)}
         >
-          {keptAs === choice.key ? 'Kept as measured' : 'Keep it as measured'}
+          {isKept(choice) ? 'Kept as measured' : 'Keep it as measured'}
         </Button>
       ) : (
         <Text fontSize="sm" color="ink.soft">
