@@ -23,6 +23,17 @@ test('worked D from a file: both places, one solution, measured in the place of 
 
   const answer = page.getByRole('region', { name: 'One solution for all places' });
   await expect(answer).toContainText('At most 0.40 ms apart anywhere instead of 143.77');
+  // Wired otherwise, nothing need be set at the computer; how long the capture device takes is to be measured.
+  await answer.getByRole('button', { name: 'Look for other ways than delays' }).click();
+  const ways = answer.getByRole('table', { name: 'Other ways than delays' });
+  const way = ways.getByRole('row').filter({ hasText: 'Sound put into the picture' });
+  await expect(way).toContainText('to be measured');
+  await way.getByRole('button', { name: /^Wire it so: Take the sound of Computer, USB 2/ }).click();
+  await expect(stream).not.toContainText('−143.77 ms');
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(stream).toContainText('−143.77 ms');
+
   await answer.getByRole('button', { name: 'Set all 2 delays' }).click();
   await expect(page.getByLabel('Switcher, Sound in 1, sound', { exact: true })).toHaveValue('100');
   await expect(page.getByLabel('Computer, USB 2, sound', { exact: true })).toHaveValue('143.8');

@@ -56,8 +56,15 @@ const wayDbOf = (
 
 const inputOf = ({ stage }: PredictedVoice) => stage.parent?.at ?? stage.at;
 
-const isSameVoice = (voice: PredictedVoice, other: PredictedVoice): boolean =>
-  voice.soundId === other.soundId && inputOf(voice) === inputOf(other);
+/** The voice of a microphone at one input, as it is predicted now. */
+const predictedOf = (
+  measured: Measured,
+  { soundId, inputId, portId }: Pick<VoiceReading, 'soundId' | 'inputId' | 'portId'>,
+): PredictedVoice | undefined =>
+  predictedVoices(measured).find((one) => {
+    const input = inputOf(one);
+    return one.soundId === soundId && input.device.id === inputId && input.id === portId;
+  });
 
 /** When and from which file something was measured. */
 export type Origin = Pick<Reading, 'on' | 'file'>;
@@ -89,16 +96,15 @@ export const keepVoice = (
 ): Command => {
   // A gain that stood otherwise than written is part of the way it was measured by.
   const after = fix ? measure(apply(measured.rig, fix.command), measured) : measured;
-  const same = predictedVoices(after).find((other) => isSameVoice(voice, other)) ?? voice;
   const input = inputOf(voice);
+  const where = { soundId: voice.soundId, inputId: input.device.id, portId: input.id };
+  const same = predictedOf(after, where);
   const of: VoiceReading = {
     is: 'voice',
-    soundId: voice.soundId,
-    inputId: input.device.id,
-    portId: input.id,
+    ...where,
     ...found,
     predictedDbfs: voice.levelDbfs,
-    wayDb: wayDbOf(after, same),
+    wayDb: same ? wayDbOf(after, same) : null,
   };
   return kept(measured, of, origin, fix);
 };
@@ -133,12 +139,6 @@ export const keepRoom = (
 type Standing = Pick<KeptReading, 'is' | 'since'>;
 
 const byDb = (db: number): string => `${Math.abs(db).toFixed(1)} dB ${db > 0 ? 'more' : 'less'}`;
-
-const predictedOf = (measured: Measured, of: VoiceReading): PredictedVoice | undefined =>
-  predictedVoices(measured).find((one) => {
-    const input = inputOf(one);
-    return one.soundId === of.soundId && input.device.id === of.inputId && input.id === of.portId;
-  });
 
 /** What the way of a kept reading makes of the talker now. @unit dB; null = not known */
 export const wayDbAt = (measured: Measured, of: VoiceReading): number | null => {

@@ -4,8 +4,11 @@ import { orderSchema } from '../order';
 
 /** What was read off recordings of a voice and of the room, beside what was set while they were made. */
 
-const decibels = z.number().min(-200).max(200);
+/** A recording of nothing at all is −200 dBFS. */
+const decibels = z.number().min(-250).max(250);
 const seconds = z.number().positive().max(30);
+/** What a room of bare stone comes to on paper is far longer than any that is measured. */
+const reckoned = z.number().positive().max(100_000);
 
 /** The recording a figure was taken from; the recording itself is never kept. */
 export const recordingSchema = z.strictObject({
@@ -36,9 +39,9 @@ const roomSchema = z.strictObject({
   rt60S: seconds,
   spreadS: z.number().min(0).max(30),
   /** What the room was taken to ring then; null where nothing was known. @unit s */
-  predictedS: seconds.nullable(),
+  predictedS: reckoned.nullable(),
   /** What it came to by its surfaces then; null where it was not drawn. @unit s */
-  builtS: seconds.nullable(),
+  builtS: reckoned.nullable(),
 });
 
 /** One recording of a voice, or one clap in the room. */

@@ -73,19 +73,18 @@ const leftBy = (analysis: Analysis): ReadonlyMap<string, Left> => {
   );
 };
 
-/** Who is seen and heard at a place. */
-const sourcesAt = ({ traced }: Analysis, placeId: string): ReadonlySet<string> =>
+/** Who is seen and heard where, at every end there is. */
+const heardAndSeen = ({ traced }: Analysis): ReadonlySet<string> =>
   new Set(
-    traced.threads
-      .filter(({ end }) => end.device.id === placeId)
-      .map(({ signal, source }) => `${signal} ${source.device.id}`),
+    traced.threads.map(
+      ({ signal, source, end }) => `${signal} ${source.device.id} ${end.device.id}`,
+    ),
   );
 
-const isMissed = (before: Analysis, after: Analysis): boolean =>
-  meetings(before).some(({ placeId }) => {
-    const still = sourcesAt(after, placeId);
-    return [...sourcesAt(before, placeId)].some((source) => !still.has(source));
-  });
+const isMissed = (before: Analysis, after: Analysis): boolean => {
+  const still = heardAndSeen(after);
+  return [...heardAndSeen(before)].some((one) => !still.has(one));
+};
 
 const done = (analysis: Analysis, commands: readonly SimpleCommand[]): Analysis | null => {
   try {
