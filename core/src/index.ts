@@ -72,6 +72,7 @@ export {
   filmBeside,
   filmText,
   type FoundFile,
+  isDoubled,
 } from './recorded/compared';
 export {
   type KeptReading,

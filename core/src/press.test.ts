@@ -20,7 +20,7 @@ describe('press every button', () => {
         expect(fixesOfCause(after, cause).every(({ isWorse }) => isWorse)).toBe(true);
     },
   );
-  it.each([1, 2, 3, 4, 5])('random rig %s never goes in a circle and never gets worse', (seed) => {
+  it.each([1, 2, 3])('random rig %s never goes in a circle and never gets worse', (seed) => {
     const { isCircle, worse, before, after } = pressAll(randomRig(seed, starts));
     expect([isCircle, worse]).toEqual([false, []]);
     expect(after.verdict.stops).toBeLessThanOrEqual(before.verdict.stops);
@@ -43,9 +43,9 @@ describe('a remedy', () => {
   });
   // One finding of each rule on each rig; all of them, on more and larger rigs, are `npm run press`.
   const small = starts.filter(({ devices }) => Object.keys(devices).length < 60);
-  it('that is offered cures, on 10 random rigs', () => {
+  it('that is offered cures, on 6 random rigs', () => {
     let offered = 0;
-    for (let seed = 101; seed <= 110; seed++) {
+    for (let seed = 101; seed <= 106; seed++) {
       const analysis = analyse(randomRig(seed, small));
       const ofEachRule = new Map(analysis.findings.map((finding) => [finding.code, finding]));
       for (const finding of ofEachRule.values())

@@ -15,6 +15,16 @@ export interface FilmFacts {
   readonly missing: number;
 }
 
+/**
+ * So many frames come out alike by chance, where what moves turns back: still hands for a breath, twice a
+ * second. More are doubled.
+ */
+const CHANCE_SHARE = 0.02;
+
+/** Whether a film shows frames twice, and not only by chance. */
+export const isDoubled = (shown: { readonly repeated: number; readonly frames: number }): boolean =>
+  shown.repeated > CHANCE_SHARE * shown.frames;
+
 /** A file as it was found. */
 export interface FoundFile {
   readonly name: string;

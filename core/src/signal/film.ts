@@ -1,4 +1,5 @@
 import type { Frame } from './flash';
+import { median } from './median';
 
 /** What a film is: its pace by the times of its frames, and what its pictures show. Seconds. */
 
@@ -44,9 +45,6 @@ export interface Pace {
   readonly gaps: readonly Gap[];
 }
 
-const middle = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-
 /**
  * How the frames of a film follow each other.
  * @param timesS when each is shown, in any order @returns null for fewer than three
@@ -59,7 +57,7 @@ export const paceOf = (timesS: readonly number[]): Pace | null => {
     atS: times[at] ?? 0,
     lastsS: (times[at + 1] ?? 0) - (times[at] ?? 0),
   }));
-  const usualS = middle(steps.map(({ lastsS }) => lastsS));
+  const usualS = median(steps.map(({ lastsS }) => lastsS));
   if (usualS <= 0) return null;
   const close = steps.filter(({ lastsS }) => lastsS < 1.5 * usualS);
   const meanS = close.reduce((sum, { lastsS }) => sum + lastsS, 0) / close.length;
@@ -161,7 +159,7 @@ export const shownIn = (frames: readonly Frame[]): Shown => {
     return isRepeated && !isStill(index) ? [index] : [];
   });
   const apart = single.slice(1).map((index, before) => index - (single[before] ?? 0));
-  const every = middle(apart);
+  const every = median(apart);
   const isRegular =
     apart.length >= 4 && apart.filter((frame) => frame === every).length >= 0.9 * apart.length;
   return {

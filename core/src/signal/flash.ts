@@ -1,6 +1,7 @@
 import { soundMps } from '../units';
 import type { Recording } from './recording';
 import { powerOfTwo, signalOf, spectrumOf } from './spectrum';
+import { median } from './median';
 
 /**
  * Flash and beep: how much later the sound is than the picture in a film of our test page. Seconds, if
@@ -199,9 +200,6 @@ export const momentOf = (
   }
   return { ...best, share: best.count / Math.max(1, spans.length) };
 };
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 /**
  * How much later sound is than picture in a film of the test page.

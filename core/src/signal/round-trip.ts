@@ -1,4 +1,5 @@
 import { FLASH_EVERY_S } from './flash';
+import { median } from './median';
 
 /** From a computer out through its interface and back in: what was played against what came back. */
 
@@ -19,9 +20,6 @@ export interface RoundTrip {
   /** Why not, where it is not sure */
   readonly why: string | null;
 }
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 /**
  * How long sound takes out and back in. Beeps are played `FLASH_EVERY_S` apart; what takes longer than

@@ -7,6 +7,7 @@ import {
   filmBeside,
   filmText,
   formatName,
+  isDoubled,
   type PlannedFile,
   showOnDrives,
 } from '@echo-loom/core';
@@ -56,11 +57,6 @@ const repeatedText = ({ shown }: PictureFound): string => {
     : `every ${shown.everyNth}th: made of a lower rate`;
 };
 
-/** Fewer come by chance, where what moves turns back. */
-const DOUBLED_SHARE = 0.02;
-const isDoubled = ({ shown }: PictureFound): boolean =>
-  shown !== null && shown.repeated > DOUBLED_SHARE * shown.frames;
-
 const rangeText = ({ isFullRange, isHdr }: PictureFound): string =>
   (isFullRange === null
     ? 'not said in the file'
@@ -85,7 +81,7 @@ const linesOf = (found: PictureFound) => {
       pace?.isConstant === false,
     ),
     line('lost', 'Lost frames', lostText(found), (pace?.missing ?? 0) > 0),
-    line('doubled', 'Doubled frames', repeatedText(found), isDoubled(found)),
+    line('doubled', 'Doubled frames', repeatedText(found), shown !== null && isDoubled(shown)),
     line(
       'still',
       'Stands still',

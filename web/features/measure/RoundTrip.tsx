@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import type { RoundTrip as Found } from '@echo-loom/core/signal';
+import { ROUND_TRIP_BEEPS, type RoundTrip as Found } from '@echo-loom/core/signal';
 import { ears, entry } from '@echo-loom/core';
 import { useRig } from '@/features/rig/RigProvider';
 import { msText } from '@/features/time/offsets';
@@ -36,8 +36,8 @@ export const RoundTrip = () => {
       <Box borderWidth="1px" borderStyle="dashed" borderColor="rule" p="3" className="screen-only">
         <Text fontSize="sm" mb="2">
           How long sound takes out of this computer and back in: lead the interface’s output to its
-          input with a cable, or stand the microphone at the loudspeaker. Eight beeps, nine seconds.
-          Turn the level down first, and take headphones off the ears.
+          input with a cable, or stand the microphone at the loudspeaker. {ROUND_TRIP_BEEPS} beeps,
+          nine seconds. Turn the level down first, and take headphones off the ears.
         </Text>
         <Flex gap="2" wrap="wrap" align="center">
           <Button size="sm" bg="madder" color="madder.ink" disabled={isBusy} onClick={play}>
@@ -49,7 +49,7 @@ export const RoundTrip = () => {
                 Stop
               </Button>
               <Text fontSize="sm" className="figures" role="timer">
-                {at.heard} of 8 played
+                {at.heard} of {ROUND_TRIP_BEEPS} played
               </Text>
             </>
           )}

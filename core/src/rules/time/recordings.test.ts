@@ -63,6 +63,7 @@ ruleCases('time.silent-recording', {
       level: 'note',
       says: /Recorder records pictures without sound, and the voices are recorded by Computer/,
       fixes: [],
+      sum: 8.333,
     },
   },
 });

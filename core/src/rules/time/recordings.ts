@@ -4,6 +4,7 @@ import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { type Meeting, meetings, type Pair } from '../../passes/time';
 import { inOrder } from '../../rig';
+import { framesPerSecond } from '../../units';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
 import { inMs, nameOf, sourcesText } from './words';
@@ -92,6 +93,15 @@ const hears = ({ traced }: Measured, machine: DeviceNode): boolean =>
       end.port.ends?.picture !== undefined,
   );
 
+/** Frames a second of the first picture that a machine records; null where none is known. */
+const rateAt = ({ traced, picture }: Measured, machine: DeviceNode): number | null => {
+  const thread = traced.threads.find(
+    ({ signal, end }) => signal === 'picture' && end.device === machine,
+  );
+  const format = thread && picture[thread.last.index]?.format;
+  return format ? framesPerSecond(format) : null;
+};
+
 export const silentRecording = eachTimeRule<Apart>(
   'time.silent-recording',
   {
@@ -110,6 +120,21 @@ export const silentRecording = eachTimeRule<Apart>(
         `${nameOf(measured, pictures.node.id)} records pictures without sound, and the voices are recorded by ` +
         `${nameOf(measured, voices.node.id)}: no clap is in both. Lead any sound of the room to it.`,
     }),
+    sums: ({ pictures }, measured) => {
+      const fps = rateAt(measured, pictures.node);
+      return fps === null
+        ? []
+        : [
+            {
+              label: 'By eye no nearer than',
+              formula: 'frame ÷ 2',
+              inputs: [{ name: 'frame', value: 1000 / fps, unit: 'ms' }],
+              result: 500 / fps,
+              unit: 'ms',
+              source: 'handbook 4-time-storage: a frame is 1000 ÷ rate',
+            },
+          ];
+    },
   },
 );
 
