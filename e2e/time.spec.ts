@@ -28,7 +28,7 @@ test('worked D from a file: both places, one solution, measured in the place of 
   const ways = answer.getByRole('table', { name: 'Other ways than delays' });
   const way = ways.getByRole('row').filter({ hasText: 'Sound put into the picture' });
   await expect(way).toContainText('to be measured');
-  await way.getByRole('button', { name: /^Wire it so: Take the sound of Computer, USB 2/ }).click();
+  await way.getByRole('button', { name: /^Wire it so: Turn off “USB 2 is heard/ }).click();
   await expect(stream).not.toContainText('−143.77 ms');
   await saved(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -1,6 +1,6 @@
 import { stagesOf, type Stage, type Thread } from '../graph';
 import type { Measured } from '../passes/measure';
-import { nameOf } from '../passes/names';
+import { entry } from '../rig';
 import type { Fix } from './fix';
 
 /** Switches on the way of sound, as edits that close them where nobody is missed. */
@@ -9,16 +9,12 @@ import type { Fix } from './fix';
 interface Gate {
   readonly deviceId: string;
   readonly control: string;
-  /** The socket it stands behind */
-  readonly stage: Stage;
 }
 
 const gateAt = (stage: Stage): Gate | null => {
-  if (stage.via.by !== 'route' || !stage.parent) return null;
+  if (stage.via.by !== 'route') return null;
   const { when } = stage.via.route.route;
-  return when?.is === true
-    ? { deviceId: stage.at.device.id, control: when.control, stage: stage.parent }
-    : null;
+  return when?.is === true ? { deviceId: stage.at.device.id, control: when.control } : null;
 };
 
 const isSame = (one: Gate, other: Gate): boolean =>
@@ -57,10 +53,13 @@ export const gatesOn = (threads: readonly Thread[]): Gate[] => {
 export const closeGates = (measured: Measured, gates: readonly Gate[]): Fix[] =>
   gates
     .filter((gate) => missesNobody(soundsOf(measured), gate))
-    .map(({ deviceId, control, stage }) => ({
-      label: `Take the sound of ${nameOf(measured, stage.at)} out there`,
-      command: { type: 'setControl', deviceId, control, value: false },
-    }));
+    .map(({ deviceId, control }) => {
+      const { name, model } = measured.device({ id: deviceId });
+      return {
+        label: `Turn off “${entry(model.controls, control)?.label ?? control}” at ${name}`,
+        command: { type: 'setControl', deviceId, control, value: false },
+      };
+    });
 
 /** Takes one of the ways of a sound to a place out of it, where all that goes the same way comes by another. */
 export const closeOneWay = (measured: Measured, sourceId: string, placeId: string): Fix[] =>

@@ -129,8 +129,8 @@ ruleCases('time.comes-twice', {
       level: 'warn',
       says: /by two ways, 0\.4 ms apart: it is coloured, the first dip at 1\d{3} Hz/,
       fixes: [
-        'Take the sound of Computer, USB 1 out there',
-        'Take the sound of Computer, USB 2 out there',
+        'Turn off “USB 1 is heard in the programme” at Computer',
+        'Turn off “USB 2 is heard in the programme” at Computer',
       ],
     },
     'one of them nobody knows': {

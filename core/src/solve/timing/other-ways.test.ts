@@ -55,7 +55,7 @@ describe('other ways than delays', () => {
   it('sound put into the picture: the computer’s own input is left out, 99.60 ms remain for one delay', () => {
     const analysis = analyse(sure);
     const way = ofKind(otherWays(analysis), 'sound with the picture');
-    expect(way.label).toBe('Take the sound of Computer, USB 2 out there');
+    expect(way.label).toBe('Turn off “USB 2 is heard in the programme” at Computer');
     expect([way.now.asSetMs, way.after.asSetMs].map((ms) => ms?.toFixed(2))).toEqual([
       '143.77',
       '99.60',
