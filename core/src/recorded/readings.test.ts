@@ -1,21 +1,10 @@
 import { analyse, type Analysis, fixesOf, reanalyse, sumsOf } from '../analyse';
-import { RigDraft } from '../catalogue/draft';
 import { apply, type Command } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
 import { keepRoom, keepVoice, type KeptReading, readFrom, readings } from './readings';
+import { oneVoice } from './voice-for-cases';
 import { compareVoice, type MeasuredVoice, predictedVoices } from './voices';
 
-/** Worked A of sound, as far as a level goes: a quiet dynamic at 10 cm. */
-const rig = new RigDraft('Voice')
-  .person('host', 'Host')
-  .device('mic', 'mic-dynamic-stage', {
-    name: 'Microphone',
-    person: 'host',
-    settings: { distance: 0.1 },
-  })
-  .device('interface', 'interface-2', { name: 'Interface', settings: { 'gain-1': 40 } })
-  .link('mic.out', 'interface.mic-1')
-  .build();
 const FROM = { on: '2026-11-28', file: { name: 'host.wav', sha256: 'a'.repeat(64) } };
 
 const voiceOf = (analysis: Analysis) => {
@@ -23,7 +12,7 @@ const voiceOf = (analysis: Analysis) => {
   if (!voice) throw new Error('no voice');
   return voice;
 };
-const start = analyse(rig);
+const start = analyse(oneVoice);
 const predicted = voiceOf(start).levelDbfs ?? NaN;
 const heard = (byDb: number, noiseByDb = byDb): MeasuredVoice => ({
   levelDbfs: predicted + byDb,

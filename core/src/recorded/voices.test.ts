@@ -1,22 +1,10 @@
 import { analyse } from '../analyse';
-import { RigDraft } from '../catalogue/draft';
 import { apply } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
+import { oneVoice } from './voice-for-cases';
 import { compareVoice, type MeasuredVoice, predictedVoices } from './voices';
 
-/** Worked A of sound, as far as a level goes: a quiet dynamic at 10 cm. */
-const rig = new RigDraft('Voice')
-  .person('host', 'Host')
-  .device('mic', 'mic-dynamic-stage', {
-    name: 'Microphone',
-    person: 'host',
-    settings: { distance: 0.1 },
-  })
-  .device('interface', 'interface-2', { name: 'Interface', settings: { 'gain-1': 40 } })
-  .link('mic.out', 'interface.mic-1')
-  .build();
-
-const only = (of = rig) => {
+const only = (of = oneVoice) => {
   const analysis = analyse(of);
   const [voice] = predictedVoices(analysis);
   if (!voice) throw new Error('no voice');
@@ -54,7 +42,7 @@ describe('a voice that was recorded, beside what the rig makes of it', () => {
       'Host speaks at 68 dB SPL',
     ]);
     for (const { command } of fixes)
-      expect(only(apply(rig, command)).voice.levelDbfs).toBeCloseTo(level + 6, 1);
+      expect(only(apply(oneVoice, command)).voice.levelDbfs).toBeCloseTo(level + 6, 1);
   });
   it('the voice alone 8 dB down: the talker', () => {
     const { fixes, says } = compareVoice(analysis, voice, found(-8, 2));
