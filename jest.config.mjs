@@ -2,6 +2,7 @@
 export default {
   testEnvironment: 'node',
   testTimeout: 60_000,
+  testSequencer: '<rootDir>/slow-first.mjs',
   sandboxInjectedGlobals: [
     'Math',
     'Number',
