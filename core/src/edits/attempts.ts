@@ -4,6 +4,7 @@ import type { Measured } from '../passes/measure';
 import { nameOf } from '../passes/names';
 import { entry, type Kind } from '../rig';
 import { startCard } from './cards';
+import { openGates } from './gates';
 import { feedersOf, joinings, reachedBy } from './onward';
 import {
   additions,
@@ -176,6 +177,7 @@ export const attempts = (measured: Measured, line: CoverageLine): Attempt[] => {
               ),
             ]
           : []),
+        ...openGates(measured),
         ...replug(there),
         ...inward(
           measured,

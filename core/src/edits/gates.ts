@@ -1,9 +1,10 @@
-import { stagesOf, type Stage, type Thread } from '../graph';
+import { isOpen, stagesOf, type Stage, type Thread } from '../graph';
 import type { Measured } from '../passes/measure';
 import { entry } from '../rig';
 import type { Fix } from './fix';
+import type { Attempt } from './plugging';
 
-/** Switches on the way of sound, as edits that close them where nobody is missed. */
+/** Switches on the way of sound, as edits that close them where nobody is missed, and open them. */
 
 /** A switch of a device that lets sound through. */
 interface Gate {
@@ -71,3 +72,21 @@ export const closeOneWay = (measured: Measured, sourceId: string, placeId: strin
       ),
     ),
   );
+
+/** Every switch that is off and would let something through, turned on: as edits to be tried. */
+export const openGates = (measured: Measured): Attempt[] =>
+  [...measured.graph.devices.values()].flatMap(({ id, model }) => {
+    const device = measured.device({ id });
+    const controls = new Set(
+      Object.values(model.routes).flatMap((route) =>
+        route.sound && route.when?.is === true && !isOpen(device, route)
+          ? [route.when.control]
+          : [],
+      ),
+    );
+    return [...controls].map((control): Attempt => ({
+      label: `Turn on “${entry(model.controls, control)?.label ?? control}” at ${device.name}`,
+      kind: 'gate',
+      commands: [{ type: 'setControl', deviceId: id, control, value: true }],
+    }));
+  });
