@@ -160,6 +160,10 @@ const standingOfVoice = (measured: Measured, of: VoiceReading): Standing => {
   return { is: isAsMeasured ? 'used' : 'apart', since: '' };
 };
 
+/** Whether the room is taken to ring as a clap told. */
+export const countsInRoom = ({ rig: { room } }: Measured, of: RoomReading): boolean =>
+  room.rt60S !== null && Math.abs(room.rt60S - of.rt60S) <= SAME_S;
+
 const standingOfRoom = (measured: Measured, of: RoomReading): Standing => {
   const nowS = builtS(measured);
   if (of.builtS !== null && nowS !== null && Math.abs(nowS - of.builtS) > SAME_S)
@@ -169,11 +173,7 @@ const standingOfRoom = (measured: Measured, of: RoomReading): Standing => {
         `by its surfaces the room came to ${of.builtS.toFixed(2)} s when it was measured, and to ` +
         `${nowS.toFixed(2)} s now`,
     };
-  const { rt60S } = measured.rig.room;
-  return {
-    is: rt60S !== null && Math.abs(rt60S - of.rt60S) <= SAME_S ? 'used' : 'apart',
-    since: '',
-  };
+  return { is: countsInRoom(measured, of) ? 'used' : 'apart', since: '' };
 };
 
 /** The same voice at the same input, or the room. */

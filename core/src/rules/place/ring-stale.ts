@@ -1,4 +1,4 @@
-import { type KeptReading, readings } from '../../recorded/readings';
+import { countsInRoom, type KeptReading, readings } from '../../recorded/readings';
 import type { Measured } from '../../passes/measure';
 import { THE_RIG } from '../about';
 import { eachPlaceRule } from '../rule-of';
@@ -6,9 +6,9 @@ import { computeTime, seconds } from './room';
 
 /** A clap that was taken over and still counts, though the room is another since. */
 export const staleRing = (measured: Measured): KeptReading | undefined =>
-  measured.rig.room.rt60S === null
-    ? undefined
-    : readings(measured).find(({ is, reading }) => is === 'stale' && reading.of.is === 'room');
+  readings(measured).find(
+    ({ is, reading: { of } }) => is === 'stale' && of.is === 'room' && countsInRoom(measured, of),
+  );
 
 export const ringStale = eachPlaceRule<KeptReading>(
   'place.ring-stale',
