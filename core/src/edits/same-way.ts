@@ -52,19 +52,16 @@ export const sameWay = (
   const [others] = picturesTo(measured, placeId, asCameraId);
   const edge = own && firstLink(own);
   if (!own || !others || !edge) return [];
-  const passed = new Set(between(own));
   const unplugged = apply(measured.rig, disconnect(edge));
   const done = new Set<DeviceNode>();
-  return freePictureInputs(between(others).filter((device) => !passed.has(device))).flatMap(
-    (into): Fix[] => {
-      if (done.has(into.device)) return [];
-      const { lengthM } = edge.link.cable;
-      const plugged = join(unplugged, endOf(edge.from), endOf(into), { lengthM });
-      if (!plugged) return [];
-      done.add(into.device);
-      const label = `Plug ${measured.device(own.source.device).name} into ${nameOf(measured, into)}`;
-      const commands: SimpleCommand[] = [disconnect(edge), plugged];
-      return [{ label, command: { type: 'batch', label, commands } }];
-    },
-  );
+  return freePictureInputs(between(others)).flatMap((into): Fix[] => {
+    if (done.has(into.device)) return [];
+    const { lengthM } = edge.link.cable;
+    const plugged = join(unplugged, endOf(edge.from), endOf(into), { lengthM });
+    if (!plugged) return [];
+    done.add(into.device);
+    const label = `Plug ${measured.device(own.source.device).name} into ${nameOf(measured, into)}`;
+    const commands: SimpleCommand[] = [disconnect(edge), plugged];
+    return [{ label, command: { type: 'batch', label, commands } }];
+  });
 };

@@ -1,5 +1,5 @@
 import { analyse } from '../analyse';
-import type { Command, Rig } from '../rig';
+import type { Command, Offset, Rig } from '../rig';
 import { measuredOffset } from '../rules/time/measured-for-cases';
 import { done, workedTime } from '../rules/time/time-for-cases';
 import { calibrationNames, calibrations, predictionError } from './calibrations';
@@ -65,6 +65,24 @@ describe('what was measured beside what is predicted', () => {
     });
     expect(of(other)[0]?.is).toBe('stale');
     expect(predictionError(of(other))).toBeNull();
+  });
+  it('holds whatever a device on the way is called, and no longer once it is another', () => {
+    const named = done(once, { type: 'renameDevice', deviceId: 'switcher', name: 'Vision desk' });
+    expect(of(named)[0]?.is).toBe('used');
+    // What was kept before had the way in words alone, which are other words now.
+    const [, kept] = Object.entries(named.offsets)[0] ?? [];
+    if (!kept) throw new Error('nothing kept');
+    const old: Offset = { ...kept };
+    delete old.heldBy;
+    expect(of({ ...named, offsets: { first: old } })[0]?.is).toBe('stale');
+    const model = once.devices['switcher']?.model;
+    if (!model) throw new Error('no switcher');
+    const other = done(once, {
+      type: 'replaceModel',
+      deviceId: 'switcher',
+      model: { ...model, classId: 'switcher-of-ours' },
+    });
+    expect(of(other)[0]?.is).toBe('stale');
   });
   it('is gone where nothing meets any more', () => {
     const [link] = Object.entries(once.links).filter(([, { to }]) => to.deviceId === 'recorder');

@@ -52,6 +52,34 @@ describe('other ways than delays', () => {
     expect(after.findings.map(({ code }) => code)).not.toContain('time.cameras-apart');
   });
 
+  it('past the converter that makes one camera late, where another goes in without', () => {
+    const late = new RigDraft('Late', done(sure, NO_CONSOLE))
+      .device('side', 'camera-camcorder', {
+        name: 'Side camera',
+        settings: { format: '1920x1080p30000/1001' },
+      })
+      .device('scan', 'converter-scan', { name: 'Converter' })
+      .link('side.hdmi', 'scan.in')
+      .link('scan.out', 'switcher.in-2')
+      .build();
+    const analysis = analyse(done(late, known('e', 'side', null, 66.73)));
+    const way = ofKind(otherWays(analysis), 'cameras the same way');
+    expect(way.label).toBe('Plug Side camera into Switcher, Input 3');
+    expect(way.after.allSetMs).toBeLessThan(0.1);
+    expect(way.now.allSetMs).toBeGreaterThan(30);
+  });
+  it('no camera off the machine that records it alone, though it would come the same way', () => {
+    const recorded = new RigDraft('Recorded', twoCameras)
+      .do({ type: 'disconnect', linkId: 'side-hdmi-to-side-capture' })
+      .device('own', 'recorder-picture', { name: 'Own recorder' })
+      .link('side.hdmi', 'own.in')
+      .link('own.loop', 'side-capture.in')
+      .build();
+    expect(otherWays(analyse(recorded)).map(({ kind }) => kind)).not.toContain(
+      'cameras the same way',
+    );
+  });
+
   it('sound put into the picture: the computer’s own input is left out, 99.60 ms remain for one delay', () => {
     const analysis = analyse(sure);
     const way = ofKind(otherWays(analysis), 'sound with the picture');
