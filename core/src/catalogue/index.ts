@@ -5,6 +5,7 @@ import { captures } from './captures';
 import { computers, hubs } from './computers';
 import { interfaces } from './interfaces';
 import { lifts } from './lifts';
+import { lights } from './lights';
 import { microphones } from './microphones';
 import { mixers } from './mixers';
 import { networkSound } from './network-sound';
@@ -45,6 +46,7 @@ export const CATALOGUE: readonly Model[] = [
   ...computers,
   ...hubs,
   ...screens,
+  ...lights,
   ...outlets,
 ];
 
@@ -74,6 +76,7 @@ const KIND_WORDS: Readonly<Partial<Record<Kind, string>>> = {
   display: 'screen',
   phone: 'mobile',
   booster: 'gain lift',
+  light: 'lamp lighting fixture key fill hair',
 };
 
 /** Words a class is found by besides its name and what is said about it. */

@@ -30,6 +30,13 @@ const INLETS: Readonly<Record<string, readonly [typicalW: number, mostW: number]
   'display-2160': null,
   'display-2160-fast': null,
   'board-interactive': [180, 280],
+  'light-panel-large': null,
+  'light-cob-120': [130, 145],
+  'light-cob-300': [320, 350],
+  'light-spot': null,
+  'light-spot-hot': [650, 650],
+  'light-practical': [9, 9],
+  'light-house': [36, 40],
 };
 
 /** From the computer or hub they are plugged into. @unit W, typical and at most */

@@ -41,6 +41,12 @@ export const refusals = {
   notASelector: (device: string, control: string) =>
     new Refusal(`${device} has no position "${control}" that a scene could choose.`),
   noSurface: (id: string) => new Refusal(`There is no surface "${id}" in this room; add it first.`),
+  noBackdrop: (id: string) =>
+    new Refusal(`There is no background or screen "${id}" in this rig; it may have been removed.`),
+  noLook: (id: string) =>
+    new Refusal(`There is no look "${id}" in this rig; it may have been removed.`),
+  noLamp: (device: string) => new Refusal(`${device} gives no light.`),
+  noWindow: (name: string) => new Refusal(`${name} is no window.`),
   noSupport: (id: string) =>
     new Refusal(`There is nothing "${id}" that carries things; it may have been removed.`),
   noClamp: (name: string) => new Refusal(`An arm is clamped to a desk; ${name} is none.`),

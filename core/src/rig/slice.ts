@@ -19,6 +19,9 @@ export type Gone =
   | { readonly kind: 'hand'; readonly id: string }
   | { readonly kind: 'circuit'; readonly id: string }
   | { readonly kind: 'feed'; readonly id: string }
+  | { readonly kind: 'opening'; readonly id: string }
+  | { readonly kind: 'set'; readonly id: string }
+  | { readonly kind: 'backdrop'; readonly id: string }
   | { readonly kind: 'cable way'; readonly id: string };
 
 /** Tells every part of the document that something is leaving. */

@@ -5,6 +5,7 @@ import * as devices from './devices';
 import * as hands from './hands';
 import * as house from './house';
 import * as lenses from './lenses';
+import * as light from './light';
 import * as links from './links';
 import * as mains from './mains';
 import * as people from './people';
@@ -37,6 +38,7 @@ const SLICES = {
   lenses,
   devices,
   links,
+  light,
   cabling,
   power,
   timing,

@@ -18,6 +18,8 @@ interface Details {
   readonly cableWayId?: string;
   readonly circuitId?: string;
   readonly feedId?: string;
+  readonly backdropId?: string;
+  readonly lookId?: string;
   /** Whose signal it is, where a place serves several: `mic.out`, and `#2` for a second way of the same */
   readonly source?: string;
   /** Which signal, where a port has both */
@@ -50,6 +52,8 @@ export type About = Details &
     | { readonly kind: 'cable way'; readonly cableWayId: string }
     | { readonly kind: 'circuit'; readonly circuitId: string }
     | { readonly kind: 'feed'; readonly feedId: string }
+    | { readonly kind: 'backdrop'; readonly backdropId: string }
+    | { readonly kind: 'look'; readonly lookId: string }
     /** A line of the coverage, for what the brief asks for */
     | { readonly kind: 'coverage line'; readonly line: string }
   );
@@ -102,7 +106,9 @@ export const aboutKey = (about: About): string =>
     about.openingId,
     about.walkwayId,
     // Keys of findings put aside are kept in documents: what came later adds nothing to those before it.
-    ...[about.cableWayId, about.circuitId, about.feedId].filter((part) => part !== undefined),
+    ...[about.cableWayId, about.circuitId, about.feedId, about.backdropId, about.lookId].filter(
+      (part) => part !== undefined,
+    ),
   ]
     .map((part) => part ?? '')
     .join('|');

@@ -10,6 +10,7 @@ export const AREAS = {
   cables: 'Cables',
   power: 'Power',
   time: 'Time',
+  light: 'Light',
 } as const;
 
 /** `sound` */

@@ -39,6 +39,7 @@ const standsRule = ruleOf('stands');
 export const cableRule = ruleOf('cables');
 export const powerRule = ruleOf('power');
 const timeRule = ruleOf('time');
+export const lightRule = ruleOf('light');
 
 /** What is wrong with one thing, where it stands being known. */
 export interface Fault {
@@ -162,6 +163,8 @@ export const eachStandsRule = eachRuleOf(standsRule);
 export const eachCableRule = eachRuleOf(cableRule);
 /** A rule that judges each of several circuits, strips, supplies or devices on them. */
 export const eachPowerRule = eachRuleOf(powerRule);
+/** A rule of light that judges each of several things: faces, shots, lamps, windows, backdrops. */
+export const eachLightRule = eachRuleOf(lightRule);
 /** A rule of time, judged one by one. */
 export const eachTimeRule = eachRuleOf(timeRule);
 

@@ -15,6 +15,7 @@ import {
 } from '../../rig';
 import { type Format, parseFormat } from '../../units';
 import type { Measured } from '../measure';
+import { withLight } from '../light';
 import { pass } from '../pass';
 import { withPlan } from '../place';
 import {
@@ -297,6 +298,7 @@ const exposureLux = (
 /** Every shot of the rig, in the order they were planned. */
 export const framings = pass('framings', (measured): readonly Framing[] =>
   inOrder(measured.rig.shots).flatMap(
-    ([id, shot]) => framingOf(measured, id, withPlan(measured, id, shot)) ?? [],
+    ([id, shot]) =>
+      framingOf(measured, id, withLight(measured, id, withPlan(measured, id, shot))) ?? [],
   ),
 );

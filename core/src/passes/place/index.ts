@@ -6,4 +6,5 @@ export * from './shots';
 export * from './solid';
 export * from './stood';
 export * from './supports';
+export * from './vector';
 export * from './ways';

@@ -151,7 +151,10 @@ const ownLoads = (measured: Measured, id: string): { loads: Load[]; unknown: str
       loads.push({
         deviceId,
         name,
-        massKg: body.massKg + lensExtraKg(measured, device),
+        massKg:
+          body.massKg +
+          lensExtraKg(measured, device) +
+          (entry(measured.rig.lamps, deviceId)?.modifier?.massKg ?? 0),
         forwardM: on.yM,
         isHung: figures?.is === 'arm' && body.mount === 'on a thread',
       });

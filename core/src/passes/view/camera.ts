@@ -1,4 +1,4 @@
-import type { InRoom } from '../place';
+import { cross, dot, fromTo, type InRoom, rightOf, unit, type Vector } from '../place';
 
 /** A camera as a pyramid of sight, and what of a body lies in it. Lengths in metres. */
 
@@ -12,31 +12,6 @@ export interface Camera {
   readonly halfWidth: number;
   readonly halfHeight: number;
 }
-
-export type Vector = readonly [number, number, number];
-
-const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-
-const cross = (a: Vector, b: Vector): Vector => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
-
-const unit = (a: Vector): Vector => {
-  const length = Math.hypot(...a);
-  return [a[0] / length, a[1] / length, a[2] / length];
-};
-
-const fromTo = (from: InRoom, to: InRoom): Vector => [
-  to.xM - from.xM,
-  to.yM - from.yM,
-  to.zM - from.zM,
-];
-
-/** Straight down, the top of the picture is up the plan. */
-const UP_THE_PLAN: Vector = [0, 1, 0];
-const UP: Vector = [0, 0, 1];
 
 /**
  * A camera that looks at a point, its picture level.
@@ -53,8 +28,7 @@ export const cameraAt = (
   const towards = fromTo(at, target);
   if (Math.hypot(...towards) === 0) return null;
   const forward = unit(towards);
-  const isUpright = Math.hypot(forward[0], forward[1]) < 1e-6;
-  const right = unit(cross(forward, isUpright ? UP_THE_PLAN : UP));
+  const right = rightOf(forward);
   return {
     at,
     forward,

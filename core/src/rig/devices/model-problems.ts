@@ -87,6 +87,13 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (port.family === 'analogue' && port.phantomSupply)
       needsControl([...at, 'phantomSupply', 'control'], port.phantomSupply.control, 'switch');
   }
+  if (model.light) {
+    needsControl(['light', 'dimmerControl'], model.light.dimmerControl, 'amount');
+    if (model.light.colourControl !== undefined)
+      needsControl(['light', 'colourControl'], model.light.colourControl, 'amount');
+    if (model.light.leastK > model.light.mostK)
+      say(['light', 'mostK'], 'expected mostK not to be less than leastK');
+  }
   for (const [routeId, route] of Object.entries(model.routes)) {
     const at = ['routes', routeId];
     for (const [end, side] of [

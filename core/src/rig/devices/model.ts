@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '../ids';
 import { bodySchema } from './body';
 import { cameraFiguresSchema, mixesSchema, storageSchema, workSchema } from './device-figures';
+import { lightFiguresSchema } from './light-figures';
 import { modelProblems } from './model-problems';
 import { controlRef, decibels, portSchema, positive } from './ports';
 import { soundRouteSchema } from './sound-model';
@@ -40,6 +41,7 @@ export const KINDS = [
   'recording',
   'player',
   'wireless',
+  'light',
 ] as const;
 
 export const kindSchema = z.enum(KINDS);
@@ -175,6 +177,7 @@ const modelFields = z.strictObject({
   /** What it runs on; left out, what is typical of its class counts */
   supply: supplySchema.optional(),
   camera: cameraFiguresSchema.optional(),
+  light: lightFiguresSchema.optional(),
   mixes: mixesSchema.optional(),
   storage: storageSchema.optional(),
   work: workSchema.optional(),

@@ -281,6 +281,37 @@ const gearIsHad = (rig: Branch): Branch => ({ ...rig, version: 13 });
 /** Version 13 kept nothing of recordings but offsets. */
 const readingsAreKept = (rig: Branch): Branch => ({ ...rig, version: 14, readings: {} });
 
+/** What version 15 asks of light, where version 14 said nothing; frozen. */
+const LIGHT_14 = {
+  lightRules: { whiteK: 5600, reflects: null, evenness: 1.3, faceLux: null, cleanIso: 3200 },
+  sky: null,
+  lamps: {},
+  windows: {},
+  backdrops: {},
+  faces: {},
+  looks: {},
+  cues: {},
+};
+const LIGHT_SCHOOLS_14 = {
+  lightRatio: 'gentle',
+  keySide: 'short',
+  keyLights: 'one key',
+  hairLight: 'where there is one',
+  lightColour: 'daylight',
+  lightControl: 'by hand',
+  daylight: 'used',
+};
+
+/** Version 14 knew nothing of light but what was typed at a shot. */
+const lightIsKnown = (rig: Branch): Branch => ({
+  ...rig,
+  version: 15,
+  houseRules: isBranch(rig['houseRules'])
+    ? { ...LIGHT_SCHOOLS_14, ...rig['houseRules'] }
+    : rig['houseRules'],
+  ...LIGHT_14,
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -300,6 +331,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   11: timeIsKept,
   12: gearIsHad,
   13: readingsAreKept,
+  14: lightIsKnown,
 };
 
 /**

@@ -1,3 +1,4 @@
+import { LIGHT_QUESTIONS } from './questions-light';
 import { SOUND_QUESTIONS } from './questions-sound';
 import type { HouseQuestion } from './school';
 import { school } from './school';
@@ -160,6 +161,7 @@ export const HOUSE_QUESTIONS = {
       ),
     ],
   },
+  ...LIGHT_QUESTIONS,
   spareInputs: {
     question: 'Spare inputs',
     schools: [

@@ -74,8 +74,9 @@ export const commands = {
   }),
   removeSet: command({
     schema: z.strictObject({ setId: idSchema }),
-    apply: (rig, { setId }) => {
+    apply: (rig, { setId }, forget) => {
       setIn(rig, setId);
+      forget({ kind: 'set', id: setId });
       delete rig.sets[setId];
     },
     says: (rig, { setId }) => `Removed the set ${nameOf(rig, setId)}.`,

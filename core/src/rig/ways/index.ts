@@ -24,6 +24,7 @@ export const commands = {
     at: (rig) => rig.openings,
     read: (rig) => rig.openings,
     none: refusals.noOpening,
+    leaving: (id, forget) => forget({ kind: 'opening', id }),
     says: {
       add: ({ name }) => `Put ${name} into the walls.`,
       change: (name) => `Changed ${name}.`,

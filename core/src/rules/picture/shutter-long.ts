@@ -1,6 +1,12 @@
 import { figure } from '../../passes/sum';
 import { setFix, shotRule } from '../rule-of';
-import { framesOf, isSteady, longerThanFrame, nearestShutter, shutterOf } from './shutters';
+import {
+  framesOf,
+  isSteady,
+  longerThanFrame,
+  nearestShutter,
+  shutterOf,
+} from '../../passes/framing/shutters';
 
 export const shutterLong = shotRule(
   'picture.shutter-long',

@@ -15,7 +15,9 @@ export const unconnected: Rule = {
     return [...measured.graph.devices.values()]
       .filter(
         (node) =>
-          node.ports.values().every(({ links }) => links.length === 0) && !worksAlone.has(node),
+          measured.device(node).model.light === undefined &&
+          node.ports.values().every(({ links }) => links.length === 0) &&
+          !worksAlone.has(node),
       )
       .map((node) => ({
         code: CODE,

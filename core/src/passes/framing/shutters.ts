@@ -1,4 +1,4 @@
-import type { Framing } from '../../passes/framing';
+import type { Framing } from '.';
 import { numberSetting } from '../../rig';
 import { framesPerSecond } from '../../units';
 

@@ -1,0 +1,75 @@
+import { type Backdrop, entry, inOrder } from '../../rig';
+import type { Measured } from '../measure';
+import { pass, passFor } from '../pass';
+import { ahead, type InRoom, looking } from '../place';
+import { fromRoom, luxOf, sharesAt } from './at';
+import { lightSources } from './sources';
+
+/** Light on walls, green screens and boards. */
+
+/** A point of a backdrop with its light. @unit lux */
+export interface LitPoint {
+  readonly at: InRoom;
+  readonly lux: number;
+  /** What each source gives there turned up, by the source's id */
+  readonly full: ReadonlyMap<string, number>;
+}
+
+/** A backdrop with its light. Illuminances in lux. */
+export interface LitBackdrop {
+  readonly id: string;
+  readonly backdrop: Backdrop;
+  readonly points: readonly LitPoint[];
+  readonly leastLux: number;
+  readonly mostLux: number;
+  readonly meanLux: number;
+  /** Brightest over darkest; null in the dark */
+  readonly evenness: number | null;
+}
+
+/** Points across and upwards at which a backdrop is looked at. */
+export const POINTS_ACROSS = 21;
+export const POINTS_UP = 5;
+
+/** The points of a backdrop, by rows from below; its edges are among them. */
+export const pointsOf = ({ at, widthM, heightM, bottomM }: Backdrop): InRoom[] =>
+  Array.from({ length: POINTS_UP }, (_, row) =>
+    Array.from({ length: POINTS_ACROSS }, (_, column) => ({
+      ...ahead(at, (column / (POINTS_ACROSS - 1) - 0.5) * widthM, 0),
+      zM: bottomM + (row / (POINTS_UP - 1)) * heightM,
+    })),
+  ).flat();
+
+const litBackdrop = (measured: Measured, id: string): LitBackdrop | null => {
+  const backdrop = entry(measured.rig.backdrops, id);
+  if (!backdrop) return null;
+  const normal = looking(backdrop.at.facingDeg);
+  const sources = lightSources(measured);
+  const room = fromRoom(measured);
+  const points = pointsOf(backdrop).map((at): LitPoint => {
+    const shares = sharesAt(sources, at, normal);
+    return {
+      at,
+      lux: room + luxOf(shares),
+      full: new Map(shares.map(({ source, full }) => [source.id, full])),
+    };
+  });
+  const lux = points.map((point) => point.lux);
+  const [leastLux, mostLux] = [Math.min(...lux), Math.max(...lux)];
+  return {
+    id,
+    backdrop,
+    points,
+    leastLux,
+    mostLux,
+    meanLux: lux.reduce((sum, one) => sum + one, 0) / lux.length,
+    evenness: leastLux > 0 ? mostLux / leastLux : null,
+  };
+};
+
+const litById = passFor('lit backdrop', litBackdrop);
+
+/** Every backdrop, in the rig's order. */
+export const backdropsLit = pass('lit backdrops', (measured): readonly LitBackdrop[] =>
+  inOrder(measured.rig.backdrops).flatMap(([id]) => litById(measured, id) ?? []),
+);
