@@ -1,3 +1,4 @@
+import { LIGHT_RULES } from './light';
 import { CABLES_RULES } from './cables';
 import { PLACE_RULES } from './place';
 import { POWER_RULES } from './power';
@@ -164,6 +165,7 @@ export const RULES: readonly Rule[] = [
   ...CABLES_RULES,
   ...POWER_RULES,
   ...TIME_RULES,
+  ...LIGHT_RULES,
   unseen,
   unheard,
   cannotHear,

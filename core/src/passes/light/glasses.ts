@@ -88,13 +88,7 @@ export const glintOf = (
   const front = looking(facingDeg);
   if (angleBetween(fromTo(face.eyes, at), front) >= 90) return null;
   if (angleBetween(fromTo(face.eyes, camera), front) >= 90) return null;
-  const { rightDeg, upDeg } = offMiddle(
-    face.eyes,
-    facingDeg,
-    face.face.glassesTiltDeg,
-    camera,
-    at,
-  );
+  const { rightDeg, upDeg } = offMiddle(face.eyes, facingDeg, face.face.glassesTiltDeg, camera, at);
   const distanceM = Math.max(0.01, Math.hypot(...fromTo(face.eyes, at)));
   const { widthM, heightM } = part.source;
   const aside = Math.abs(rightDeg) - halfSeenDeg(widthM, distanceM) / 2 - (EDGE_DEG[0] ?? 0);
@@ -120,19 +114,21 @@ export const isGlare = (glint: Glint | null): glint is Glint =>
 const STEP_M = 0.05;
 
 /**
- * How far a source must rise until it has left the glasses, with a nod to spare.
- * @param mostM how far it can rise @returns null where that is not enough @unit m
+ * How far a source must rise until it has left the glasses.
+ * @param mostM how far it can rise @param spareDeg how far past the edge of the lens it must be
+ * @returns null where that is not enough @unit m
  */
 export const raiseToClearM = (
   face: Pick<FaceLight, 'eyes' | 'person' | 'face' | 'lux'>,
   part: OnFace,
   camera: InRoom,
   mostM: number,
+  spareDeg = 0,
 ): number | null => {
   for (let step = 1; step * STEP_M <= mostM + 1e-9; step++) {
     const by = step * STEP_M;
     const glint = glintOf(face, part, camera, { ...part.source.at, zM: part.source.at.zM + by });
-    if (glint === null || glint.outDeg > 0) return Number(by.toFixed(2));
+    if (glint === null || glint.outDeg > spareDeg) return Number(by.toFixed(2));
   }
   return null;
 };

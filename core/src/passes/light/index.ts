@@ -1,6 +1,7 @@
 export * from './at';
 export * from './backdrops';
 export * from './colour';
+export * from './day';
 export * from './faces';
 export * from './glasses';
 export * from './photometry';
