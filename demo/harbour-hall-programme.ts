@@ -9,7 +9,6 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 4,
       furthestM: 8,
       backgroundM: 3,
-      lightLux: 320,
     })
     .shot('roaming-2', {
       personId: 'opposer',
@@ -17,7 +16,6 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 4.1,
       furthestM: 8,
       backgroundM: 3,
-      lightLux: 320,
     })
     .shot('fixed-chair', {
       personId: 'chair',
@@ -25,14 +23,12 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 11,
       furthestM: 14,
       backgroundM: 1.5,
-      lightLux: 280,
     })
     .shot('fixed-wide', {
       sightId: 'benches',
       wanted: 'whole',
       distanceM: 14,
       furthestM: 15,
-      lightLux: 250,
     })
     .scene('chair', 'Chair', [
       ['fixed-chair', 'full'],

@@ -1,5 +1,6 @@
 import { allLengths, analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
 import { harbourHallGear } from './gear';
+import { light } from './harbour-hall-light';
 import { BENCH, people } from './harbour-hall-people';
 import { clapped } from './harbour-hall-claps';
 import { plan } from './harbour-hall-plan';
@@ -37,7 +38,7 @@ const cameras = (draft: RigDraft): RigDraft =>
       name: 'Wide camera',
       place: 'gallery',
       sight: 'benches',
-      settings: { 'overlays-off': true, 'focal-length': 24, iso: 400 },
+      settings: { 'overlays-off': true, 'focal-length': 24, iso: 200 },
     })
     .device('chair-converter', 'converter-hdmi-sdi', {
       name: 'Chair camera converter',
@@ -288,6 +289,7 @@ export const harbourHall = (): Rig => {
     programme,
     plan,
     waysAndMains,
+    light,
     harbourHallGear,
   ])
     part(draft);

@@ -1,12 +1,13 @@
 import { finish, rectangle, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { nightTideGear } from './gear';
+import { light } from './night-tide-light';
 import { plan } from './night-tide-plan';
 
 /**
  * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
  * interface is a modest one.
  */
-export const nightTide = (): Rig => nightTideGear(plan(wiring())).build();
+export const nightTide = (): Rig => nightTideGear(light(plan(wiring()))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Night Tide')
@@ -121,7 +122,6 @@ const wiring = (): RigDraft =>
       distanceM: 1.5,
       furthestM: 1.8,
       backgroundM: 1,
-      lightLux: 180,
       seatSpacingM: 0.8,
     })
     .do({ type: 'setOwnership', deviceId: 'phone', ownership: 'owned', price: null })

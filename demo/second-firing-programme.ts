@@ -9,7 +9,6 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 1.7,
       furthestM: 2,
       backgroundM: 1.6,
-      lightLux: 220,
       eyeLine: { offsetM: 0.12, distanceM: 1.7, side: 'below' },
     })
     .shot('cohost-camera', {
@@ -18,7 +17,6 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 2.4,
       furthestM: 2.6,
       backgroundM: 1.2,
-      lightLux: 200,
     })
     .shot('potter-camera', {
       personId: 'potter',
@@ -26,14 +24,12 @@ export const programme = (draft: RigDraft): RigDraft =>
       distanceM: 2.2,
       furthestM: 2.3,
       backgroundM: 2,
-      lightLux: 150,
     })
     .shot('overhead', {
       sightId: 'wheel-from-above',
       wanted: 'close',
       distanceM: 1.9,
       furthestM: 2.1,
-      lightLux: 300,
     })
     .shot('kiln-camera', { sightId: 'kiln', wanted: 'close', distanceM: 2.5, furthestM: 3 })
     .scene(

@@ -1,6 +1,7 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { BOAT_SHED } from './boat-shed';
 import { secondFiringGear } from './gear';
+import { exposures, light } from './second-firing-light';
 import { firingSet, plan } from './second-firing-plan';
 import { programme } from './second-firing-programme';
 import { waysAndMains } from './second-firing-ways';
@@ -10,7 +11,7 @@ import { waysAndMains } from './second-firing-ways';
  * and a historian far away.
  */
 export const secondFiring = (): Rig =>
-  secondFiringGear(firingSet(waysAndMains(plan(programme(wiring()))))).build();
+  secondFiringGear(firingSet(exposures(light(waysAndMains(plan(programme(wiring()))))))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')

@@ -147,6 +147,7 @@ const TYPICAL: Readonly<Record<string, Body>> = {
   'light-strip': body(2, 0.02, 0.02, 0.2, 24, null, 'S'),
   'light-ring': body(0.48, 0.06, 0.48, 1.8, 55, null, 'T'),
   'light-spot': body(0.18, 0.32, 0.26, 3.2, 90, 27, 'T'),
+  'light-spot-far': body(0.3, 0.6, 0.35, 9, 300, 38, 'T'),
   'light-spot-hot': body(0.24, 0.36, 0.3, 3.6, 650, null, 'T'),
   'light-practical': body(0.25, 0.25, 0.45, 1.2, 9, null, 'S'),
   'light-flood': body(0.32, 0.12, 0.18, 1.6, 45, null, 'T'),

@@ -94,12 +94,15 @@ describe.each(named)('%s', (_id, model) => {
     expect(model.about.length).toBeGreaterThan(10);
     expect(STEPS).toContain(model.step);
   });
-  it('has at least one port that something else of the catalogue fits', () => {
-    const fits = Object.values(model.ports).some((port) =>
-      CATALOGUE.some(
-        (other) => other !== model && Object.values(other.ports).some((far) => mate(port, far).can),
-      ),
-    );
+  it('has at least one port that something else of the catalogue fits, or gives light', () => {
+    const fits =
+      model.light !== undefined ||
+      Object.values(model.ports).some((port) =>
+        CATALOGUE.some(
+          (other) =>
+            other !== model && Object.values(other.ports).some((far) => mate(port, far).can),
+        ),
+      );
     expect(fits).toBe(true);
   });
   it('spreads only figures it has, and each typical figure lies inside its spread', () => {

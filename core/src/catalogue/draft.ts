@@ -4,6 +4,8 @@ import type { SimpleCommand } from '../rig/commands';
 import type { ControlValue } from '../rig/devices/model';
 import type { Lens } from '../rig/lenses/schema';
 import { USUAL_LENSES } from '../rig/lenses/usual';
+import type { Lamp, LampAim } from '../rig/light/schema';
+import { usualModifier } from '../rig/light/usual';
 import { mate, portAt } from '../rig/links/mating';
 import type { End } from '../rig/links/schema';
 import { type Person, USUAL_PERSON } from '../rig/people/schema';
@@ -127,6 +129,20 @@ export class RigDraft {
     if (!of) throw new RangeError(`there is no usual lens "${usual}"`);
     this.do({ type: 'addLens', lensId, lens: { ...of, ...more } });
     return onto === null ? this : this.do({ type: 'mountLens', deviceId: onto, lensId });
+  }
+
+  /** Points a lamp, and says what it wears. @param modifier a usual one by its name */
+  lamp(
+    deviceId: string,
+    aim: LampAim,
+    modifier: string | null = null,
+    answers: Lamp['answers'] = null,
+  ): this {
+    return this.do({
+      type: 'hangLamp',
+      deviceId,
+      lamp: { aim, modifier: modifier === null ? null : usualModifier(modifier), answers },
+    });
   }
 
   /** A setting worth repeating, of a device, or of the room. */

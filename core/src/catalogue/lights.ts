@@ -188,6 +188,16 @@ export const lights: readonly Model[] = [
     kelvin: [2800, 6500],
     more: { control: ['knob', 'address'] },
   }),
+  fixture('light-spot-far', {
+    name: 'Spot for a hall, 300 W',
+    about: 'A hard, narrow beam over ten metres and more, from a bar over the audience.',
+    is: 'spot',
+    lux: 45_000,
+    beam: 20,
+    size: [0.15, 0.15],
+    kelvin: [2800, 6500],
+    more: { control: ['address'], takesModifiers: false },
+  }),
   fixture('light-spot-hot', {
     name: 'Spot, tungsten, 650 W',
     about: 'A filament behind a glass lens: as steady as light gets, and as hot.',

@@ -48,6 +48,7 @@ export const TYPICAL_PRICES: Readonly<Record<string, number>> = {
   'light-strip': 45,
   'light-ring': 90,
   'light-spot': 480,
+  'light-spot-far': 1600,
   'light-spot-hot': 210,
   'light-practical': 40,
   'light-flood': 110,

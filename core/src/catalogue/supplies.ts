@@ -34,6 +34,7 @@ const INLETS: Readonly<Record<string, readonly [typicalW: number, mostW: number]
   'light-cob-120': [130, 145],
   'light-cob-300': [320, 350],
   'light-spot': null,
+  'light-spot-far': [300, 330],
   'light-spot-hot': [650, 650],
   'light-practical': [9, 9],
   'light-house': [36, 40],

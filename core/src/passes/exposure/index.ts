@@ -89,7 +89,8 @@ const meets = (
   towards: Vector,
 ): { readonly lit: LitBackdrop; readonly at: InRoom; readonly farM: number } | null => {
   const hits = backdrops.flatMap((lit) => {
-    const { at, widthM, heightM, bottomM } = lit.backdrop;
+    const { is, at, widthM, heightM, bottomM } = lit.backdrop;
+    if (is === 'area') return [];
     const normal = looking(at.facingDeg);
     const middle: InRoom = { xM: at.xM, yM: at.yM, zM: bottomM + heightM / 2 };
     const pace = dot(towards, normal);
@@ -140,9 +141,12 @@ const behindOf = (measured: Measured, { camera, onPlan, framing }: View): Behind
 const toneOf = (what: Tone['what'], name: string, sentBack: number, neededLux: number): Tone[] =>
   sentBack > 0 ? [{ what, name, stops: Math.log2(sentBack / (GREY * neededLux)) }] : [];
 
+/** Fixtures that are meant to be seen. */
+const MEANT: ReadonlySet<string> = new Set(['practical', 'strip']);
+
 const lampsIn = (measured: Measured, view: View): InPictureLamp[] =>
   lightSources(measured).flatMap((source) => {
-    if (source.of !== 'lamp' || source.figures?.is === 'practical') return [];
+    if (source.of !== 'lamp' || MEANT.has(source.figures?.is ?? '')) return [];
     const point = pointInPicture(view.camera, source.at);
     const halfAcross = source.widthM / 2 / view.camera.halfWidth;
     const halfUp = source.heightM / 2 / view.camera.halfHeight;
@@ -202,7 +206,7 @@ const exposedOf = (measured: Measured, framing: Framing): Exposed => {
       ? [framing.shot.personId]
       : [];
   const shown = faces(measured).filter(({ personId }) => ids.includes(personId));
-  const behind = view && isLit(measured) ? behindOf(measured, view) : null;
+  const behind = view?.onPlan.isOfPeople && isLit(measured) ? behindOf(measured, view) : null;
   const [first] = shown;
   const faceSends = shown.reduce((sum, { lux, face }) => sum + lux * face.skinReflects, 0);
   const separation =

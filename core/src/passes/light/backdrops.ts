@@ -1,7 +1,7 @@
 import { type Backdrop, entry, inOrder } from '../../rig';
 import type { Measured } from '../measure';
 import { pass, passFor } from '../pass';
-import { ahead, type InRoom, looking } from '../place';
+import { ahead, type InRoom, looking, UP, type Vector } from '../place';
 import { fromRoom, luxOf, sharesAt } from './at';
 import { lightSources } from './sources';
 
@@ -31,19 +31,26 @@ export interface LitBackdrop {
 export const POINTS_ACROSS = 21;
 export const POINTS_UP = 5;
 
-/** The points of a backdrop, by rows from below; its edges are among them. */
-export const pointsOf = ({ at, widthM, heightM, bottomM }: Backdrop): InRoom[] =>
+/** Which way the face of a backdrop looks: an area looks up. */
+export const normalOf = ({ is, at }: Pick<Backdrop, 'is' | 'at'>): Vector =>
+  is === 'area' ? UP : looking(at.facingDeg);
+
+/** The points of a backdrop, by rows from below or from behind; its edges are among them. */
+export const pointsOf = ({ is, at, widthM, heightM, bottomM }: Backdrop): InRoom[] =>
   Array.from({ length: POINTS_UP }, (_, row) =>
-    Array.from({ length: POINTS_ACROSS }, (_, column) => ({
-      ...ahead(at, (column / (POINTS_ACROSS - 1) - 0.5) * widthM, 0),
-      zM: bottomM + (row / (POINTS_UP - 1)) * heightM,
-    })),
+    Array.from({ length: POINTS_ACROSS }, (_, column) => {
+      const aside = (column / (POINTS_ACROSS - 1) - 0.5) * widthM;
+      const share = row / (POINTS_UP - 1);
+      return is === 'area'
+        ? { ...ahead(at, aside, (share - 0.5) * heightM), zM: bottomM }
+        : { ...ahead(at, aside, 0), zM: bottomM + share * heightM };
+    }),
   ).flat();
 
 const litBackdrop = (measured: Measured, id: string): LitBackdrop | null => {
   const backdrop = entry(measured.rig.backdrops, id);
   if (!backdrop) return null;
-  const normal = looking(backdrop.at.facingDeg);
+  const normal = normalOf(backdrop);
   const sources = lightSources(measured);
   const room = fromRoom(measured);
   const points = pointsOf(backdrop).map((at): LitPoint => {

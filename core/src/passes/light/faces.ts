@@ -86,7 +86,8 @@ const NOSE_M = 0.025;
 /** What shines from so far aside of straight ahead lights both sides alike. @unit degrees */
 const FRONT_DEG = 15;
 
-const onFace = (
+/** What a source does on a face. @param facingDeg where the face looks on the plan */
+export const onFace = (
   source: LightSource,
   eyes: InRoom,
   facingDeg: number,

@@ -9,3 +9,4 @@ export * from './shots';
 export * from './sources';
 export * from './spots';
 export * from './sun';
+export * from './supposed';

@@ -96,7 +96,7 @@ export const targetOf = (rig: Rig, aim: Lamp['aim']): InRoom | null => {
         ? {
             xM: backdrop.at.xM,
             yM: backdrop.at.yM,
-            zM: backdrop.bottomM + backdrop.heightM / 2,
+            zM: backdrop.bottomM + (backdrop.is === 'area' ? 0 : backdrop.heightM / 2),
           }
         : null;
     }
@@ -183,7 +183,8 @@ export const windowOf = (
   const sunOnGlass = sun ? sun.sunLux * Math.max(0, intoDeg) : 0;
   const scattered = sun ? uprightSkyLux(sun) + (light.isSheer ? sunOnGlass : 0) : 0;
   const luxAt1m = light.luxAt1m ?? (open * scattered * areaM2) / Math.PI;
-  const shinesIn = sun !== null && sunOnGlass > 0 && !light.isSheer && light.luxAt1m === null;
+  const shinesIn =
+    open > 0 && sun !== null && sunOnGlass > 0 && !light.isSheer && light.luxAt1m === null;
   if (luxAt1m === 0 && !shinesIn) return null;
   return {
     id,

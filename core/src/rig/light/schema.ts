@@ -109,17 +109,20 @@ export const skySchema = z.strictObject({
 });
 export type Sky = z.infer<typeof skySchema>;
 
-export const BACKDROPS = ['wall', 'green screen', 'board', 'screen'] as const;
+/** An area lies level: benches, a floor. Everything else stands. */
+export const BACKDROPS = ['wall', 'green screen', 'board', 'screen', 'area'] as const;
 export const HUES = ['neutral', 'skin', 'red', 'yellow', 'green', 'blue'] as const;
 
-/** An upright thing that light falls on and cameras see: a wall, a green screen, a board. */
+/** Something that light falls on and cameras see: a wall, a green screen, a board, rows of benches. */
 export const backdropSchema = z.strictObject({
   name: nameSchema,
   is: z.enum(BACKDROPS),
   /** Its middle on the plan, and which way its front looks */
   at: spotSchema,
   widthM: sizeM,
+  /** Of an area, how deep it is */
   heightM: sizeM,
+  /** Its lower edge; of an area, the level it lies at */
   bottomM: z.number().min(0).max(50),
   /** Share of the light it sends back */
   reflects: share,

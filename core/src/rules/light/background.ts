@@ -165,8 +165,14 @@ const toneSum = (tone: Tone | undefined): Sum[] =>
       ]
     : [];
 
-const brightest = ({ tones }: Exposed, ...what: readonly Tone['what'][]): Tone | undefined =>
-  tones.find((tone) => what.includes(tone.what) && tone.stops > CLIPS);
+/** The brightest that would still clip once the shot itself is exposed rightly: too much light is told apart. */
+const brightest = (
+  { tones, stopsOver }: Exposed,
+  ...what: readonly Tone['what'][]
+): Tone | undefined =>
+  tones.find(
+    (tone) => what.includes(tone.what) && tone.stops - Math.max(0, stopsOver ?? 0) > CLIPS,
+  );
 
 export const clipped = eachLightRule<Exposed>(
   'light.clipped',

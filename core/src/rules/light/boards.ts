@@ -43,6 +43,12 @@ export const boardLit = eachLightRule<LitBackdrop>(
         .sort((a, b) => b.given - a.given)[0];
       const allowed = lit.backdrop.mostLux;
       if (!most || most.given === 0 || allowed === null) return [];
+      const given = (id: string, share: number): number => (worst.full.get(id) ?? 0) * share;
+      const lamps = lightSources(measured).filter(
+        ({ id, of, share }) => of === 'lamp' && given(id, share) > 0.02 * worst.lux,
+      );
+      const fromLamps = lamps.reduce((total, { id, share }) => total + given(id, share), 0);
+      const factor = (allowed - (worst.lux - fromLamps)) / fromLamps;
       const share = (most.source.share * (most.given - (worst.lux - allowed))) / most.given;
       return [
         ...(most.source.figures?.takesModifiers && !most.source.lamp?.modifier
@@ -60,7 +66,57 @@ export const boardLit = eachLightRule<LitBackdrop>(
               ),
             ]
           : []),
+        ...(factor >= 0.5 && lamps.length > 1
+          ? [
+              batchFix(
+                `Turn ${lamps.map(({ name }) => name).join(' and ')} down to ${figure(100 * factor, 0)} % of what they are`,
+                lamps.flatMap((lamp) =>
+                  dimTo(measured, lamp.id, Math.floor(1000 * lamp.share * factor) / 10),
+                ),
+              ),
+            ]
+          : []),
       ];
     },
+  },
+);
+
+/** People see an area as evenly lit up to so much. Typical of a front wash. */
+const AREA_EVENNESS = 2;
+
+export const areaUneven = eachLightRule<LitBackdrop>(
+  'light.area-uneven',
+  {
+    looksFor: 'Benches or a floor that are lit much more in one place than in another.',
+    why: 'A camera that pans along them goes from white to black.',
+    remedy: 'Turn down what lights the brightest place, or point a lamp at the darkest.',
+    source: `${SOURCE}: max ÷ min over a grid; 2 : 1 is typical of a wash`,
+  },
+  {
+    all: (measured) =>
+      isLit(measured)
+        ? backdropsLit(measured).filter(({ backdrop }) => backdrop.is === 'area')
+        : [],
+    about: ofBackdrop,
+    judge: ({ backdrop, leastLux, mostLux, evenness }) =>
+      evenness === null || evenness <= AREA_EVENNESS
+        ? null
+        : {
+            level: 'note',
+            title: `${backdrop.name}: ${figure(evenness)} : 1`,
+            says:
+              `From ${lux(leastLux)} to ${lux(mostLux)} fall on ${backdrop.name}, ${figure(evenness)} : 1; a ` +
+              `wash keeps within ${AREA_EVENNESS} : 1. Turn down what lights the brightest place, or point a ` +
+              'lamp at the darkest.',
+          },
+    sums: ({ leastLux, mostLux, evenness }) => [
+      sum(
+        'Evenness',
+        'brightest ÷ darkest of its points',
+        [input('brightest', mostLux, 'lux'), input('darkest', leastLux, 'lux')],
+        evenness,
+        ': 1',
+      ),
+    ],
   },
 );

@@ -1,6 +1,7 @@
 import { cureForAll } from '../../edits/exposure';
+import { moveInto, placesAround } from '../../edits/place-lamp';
 import { type Exposed, exposures } from '../../passes/exposure';
-import { subjectLux } from '../../passes/light';
+import { lampSources, subjectLux } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
@@ -216,6 +217,22 @@ export const facesDiffer = eachLightRule<Exposed>(
           'stops',
         ),
       ];
+    },
+    moves: true,
+    fixes: ({ faces }, measured) => {
+      const darkest = Math.min(...faces.map((face) => face.lux));
+      const lamps = lampSources(measured).filter(({ id, share }) =>
+        faces.some(({ parts, lux: all }) =>
+          parts.some((part) => share > 0 && part.source.id === id && part.lux > 0.3 * all),
+        ),
+      );
+      return lamps.flatMap((source) =>
+        moveInto(measured, placesAround(measured, source, faces), (place) => {
+          const lit = place.faces.map((face) => face.lux);
+          const by = Math.log2(Math.max(...lit) / Math.min(...lit));
+          return by <= DIFFERS_STOPS && Math.min(...lit) >= darkest ? Math.min(...lit) : null;
+        }),
+      );
     },
   },
 );

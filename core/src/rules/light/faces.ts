@@ -1,10 +1,14 @@
 import { dimTo, hangLamp } from '../../edits/light';
-import type { FaceLight, OnFace } from '../../passes/light';
+import { moveInto, placesAround } from '../../edits/place-lamp';
+import { type FaceLight, type OnFace, seenFaces } from '../../passes/light';
 import { figure } from '../../passes/sum';
 import type { HouseRules } from '../../rig';
 import { batchFix, eachLightRule } from '../rule-of';
 import { dimmedBy, litFaces, NO_SIDE_DEG, UNLIT_LUX } from './lit';
 import { input, lux, ofPerson, partSums, SOURCE, stops, sum } from './words';
+
+/** Lamps from farther away are not carried over for one face. @unit m */
+const NEAR_M = 6;
 
 export const faceUnlit = eachLightRule<FaceLight>(
   'light.face-unlit',
@@ -28,9 +32,18 @@ export const faceUnlit = eachLightRule<FaceLight>(
               `under ${UNLIT_LUX} no camera is clean. Point a lamp at them.`,
           },
     sums: (face) => partSums(face),
-    fixes: (face, measured) =>
-      face.parts
-        .filter(({ source, distanceM }) => source.lamp !== null && distanceM < 6)
+    fixes: (face, measured) => [
+      ...face.parts
+        .filter(({ source, distanceM }) => source.lamp !== null && distanceM < NEAR_M)
+        .flatMap(({ source }) =>
+          moveInto(measured, placesAround(measured, source, seenFaces(measured)), ({ faces }) =>
+            faces.every(({ lux: now }) => now >= UNLIT_LUX)
+              ? Math.min(...faces.map((one) => one.lux))
+              : null,
+          ),
+        ),
+      ...face.parts
+        .filter(({ source, distanceM }) => source.lamp !== null && distanceM < NEAR_M)
         .sort((a, b) => a.distanceM - b.distanceM)
         .slice(0, 2)
         .map((part) =>
@@ -39,6 +52,7 @@ export const faceUnlit = eachLightRule<FaceLight>(
             ...dimTo(measured, part.source.id, 100),
           ]),
         ),
+    ],
   },
 );
 

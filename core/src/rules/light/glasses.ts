@@ -37,8 +37,12 @@ const about = ({ exposed, face, part }: InGlasses): About => ({
 
 /** Where on the lens, in words. */
 const placeOf = ({ rightMm, upMm }: Glint): string => {
+  const [aside, above] = [Math.abs(rightMm), Math.abs(upMm)];
+  const [halfWide, halfTall] = LENS_HALF_MM;
+  if (aside > halfWide || above > halfTall)
+    return `at the ${above > halfTall ? (upMm < 0 ? 'lower' : 'upper') : rightMm < 0 ? 'left' : 'right'} edge`;
   const side =
-    Math.abs(rightMm) < 3
+    aside < 3
       ? ''
       : ` and ${figure(Math.abs(rightMm), 0)} mm to their ${rightMm < 0 ? 'left' : 'right'}`;
   return `${figure(Math.abs(upMm), 0)} mm ${upMm < 0 ? 'below' : 'above'} the middle${side}`;

@@ -1,6 +1,6 @@
 import type { Rule } from '../rule';
 import { backgroundBright, clipped, melts, skinWall, windowBehind } from './background';
-import { boardLit } from './boards';
+import { areaUneven, boardLit } from './boards';
 import { dimmerLow, hot, pwm } from './burning';
 import { camerasApart, facesDiffer, shuttersDiffer, typedDiffers } from './cameras';
 import { houseColour, mixed, whiteBalance } from './colour';
@@ -49,6 +49,7 @@ export const LIGHT_RULES: readonly Rule[] = [
   screenLevel,
   stray,
   boardLit,
+  areaUneven,
   shutOut,
   drift,
   skyUnsaid,

@@ -8,6 +8,9 @@ import { batchFix, eachLightRule } from '../rule-of';
 import { litFaces, NO_SIDE_DEG, UNLIT_LUX } from './lit';
 import { input, ofPerson, shotOfFace, SOURCE, sum } from './words';
 
+/** From here on a lens sees a profile. @unit degrees */
+const PROFILE_DEG = 60;
+
 export const keySide = eachLightRule<FaceLight>(
   'light.key-side',
   {
@@ -24,6 +27,8 @@ export const keySide = eachLightRule<FaceLight>(
       const wanted = measured.rig.houseRules.keySide;
       const shot = shotOfFace(measured, face);
       const lens = shot ? lensAsideDeg(shot, face) : null;
+      // In a picture of several, and from the side, there is no lens side.
+      if (shot?.faces.length !== 1 || Math.abs(lens ?? 0) > PROFILE_DEG) return null;
       if (wanted === 'either' || lens === null || !face.key || face.key.source.of !== 'lamp')
         return null;
       const { asideDeg } = face.key;
@@ -190,6 +195,8 @@ export const fromBelow = eachLightRule<FaceLight>(
 
 /** A source that looks smaller than this is hard. @unit degrees */
 const HARD_DEG = 8;
+/** From farther away nothing that can be carried is soft. @unit m */
+const FAR_M = 5;
 
 export const hardKey = eachLightRule<FaceLight>(
   'light.hard-key',
@@ -206,6 +213,7 @@ export const hardKey = eachLightRule<FaceLight>(
       !face.key ||
       face.key.source.of !== 'lamp' ||
       face.lux < UNLIT_LUX ||
+      face.key.distanceM > FAR_M ||
       face.key.seenDeg >= HARD_DEG
         ? null
         : {

@@ -25,7 +25,8 @@ const isGear = (measured: Measured, { solid: { of, id }, depthM }: Shown, atM: n
     const device = entry(devices, id);
     const carrier = device?.on ? entry(supports, device.on.supportId)?.figures.is : undefined;
     // What stands on the table of the set belongs to the set.
-    if (!device || MAY_SHOW.includes(device.model.kind)) return false;
+    // Lamps have a rule of their own: what gives light is larger than the fixture.
+    if (!device || device.model.light || MAY_SHOW.includes(device.model.kind)) return false;
     return carrier !== 'desk' || (NEVER_SHOWS.includes(device.model.kind) && depthM < atM);
   }
   const support = entry(supports, id);
