@@ -1,12 +1,16 @@
 import type { Measured } from '../passes/measure';
 import { middleM, stoodAt, stepped } from '../passes/place';
 import {
+  type Device,
   entry,
   type Lamp,
+  type Point,
   type SimpleCommand,
+  type Spot,
+  type Standing,
+  type SupportOf,
   USUAL_WINDOW,
   type WindowLight,
-  type Device,
 } from '../rig';
 import { moveDevice } from './move';
 
@@ -94,6 +98,28 @@ export const raiseLamp = (measured: Measured, deviceId: string, byM: number): Si
     : [];
 };
 
+/** A lamp shifted along the bar it hangs on. @returns none where the bar ends before */
+const shiftedOn = (
+  deviceId: string,
+  on: Standing,
+  { facingDeg }: Spot,
+  { widthM, depthM }: SupportOf<'overhead'>,
+  by: Point,
+): SimpleCommand[] => {
+  const turn = (facingDeg * Math.PI) / 180;
+  const xM = on.xM + by.xM * Math.cos(turn) - by.yM * Math.sin(turn);
+  const yM = on.yM + by.xM * Math.sin(turn) + by.yM * Math.cos(turn);
+  return Math.abs(xM) <= widthM / 2 && Math.abs(yM) <= depthM / 2
+    ? [
+        {
+          type: 'standDevice',
+          deviceId,
+          on: { ...on, xM: toCentimetre(xM), yM: toCentimetre(yM) },
+        },
+      ]
+    : [];
+};
+
 /** Moves a lamp along the plan, with what carries it. @param directionDeg 0 up the plan, clockwise */
 export const moveLamp = (
   { rig }: Pick<Measured, 'rig'>,
@@ -102,9 +128,12 @@ export const moveLamp = (
   byM: number,
 ): SimpleCommand[] => {
   const device = entry(rig.devices, deviceId);
-  return device
-    ? moveDevice({ rig }, deviceId, device, stepped({ xM: 0, yM: 0 }, directionDeg, byM))
-    : [];
+  if (!device) return [];
+  const by = stepped({ xM: 0, yM: 0 }, directionDeg, byM);
+  const support = device.on ? entry(rig.supports, device.on.supportId) : undefined;
+  if (device.on && support?.at && support.figures.is === 'overhead')
+    return shiftedOn(deviceId, device.on, support.at, support.figures, by);
+  return moveDevice({ rig }, deviceId, device, by);
 };
 
 /** How a window lets light in, as it is. */

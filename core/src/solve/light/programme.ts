@@ -1,0 +1,390 @@
+import { type Constraint, solve } from 'yalps';
+import { isFill, type OnFace } from '../../passes/light';
+import {
+  type LightTask,
+  SCREEN_STOPS,
+  UNDER_FACE_STOPS,
+  type WantedFace,
+  WITHIN_STOPS,
+} from './wish';
+
+/**
+ * Dimmers as a linear programme: illuminance is linear in them, so what is wanted of faces, hair, walls
+ * and screens is a set of inequalities. Which lamp is whose key is not linear; it is tried through.
+ */
+
+/** What a limit is about. */
+export type LimitOf = 'exposure' | 'ratio' | 'hair' | 'background' | 'screen' | 'board';
+
+/** Dimmers that meet everything, or what stands against it. */
+export interface Levels {
+  /** By lamp, 0 to 1 */
+  readonly shares: Readonly<Record<string, number>>;
+  /** What the aim comes to: W, lamps, or lux in eyes */
+  readonly cost: number;
+}
+
+/** A sum over the lamps' dimmers, and what does not hang on them. */
+interface Linear {
+  readonly of: Readonly<Record<string, number>>;
+  readonly fixed: number;
+}
+
+export interface Limit {
+  readonly about: LimitOf;
+  /** Whom or what it is about, by name */
+  readonly subject: string;
+  readonly over: Linear;
+  /** Least and most of it; the other side of each is open where it is left out. @unit lux */
+  readonly min?: number;
+  readonly max?: number;
+}
+
+/** Limits are kept with so much to spare, so that dimmers may be set in tenths of a percent. */
+const SPARE = 0.004;
+
+const plus = (a: Linear, b: Linear, times = 1): Linear => {
+  const of: Record<string, number> = { ...a.of };
+  for (const [id, value] of Object.entries(b.of)) of[id] = (of[id] ?? 0) + times * value;
+  return { of, fixed: a.fixed + times * b.fixed };
+};
+const NOTHING: Linear = { of: {}, fixed: 0 };
+
+/** Of some parts of a face's light, what is turned and what is not. */
+const fromParts = (
+  parts: readonly OnFace[],
+  turned: ReadonlySet<string>,
+  full: (part: OnFace) => number,
+): Linear =>
+  parts.reduce<Linear>((sum, part) => {
+    const { id, share } = part.source;
+    return turned.has(id)
+      ? plus(sum, { of: { [id]: full(part) }, fixed: 0 })
+      : plus(sum, { of: {}, fixed: share * full(part) });
+  }, NOTHING);
+
+const roomOf = ({ lamps, fixedRoom }: LightTask): Linear => ({
+  of: Object.fromEntries(lamps.map(({ id, room }) => [id, room])),
+  fixed: fixedRoom,
+});
+
+/** The limits of one face, when one source is its key. */
+const faceLimits = (
+  task: LightTask,
+  { face, lux, ratio, hair, behind }: WantedFace,
+  key: OnFace,
+): Limit[] => {
+  const turned = new Set(task.lamps.map(({ id }) => id));
+  const room = roomOf(task);
+  const onFace = plus(
+    room,
+    fromParts(face.parts, turned, (part) => part.full.lux),
+  );
+  const keyLight = fromParts([key], turned, (part) => part.full.lux);
+  const others = face.parts.filter((part) => part !== key && part.full.lux > 0);
+  const fill = plus(
+    room,
+    fromParts(
+      others.filter((part) => isFill(key, part)),
+      turned,
+      (part) => part.full.lux,
+    ),
+  );
+  const onHair = fromParts(
+    face.parts.filter((part) => part.source.of === 'lamp' && part.full.hairLux > part.full.lux),
+    turned,
+    (part) => part.full.hairLux,
+  );
+  const [hairLeast, hairMost] = hair;
+  const limits: Omit<Limit, 'subject'>[] = [
+    {
+      about: 'exposure',
+      over: onFace,
+      min: lux * 2 ** -WITHIN_STOPS,
+      max: lux * 2 ** WITHIN_STOPS,
+    },
+    ...(ratio
+      ? [
+          { about: 'ratio' as const, over: plus(onFace, fill, -ratio[0]), min: 0 },
+          { about: 'ratio' as const, over: plus(onFace, fill, -ratio[1]), max: 0 },
+          // The key is what gives most.
+          ...others.map((part) => ({
+            about: 'ratio' as const,
+            over: plus(
+              keyLight,
+              fromParts([part], turned, (one) => one.full.lux),
+              -1,
+            ),
+            min: 0,
+          })),
+        ]
+      : []),
+    { about: 'hair', over: plus(onHair, keyLight, -(2 ** hairMost)), max: 0 },
+    ...(hairLeast === null
+      ? []
+      : [{ about: 'hair' as const, over: plus(onHair, keyLight, -(2 ** hairLeast)), min: 0 }]),
+    ...(behind
+      ? [
+          {
+            about: 'background' as const,
+            over: plus(onFace, meanOf(task, behind.lit), -behind.reflects * 2 ** UNDER_FACE_STOPS),
+            min: 0,
+          },
+        ]
+      : []),
+  ];
+  return limits.map((limit) => ({ subject: face.name, ...limit }));
+};
+
+type LitPoints = LightTask['screens'][number];
+
+const pointOf = (task: LightTask, { full, lux }: LitPoints['points'][number]): Linear => {
+  const of: Record<string, number> = {};
+  let turnedLux = 0;
+  for (const { id, room, share } of task.lamps) {
+    of[id] = (full.get(id) ?? 0) + room;
+    turnedLux += share * (of[id] ?? 0);
+  }
+  return { of, fixed: lux - turnedLux };
+};
+
+const meanOf = (task: LightTask, { points }: LitPoints): Linear =>
+  points.reduce<Linear>(
+    (sum, point) => plus(sum, pointOf(task, point), 1 / points.length),
+    NOTHING,
+  );
+
+/** The darkest point of a screen, as a figure of its own. */
+const darkestOf = (id: string): string => `darkest of ${id}`;
+
+const screenLimits = (task: LightTask): Limit[] =>
+  task.screens.flatMap((lit) => {
+    const darkest: Linear = { of: { [darkestOf(lit.id)]: 1 }, fixed: 0 };
+    const mean = meanOf(task, lit);
+    const lux =
+      task.faces.reduce((sum, face) => sum + face.lux, 0) / Math.max(1, task.faces.length);
+    return [
+      ...lit.points.flatMap((point) => {
+        const here = pointOf(task, point);
+        const { name: subject } = lit.backdrop;
+        return [
+          { about: 'screen' as const, subject, over: plus(here, darkest, -1), min: 0 },
+          {
+            about: 'screen' as const,
+            subject,
+            over: plus(here, darkest, -task.evenness),
+            max: 0,
+          },
+        ];
+      }),
+      ...(task.faces.length > 0
+        ? [
+            {
+              about: 'screen' as const,
+              subject: lit.backdrop.name,
+              over: mean,
+              min: lux * 2 ** -SCREEN_STOPS,
+              max: lux * 2 ** SCREEN_STOPS,
+            },
+          ]
+        : []),
+    ];
+  });
+
+const boardLimits = (task: LightTask): Limit[] =>
+  task.boards.flatMap(({ points, backdrop }) =>
+    points.map((point) => ({
+      about: 'board' as const,
+      subject: backdrop.name,
+      over: pointOf(task, point),
+      max: backdrop.mostLux ?? Infinity,
+    })),
+  );
+
+/** Every limit of a task, with a key chosen for each face. */
+export const limitsOf = (task: LightTask, keys: readonly OnFace[]): Limit[] => [
+  ...task.faces.flatMap((wanted, index) => {
+    const key = keys[index];
+    return key ? faceLimits(task, wanted, key) : [];
+  }),
+  ...screenLimits(task),
+  ...boardLimits(task),
+];
+
+/** Most combinations of keys that are tried; fewer where it is only asked what is missing. */
+const MOST_KEYS = 64;
+const FEW_KEYS = 16;
+
+/** Sources that could be the key of a face: from the front, those that can give most first. */
+const keysOf = ({ face }: WantedFace): OnFace[] =>
+  face.parts
+    .filter((part) => part.full.lux > 0 && part.source.of !== 'screen')
+    .sort((a, b) => b.full.lux - a.full.lux)
+    .slice(0, 3);
+
+/** Every choice of a key for each face, likely ones first. */
+export const keyChoices = (faces: readonly WantedFace[], most = MOST_KEYS): OnFace[][] => {
+  const each = faces.map(keysOf);
+  if (each.some((keys) => keys.length === 0)) return [];
+  let choices: OnFace[][] = [[]];
+  for (const keys of each)
+    choices = choices.flatMap((choice) => keys.map((key) => [...choice, key]));
+  const rank = (choice: readonly OnFace[]): number =>
+    choice.reduce((sum, key, index) => sum + (each[index]?.indexOf(key) ?? 0), 0);
+  return choices.sort((a, b) => rank(a) - rank(b)).slice(0, most);
+};
+
+/** What a limit is measured by, so that all are missed alike. */
+const scaleOf = ({ over, min, max }: Limit): number =>
+  Math.max(
+    Math.abs(min ?? 0),
+    Math.abs(max ?? 0),
+    0.5 *
+      Object.values(over.of).reduce((sum, value) => sum + Math.abs(value), Math.abs(over.fixed)),
+    1,
+  );
+
+const bounds = ({ over, min, max }: Limit, scale: number): Constraint => {
+  const spare = SPARE * Math.max(Math.abs(min ?? 0), Math.abs(max ?? 0));
+  return {
+    ...(min === undefined ? {} : { min: (min - over.fixed + spare) / scale }),
+    ...(max === undefined ? {} : { max: (max - over.fixed - spare) / scale }),
+  };
+};
+
+/** A ratio is kept with a little to spare as well: its limits stand at nothing. */
+const tightened = (limit: Limit): Limit => {
+  const { over, min, max } = limit;
+  if (min !== 0 && max !== 0) return limit;
+  const of = Object.fromEntries(
+    Object.entries(over.of).map(([id, value]) => {
+      const against = min === 0 ? value < 0 : value > 0;
+      return [id, against ? value * (1 + 2 * SPARE) : value];
+    }),
+  );
+  const against = min === 0 ? over.fixed < 0 : over.fixed > 0;
+  return { ...limit, over: { of, fixed: against ? over.fixed * (1 + 2 * SPARE) : over.fixed } };
+};
+
+/** How far a dimmer goes, beyond 1 only to see what would be needed; and whether limits may be missed. */
+interface Reach {
+  readonly most: number;
+  /** Comes as near as it can where not everything can be met */
+  readonly isNear?: true;
+  /** Looks at likely keys alone: for one of many tries */
+  readonly isQuick?: true;
+}
+
+/** A limit missed by all it stands at costs so much more than anything else. */
+const MISS_COST = 1e3;
+/** What is missed first where not everything can be met: taste before light. */
+const WEIGHTS: Readonly<Record<LimitOf, number>> = {
+  exposure: 20,
+  board: 4,
+  screen: 4,
+  background: 2,
+  ratio: 1,
+  hair: 1,
+};
+
+/** The cheapest dimmers for chosen keys. @returns null where nothing meets every limit */
+export const levelsFor = (
+  task: LightTask,
+  limits: readonly Limit[],
+  { most, isNear }: Reach = { most: 1 },
+): Levels | null => {
+  const constraints = new Map<string, Constraint>();
+  const variables = new Map<string, Map<string, number>>();
+  const put = (id: string, constraint: string, value: number): void => {
+    const at = variables.get(id) ?? new Map<string, number>();
+    at.set(constraint, value);
+    variables.set(id, at);
+  };
+  limits.map(tightened).forEach((limit, index) => {
+    // Every row in shares of what it is measured by, so that none drowns another.
+    const scale = scaleOf(limit);
+    constraints.set(`${index}`, bounds(limit, scale));
+    for (const [id, value] of Object.entries(limit.over.of)) put(id, `${index}`, value / scale);
+    if (!isNear) return;
+    const cost = MISS_COST * WEIGHTS[limit.about];
+    for (const [side, bound, sign] of [
+      ['under', limit.min, 1],
+      ['over', limit.max, -1],
+    ] as const) {
+      if (bound === undefined) continue;
+      put(`${side} ${index}`, `${index}`, sign);
+      put(`${side} ${index}`, 'cost', cost);
+    }
+  });
+  const power = Math.max(1, ...task.lamps.map(({ watts }) => watts));
+  const dazzle = Math.max(1, ...task.lamps.map(({ glare }) => glare));
+  const binaries: string[] = [];
+  for (const { id, watts, glare, least } of task.lamps) {
+    constraints.set(`most ${id}`, { max: most });
+    put(id, `most ${id}`, 1);
+    const byPower = (watts + 1e-3) / power;
+    put(id, 'cost', task.aim === 'glare' ? glare / dazzle + 0.01 * byPower : byPower);
+    if (task.aim !== 'lamps') continue;
+    const on = `on ${id}`;
+    binaries.push(on);
+    put(id, 'cost', 0.01 * byPower);
+    put(on, 'cost', 1);
+    constraints.set(`lit ${id}`, { max: 0 });
+    put(id, `lit ${id}`, 1);
+    put(on, `lit ${id}`, -most);
+    constraints.set(`least ${id}`, { min: 0 });
+    put(id, `least ${id}`, 1);
+    put(on, `least ${id}`, -least);
+  }
+  const solution = solve(
+    { direction: 'minimize', objective: 'cost', constraints, variables, binaries },
+    { includeZeroVariables: true, maxIterations: 2000 },
+  );
+  if (solution.status !== 'optimal' && solution.status !== 'timedout') return null;
+  if (!Number.isFinite(solution.result)) return null;
+  const found = new Map(solution.variables);
+  return {
+    shares: Object.fromEntries(
+      task.lamps.map(({ id }) => [id, roundedShare(found.get(id) ?? 0, most)]),
+    ),
+    cost: solution.result,
+  };
+};
+
+/** Dimmers are set in tenths of a percent. */
+const roundedShare = (share: number, most: number): number =>
+  Math.min(most, Math.round(1000 * share) / 1000);
+
+/** Dimmers, the key of each face, and the limits they were set by. */
+export interface Chosen {
+  readonly levels: Levels;
+  readonly keys: readonly OnFace[];
+  readonly limits: readonly Limit[];
+}
+
+/** The cheapest over every choice of keys. @returns null where nothing meets every limit */
+export const bestLevels = (task: LightTask, reach?: Reach): Chosen | null => {
+  let best: Chosen | null = null;
+  const choices = keyChoices(task.faces, reach?.isNear || reach?.isQuick ? FEW_KEYS : MOST_KEYS);
+  for (const keys of choices) {
+    const limits = limitsOf(task, keys);
+    const levels = levelsFor(task, limits, reach);
+    if (levels && (best === null || levels.cost < best.levels.cost - 1e-9))
+      best = { levels, keys, limits };
+  }
+  return best;
+};
+
+/** By how much a limit is missed at given dimmers, as a share of what is weighed in it; 0 where it is kept. */
+export const missedBy = (
+  { over, min, max }: Limit,
+  shares: Readonly<Record<string, number>>,
+): number => {
+  const parts = Object.entries(over.of).map(([id, factor]) => factor * (shares[id] ?? 0));
+  const value = parts.reduce((sum, part) => sum + part, over.fixed);
+  const weighed = parts.reduce((sum, part) => sum + Math.abs(part), Math.abs(over.fixed)) / 2;
+  const scale = Math.max(weighed, Math.abs(min ?? 0), Math.abs(max ?? 0), 1e-9);
+  const under = min === undefined ? 0 : (min - value) / scale;
+  const beyond = max === undefined ? 0 : (value - max) / scale;
+  return Math.max(0, under, beyond);
+};
