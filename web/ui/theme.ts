@@ -49,6 +49,8 @@ const config = defineConfig({
           note: both('#1f6d79', '#71bfca'),
           well: both('#3f6b35', '#93c083'),
         },
+        /** Pools of light on the plan, and nothing else */
+        lamp: both('#d9a520', '#e8c66a'),
         thread: {
           picture: both('#1f6478', '#69b4c9'),
           analogue: both('#8a4b08', '#dba25f'),

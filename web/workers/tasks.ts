@@ -17,7 +17,14 @@ import {
   type Fix,
   fixesOf,
   fixesOfCause,
+  curesOf,
   type GainAnswer,
+  type LightAdvice,
+  type LightAnswer,
+  type LightCure,
+  type LightWish,
+  setLight,
+  whatToBuy,
   type Mains,
   nextStep,
   type NextStep,
@@ -203,6 +210,21 @@ export class EngineTasks {
   /** What else than delays would bring sound and picture together. */
   otherWays(): readonly OtherWay[] {
     return otherWays(this.present());
+  }
+
+  /** Dimmers for a wish; null where there is no lamp, or nobody to light. */
+  setLight(wish: LightWish): LightAnswer | null {
+    return setLight(this.present(), wish);
+  }
+
+  /** What would make a wish possible that the lamps cannot meet as they stand. */
+  lightCures(wish: LightWish): readonly LightCure[] {
+    return curesOf(this.present(), wish);
+  }
+
+  /** Whether a wish needs another lamp, and which; null where there is nobody to light. */
+  lightToBuy(wish: LightWish, onProgress?: Progress): LightAdvice | null {
+    return whatToBuy(this.present(), wish, onProgress);
   }
 
   /** What an edit would come to, without making it; null where it is refused. */

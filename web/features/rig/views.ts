@@ -46,6 +46,7 @@ export const GROUPS: readonly Group[] = [
       { name: 'Desk', path: '/desk', marks: ['stands'] },
       { name: 'Cables', path: '/cables', marks: ['cables'] },
       { name: 'Power', path: '/power', marks: ['power'] },
+      { name: 'Light', path: '/light', marks: ['light'] },
       { name: 'Room', path: '/room', marks: ['place'] },
     ],
   },

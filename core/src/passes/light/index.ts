@@ -5,6 +5,7 @@ export * from './day';
 export * from './faces';
 export * from './glasses';
 export * from './photometry';
+export * from './pool';
 export * from './shots';
 export * from './sources';
 export * from './spots';

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import { anyId, anyOf, type Chance, someOf, tenths } from '../chance';
 import { collection } from '../collection';
 import { deviceName } from '../devices/names';
-import { idSchema, nameSchema } from '../ids';
-import { asItStands, entry, mustHave, nextOrder } from '../order';
+import { idSchema } from '../ids';
+import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { anySpot } from '../room/any-spot';
-import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
-import { levelOf } from './levels';
+import { command, type DraftRig } from '../slice';
+import { LOOK_COMMANDS, MAX_LOOKS } from './looks';
 import {
   BACKDROPS,
   BARE_LAMP,
@@ -57,10 +57,7 @@ export const blank = () => ({
   cues: {},
 });
 
-const MAX_LOOKS = 100;
-
 const personName = (rig: Rig, id: string): string => entry(rig.people, id)?.name ?? `“${id}”`;
-const lookName = (rig: Rig, id: string): string => entry(rig.looks, id)?.name ?? `“${id}”`;
 
 const checkAim = (rig: DraftRig, aim: LampAim): void => {
   if (aim.at === 'person')
@@ -159,7 +156,8 @@ export const commands = {
     says: (_rig, { sky }) =>
       sky === null
         ? 'Left open where and when the show is.'
-        : `Set the sky: ${sky.is}, ${sky.on}, ${Math.floor(sky.atMin / 60)}:${String(sky.atMin % 60).padStart(2, '0')}.`,
+        : `Set the sky: ${sky.is}, ${sky.on}, ${Math.floor(sky.atMin / 60)}:` +
+          `${String(sky.atMin % 60).padStart(2, '0')}.`,
     arbitrary: (chance) => ({
       sky: chance.once(4)
         ? null
@@ -243,156 +241,9 @@ export const commands = {
           };
     },
   }),
-  /** Keeps what every lamp is set to now, as a new look or in place of what a look was */
-  keepLook: command({
-    schema: z.strictObject({
-      lookId: idSchema,
-      name: nameSchema,
-      setId: lookSchema.shape.setId,
-    }),
-    apply: (rig, { lookId, name, setId }) => {
-      if (setId !== null) mustHave(entry(rig.sets, setId), refusals.noSet(setId));
-      const before = entry(rig.looks, lookId);
-      if (!before && Object.keys(rig.looks).length >= MAX_LOOKS)
-        throw refusals.tooMany('looks', MAX_LOOKS);
-      const now = asItStands(rig);
-      rig.looks[lookId] = {
-        name,
-        setId,
-        levels: Object.fromEntries(
-          Object.entries(now.devices).flatMap(([id, device]) => {
-            const level = levelOf(device);
-            return level ? [[id, level] as const] : [];
-          }),
-        ),
-        order: before?.order ?? nextOrder(rig.looks),
-      };
-    },
-    says: (rig, { lookId, name }) =>
-      entry(rig.looks, lookId)
-        ? `Kept the lamps as they are set as the look ${name}.`
-        : `Made the lamps as they are set the look ${name}.`,
-    arbitrary: (chance, rig) => ({
-      lookId: (chance.once(2) ? anyId(chance, rig.looks) : null) ?? chance.oneOf(['one', 'two']),
-      name: chance.oneOf(['Talk', 'Wheel', 'Night']),
-      setId: chance.once(2) ? null : anyId(chance, rig.sets),
-    }),
-  }),
-  /** Sets every lamp to what it is in a look; lamps that came later stay as they are */
-  recallLook: command({
-    schema: z.strictObject({ lookId: idSchema }),
-    apply: (rig, { lookId }) => {
-      const look = asItStands(mustHave(entry(rig.looks, lookId), refusals.noLook(lookId)));
-      for (const [id, { dimmer, kelvin }] of Object.entries(look.levels)) {
-        const device = entry(rig.devices, id);
-        const light = device?.model.light;
-        if (!device || !light) continue;
-        setWithin(device, light.dimmerControl, dimmer);
-        if (light.colourControl !== undefined && kelvin !== null)
-          setWithin(device, light.colourControl, kelvin);
-      }
-    },
-    says: (rig, { lookId }) => `Set the lamps to the look ${lookName(rig, lookId)}.`,
-    arbitrary: (chance, rig) => {
-      const lookId = anyId(chance, rig.looks);
-      return lookId === null ? null : { lookId };
-    },
-  }),
-  removeLook: command({
-    schema: z.strictObject({ lookId: idSchema }),
-    apply: (rig, { lookId }) => {
-      mustHave(entry(rig.looks, lookId), refusals.noLook(lookId));
-      delete rig.looks[lookId];
-      for (const [sceneId, of] of Object.entries(rig.cues))
-        if (of === lookId) delete rig.cues[sceneId];
-    },
-    says: (rig, { lookId }) => `Removed the look ${lookName(rig, lookId)}.`,
-    arbitrary: (chance, rig) => {
-      const lookId = anyId(chance, rig.looks);
-      return lookId === null ? null : { lookId };
-    },
-  }),
-  /** Which look is called up with a scene; null = none */
-  cueScene: command({
-    schema: z.strictObject({ sceneId: idSchema, lookId: idSchema.nullable() }),
-    apply: (rig, { sceneId, lookId }) => {
-      mustHave(entry(rig.scenes, sceneId), refusals.noScene(sceneId));
-      if (lookId === null) delete rig.cues[sceneId];
-      else {
-        mustHave(entry(rig.looks, lookId), refusals.noLook(lookId));
-        rig.cues[sceneId] = lookId;
-      }
-    },
-    says: (rig, { sceneId, lookId }) => {
-      const scene = entry(rig.scenes, sceneId)?.name ?? `“${sceneId}”`;
-      return lookId === null
-        ? `Took the look off the scene ${scene}.`
-        : `Cued the look ${lookName(rig, lookId)} with the scene ${scene}.`;
-    },
-    arbitrary: (chance, rig) => {
-      const sceneId = anyId(chance, rig.scenes);
-      return sceneId === null
-        ? null
-        : { sceneId, lookId: chance.once(4) ? null : anyId(chance, rig.looks) };
-    },
-  }),
+  ...LOOK_COMMANDS,
 };
 
-/** Sets a control as near to a value as it goes. */
-const setWithin = (device: DraftRig['devices'][string], controlId: string, value: number): void => {
-  const control = entry(device.model.controls, controlId);
-  if (control?.type === 'amount')
-    device.settings[controlId] = Math.min(control.max, Math.max(control.min, value));
-};
-
-export const problems = (rig: Rig): Problem[] => [
-  ...Object.entries(rig.lamps).flatMap(([id, { aim }]) => [
-    ...missing(rig.devices, 'device', ['lamps', id], id),
-    ...(aim.at === 'person'
-      ? missing(rig.people, 'person', ['lamps', id, 'aim', 'personId'], aim.personId)
-      : aim.at === 'backdrop'
-        ? missing(rig.backdrops, 'background', ['lamps', id, 'aim', 'backdropId'], aim.backdropId)
-        : []),
-  ]),
-  ...Object.keys(rig.windows).flatMap((id) => missing(rig.openings, 'window', ['windows', id], id)),
-  ...Object.keys(rig.faces).flatMap((id) => missing(rig.people, 'person', ['faces', id], id)),
-  ...Object.entries(rig.looks).flatMap(([id, { setId, levels }]) => [
-    ...missing(rig.sets, 'set', ['looks', id, 'setId'], setId),
-    ...Object.keys(levels).flatMap((deviceId) =>
-      missing(rig.devices, 'device', ['looks', id, 'levels', deviceId], deviceId),
-    ),
-  ]),
-  ...Object.entries(rig.cues).flatMap(([sceneId, lookId]) => [
-    ...missing(rig.scenes, 'scene', ['cues', sceneId], sceneId),
-    ...missing(rig.looks, 'look', ['cues', sceneId], lookId),
-  ]),
-];
-
-export const forget = (rig: DraftRig, { kind, id }: Gone): void => {
-  switch (kind) {
-    case 'device':
-      delete rig.lamps[id];
-      for (const look of Object.values(rig.looks)) delete look.levels[id];
-      break;
-    case 'opening':
-      delete rig.windows[id];
-      break;
-    case 'scene':
-      delete rig.cues[id];
-      break;
-    case 'set':
-      for (const look of Object.values(rig.looks)) if (look.setId === id) look.setId = null;
-      break;
-    case 'person':
-      delete rig.faces[id];
-      for (const lamp of Object.values(rig.lamps))
-        if (lamp.aim.at === 'person' && lamp.aim.personId === id) lamp.aim = BARE_LAMP.aim;
-      break;
-    case 'backdrop':
-      for (const lamp of Object.values(rig.lamps))
-        if (lamp.aim.at === 'backdrop' && lamp.aim.backdropId === id) lamp.aim = BARE_LAMP.aim;
-      break;
-  }
-};
+export { forget, problems } from './held';
 
 export const limits = { looks: MAX_LOOKS };

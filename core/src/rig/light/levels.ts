@@ -1,4 +1,4 @@
-import { type Device } from '../devices/schema';
+import type { Device } from '../devices/schema';
 import { numberSetting } from '../devices/settings';
 import type { Level } from './schema';
 

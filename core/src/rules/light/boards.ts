@@ -69,7 +69,8 @@ export const boardLit = eachLightRule<LitBackdrop>(
         ...(factor >= 0.5 && lamps.length > 1
           ? [
               batchFix(
-                `Turn ${lamps.map(({ name }) => name).join(' and ')} down to ${figure(100 * factor, 0)} % of what they are`,
+                `Turn ${lamps.map(({ name }) => name).join(' and ')} down to ` +
+                  `${figure(100 * factor, 0)} % of what they are`,
                 lamps.flatMap((lamp) =>
                   dimTo(measured, lamp.id, Math.floor(1000 * lamp.share * factor) / 10),
                 ),

@@ -198,7 +198,8 @@ const byHand = (measured: Measured): LightSource[] => {
       new Set(levels.map((level) => `${level.dimmer} ${level.kelvin ?? ''}`)).size > 1;
     const isByKnob =
       lamp?.answers?.by === 'knob' ||
-      (lamp?.answers == null && figures?.control.every((way) => way === 'knob') === true);
+      ((lamp?.answers ?? null) === null &&
+        figures?.control.every((way) => way === 'knob') === true);
     return changes && isByKnob;
   });
 };

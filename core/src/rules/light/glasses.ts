@@ -135,7 +135,8 @@ const ways = ({ exposed, face, part }: InGlasses, measured: Measured, spareDeg: 
     ...(way
       ? [
           batchFix(
-            `Move ${part.source.name} ${figure(way.byM)} m to the ${way.side > 0 ? 'right' : 'left'} of where ${face.name} looks`,
+            `Move ${part.source.name} ${figure(way.byM)} m to the ${way.side > 0 ? 'right' : 'left'} ` +
+              `of where ${face.name} looks`,
             way.commands,
           ),
         ]

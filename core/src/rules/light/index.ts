@@ -5,12 +5,13 @@ import { dimmerLow, hot, pwm } from './burning';
 import { camerasApart, facesDiffer, shuttersDiffer, typedDiffers } from './cameras';
 import { houseColour, mixed, whiteBalance } from './colour';
 import { controlApart, controlUnsaid, cueByHand, lookShort } from './control';
-import { drift, shutOut, skyUnsaid, sunOn, sunTooBright } from './daylight';
+import { drift, shutOut, skyUnsaid } from './daylight';
 import { faceUnlit, ratio, twoKeys } from './faces';
 import { glare, glareNod } from './glasses';
 import { hairMissing, hairStrong, hairUnwanted } from './hair';
 import { aimedAtNobody, blocked, lampCeiling, lampInFrame, lampNowhere } from './lamps';
 import { screenLevel, screenNear, stray, uneven } from './screens';
+import { sunOn, sunTooBright } from './sun';
 import { fromBelow, hardKey, keySide, noCatch } from './sides';
 
 /** Rules of light, in the order in which they are told. */

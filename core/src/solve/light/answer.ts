@@ -3,7 +3,8 @@ import { withShares } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import type { SimpleCommand } from '../../rig';
-import { bestLevels, type Chosen, type Limit, type LimitOf, limitsOf, missedBy } from './programme';
+import { type Limit, type LimitOf, limitsOf, missedBy } from './limits';
+import { bestLevels, type Chosen } from './programme';
 import { type LightTask, type LightWish, taskOf } from './wish';
 
 /** What a wish for light comes to: dimmers, or what stands against it. */
@@ -47,6 +48,9 @@ export const MISS = 0.01;
 /** Looking at what would be needed, a lamp may give so many times what it can. */
 const FAR = 20;
 
+const ratioText = (ratio: number | null): string =>
+  ratio === null ? 'without fill' : `${figure(ratio)} : 1`;
+
 /** What a missed limit comes to, in figures. */
 const figures = (
   task: LightTask,
@@ -61,7 +65,7 @@ const figures = (
     case 'ratio': {
       const [least, most] = wanted?.ratio ?? [1, 1];
       return (
-        `light and shade ${face?.ratio == null ? 'without fill' : `${figure(face.ratio)} : 1`}, ` +
+        `light and shade ${ratioText(face?.ratio ?? null)}, ` +
         `${figure(least)} to ${figure(most)} asked for`
       );
     }

@@ -14,6 +14,7 @@ import {
   usualModifier,
   usualSupport,
 } from '../../rig';
+import { advise, type FaceFigures, type LightOption, weigh } from './advice';
 import { type Unmet, unmetOf } from './answer';
 import { whyNot } from './may-stand';
 import { bestLevels } from './programme';
@@ -21,26 +22,6 @@ import { withLamp } from './variants';
 import { type LightTask, type LightWish, taskOf } from './wish';
 
 /** What to buy, or that nothing is to be bought: lamps and places are tried, and what each changes is told. */
-
-/** A face before and after. */
-export interface FaceFigures {
-  readonly name: string;
-  /** @unit lux */
-  readonly lux: number;
-  readonly ratio: number | null;
-  readonly hairStops: number | null;
-}
-
-/** One thing that could be done. */
-export interface LightOption {
-  readonly is: 'set' | 'move' | 'buy';
-  readonly label: string;
-  /** In the studio's currency; 0 for what costs nothing */
-  readonly price: number;
-  readonly faces: readonly FaceFigures[];
-  readonly unmet: readonly Unmet[];
-  readonly commands: readonly SimpleCommand[];
-}
 
 export interface LightAdvice {
   readonly now: { readonly faces: readonly FaceFigures[]; readonly unmet: readonly Unmet[] };
@@ -64,9 +45,6 @@ const ASIDE_DEG = [-55, -35, 35, 55, 150, -150] as const;
 const FAR_M = [1.2, 1.8] as const;
 /** So far above the eyes. @unit degrees */
 const ABOVE_DEG = 25;
-
-const weigh = (unmet: readonly Unmet[]): number =>
-  unmet.reduce((sum, { about, by }) => sum + (about === 'exposure' ? 4 : 1) * (0.2 + by), 0);
 
 const figuresOf = (task: LightTask, shares: Readonly<Record<string, number>>): FaceFigures[] =>
   task.faces.map(({ face }) => {
@@ -270,66 +248,6 @@ const best = (options: readonly LightOption[]): LightOption[] =>
   [...options]
     .sort((a, b) => rank(a) - rank(b) || a.price - b.price || weigh(a.unmet) - weigh(b.unmet))
     .slice(0, MOST);
-
-const matters = (unmet: readonly Unmet[]): Set<string> =>
-  new Set(unmet.map(({ about, subject }) => `${about} ${subject}`));
-
-const ABOUT: Readonly<Record<Unmet['about'], string>> = {
-  exposure: 'the light on the faces',
-  ratio: 'the ratio',
-  hair: 'the light on the hair',
-  background: 'the distance to the background',
-  screen: 'the screen',
-  board: 'the board',
-};
-
-/** What an option mends that is missing now. */
-const mends = (now: readonly Unmet[], { unmet }: LightOption): string[] => {
-  const left = matters(unmet);
-  return [
-    ...new Set(
-      now
-        .filter(({ about, subject }) => !left.has(`${about} ${subject}`))
-        .map(({ about }) => ABOUT[about]),
-    ),
-  ];
-};
-
-const listed = (words: readonly string[]): string =>
-  words.length < 2
-    ? (words[0] ?? 'nothing')
-    : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
-
-/** In words: whether the lamps there are will do. */
-const advise = (
-  now: readonly Unmet[],
-  lamps: number,
-  set: LightOption | undefined,
-  moved: LightOption | undefined,
-  bought: LightOption | undefined,
-): string => {
-  const another = lamps === 1 ? 'A second lamp' : 'Another lamp';
-  const enough = lamps === 1 ? 'One lamp is enough' : 'The lamps you have are enough';
-  const free = [set, moved].filter((one) => one !== undefined);
-  const ideal = free.find(({ unmet }) => unmet.length === 0);
-  if (now.length === 0) return `${enough}: everything the house asks for is met as it is.`;
-  const bestFree = [...free].sort((a, b) => weigh(a.unmet) - weigh(b.unmet))[0];
-  if (!bought)
-    return bestFree ? `${bestFree.label}: it mends ${listed(mends(now, bestFree))}.` : '';
-  const more = mends(now, bought).filter(
-    (one) => !(bestFree && mends(now, bestFree).includes(one)),
-  );
-  if (ideal) return `${enough}. ${ideal.label}: everything the house asks for is then met.`;
-  if (bestFree && weigh(bestFree.unmet) <= weigh(bought.unmet) + 1e-6)
-    return (
-      `${another} would change ${listed(mends(now, bought))} and nothing else. ${bestFree.label} instead: it ` +
-      `mends ${listed(mends(now, bestFree))}.`
-    );
-  return (
-    `${bestFree ? `${bestFree.label} mends ${listed(mends(now, bestFree))}. ` : ''}` +
-    `${another}, ${bought.label}, would mend ${more.length > 0 ? `${listed(more)} as well` : `${listed(mends(now, bought))} better`}.`
-  );
-};
 
 /**
  * Whether a wish needs another lamp: as it is, with dimmers set, with a lamp carried, and with each lamp

@@ -197,7 +197,7 @@ const worn = (measured: Measured, task: LightTask): LightCure[] =>
             measured,
             modifier
               ? `Put ${modifier.name} on ${source.name}`
-              : `Take ${lamp.modifier?.name ?? 'what it wears'} off ${source.name}`,
+              : `Bare ${source.name} of ${lamp.modifier?.name ?? 'what it wears'}`,
             other,
             chosen,
             [hangLamp(source.id, { modifier })],
@@ -218,8 +218,8 @@ const ratioLetBe = (measured: Measured, task: LightTask): LightCure[] => {
 };
 
 /**
- * Everything that was tried and serves, cheapest first; none where nothing stands in the way: what is only set, then what is carried, the
- * shortest way first; what gives something up comes last.
+ * Everything that was tried and serves; none where nothing stands in the way. Cheapest first: what is
+ * only set, then what is carried, the shortest way first; what gives something up comes last.
  */
 export const curesOf = (measured: Measured, wish: LightWish): LightCure[] => {
   const task = taskOf(measured, wish);

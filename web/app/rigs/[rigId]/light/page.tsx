@@ -1,0 +1,1 @@
+export { LightView as default } from '@/features/light/LightView';

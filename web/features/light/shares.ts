@@ -1,0 +1,30 @@
+import type { Analysis, LightSource } from '@echo-loom/core';
+import { lightSources, roomLuxOf, litRoom } from '@echo-loom/core';
+
+/** Dimmers as somebody drags them: laid over what the rig says until the hand lets go. */
+export type Shares = Readonly<Partial<Record<string, number>>>;
+
+export const NONE: Shares = {};
+
+/** What a source is turned up to, 0 to 1. */
+export const shareOf = ({ id, share }: LightSource, shares: Shares): number => shares[id] ?? share;
+
+/** What the walls send back with dimmers as they are dragged. @unit lux */
+export const roomAt = (analysis: Analysis, shares: Shares): number => {
+  const room = litRoom(analysis);
+  return lightSources(analysis).reduce(
+    (sum, source) => sum + shareOf(source, shares) * roomLuxOf(room, source),
+    0,
+  );
+};
+
+/** Lux to three figures, as a meter shows it. */
+export const luxText = (lux: number): string => {
+  const digits = lux >= 1000 ? -1 : 0;
+  const rounded = digits < 0 ? 10 * Math.round(lux / 10) : Math.round(lux);
+  return rounded.toLocaleString('en-GB');
+};
+
+/** Stops with their sign. */
+export const stopsText = (stops: number): string =>
+  `${stops < -0.05 ? '−' : stops > 0.05 ? '+' : '±'}${Math.abs(stops).toFixed(1)}`;
