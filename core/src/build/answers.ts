@@ -38,6 +38,8 @@ export const answersSchema = z.strictObject({
     .refine((list) => new Set(list).size === list.length, 'expected each deliverable once'),
   brief: briefSchema.omit({ sights: true, deliverables: true }),
   usualRoom: z.enum(ROOM_ANSWERS),
+  /** What stands behind whoever is seen; left out, what is there */
+  background: z.literal('green screen').optional(),
   houseRules: houseRulesSchema.partial(),
 });
 export type Answers = z.infer<typeof answersSchema>;
@@ -78,7 +80,8 @@ const brief = (more: Partial<Answers['brief']> = {}): Answers['brief'] => ({
 
 /** A kind of show to begin from, with an answer to every question. */
 export interface StartingPoint {
-  readonly id: 'solo-desk' | 'two-voices' | 'round-table' | 'demonstrator' | 'hybrid';
+  readonly id:
+    'solo-desk' | 'two-voices' | 'round-table' | 'demonstrator' | 'hybrid' | 'green-screen';
   readonly name: string;
   readonly about: string;
   /** What the rig it builds holds and costs at typical prices, in the studio's currency; a test builds it */
@@ -165,6 +168,22 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       deliverables: [...LIVE],
       brief: brief(),
       usualRoom: 'to fit',
+      houseRules: {},
+    }),
+  },
+  {
+    id: 'green-screen',
+    name: 'Presenter before a green screen',
+    brings: { people: 1, cameras: 1, price: 2526 },
+    about: 'One person before a green screen, with its lamps, a key and a fill, all set.',
+    answers: (name) => ({
+      name,
+      people: [onSite('Presenter', { posture: 'stands' })],
+      sights: [],
+      deliverables: [...LIVE],
+      brief: brief({ switchedBy: 'nobody', setUpMin: 20, room: 'fixed' }),
+      usualRoom: 'Shed',
+      background: 'green screen',
       houseRules: {},
     }),
   },

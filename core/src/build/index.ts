@@ -3,6 +3,7 @@ import type { Mains, Rig } from '../rig';
 import type { Answers } from './answers';
 import { cheapen } from './cheaper';
 import { finish, withDelays, withLenses } from './finish';
+import { withGreenScreen } from './green-screen';
 import { CannotBuild, type Unmet } from './plan';
 import { leftOver } from './unmet';
 import { wired } from './wire';
@@ -46,7 +47,8 @@ export const build = (
     const cheaper = cheapen(finished, withLenses, within(PARTS.settled, 100));
     // A cheaper class may be slower, and more may be taken in than before.
     const made = withDelays(cheaper);
-    return { ok: true, rig: made.rig, unmet: [...unmet, ...leftOver(made, unmet)] };
+    const lit = answers.background === 'green screen' ? withGreenScreen(made.rig) : made.rig;
+    return { ok: true, rig: lit, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {
     if (error instanceof CannotBuild) return { ok: false, why: error.message };
     throw error;

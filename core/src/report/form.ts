@@ -7,6 +7,7 @@ import type { Spare } from '../passes/spare';
 import type { Sum } from '../passes/sum';
 import type { Prediction } from '../predict/predict';
 import type { Command } from '../rig';
+import type { LightReport } from './light';
 import type { TimeReport } from './time';
 
 /** An analysis as plain JSON, for programs. */
@@ -41,6 +42,8 @@ export interface Report {
       readonly noiseId?: string;
       readonly surfaceId?: string;
       readonly supportId?: string;
+      readonly backdropId?: string;
+      readonly lookId?: string;
     };
     readonly houseRule?: string;
     readonly sums: readonly Sum[];
@@ -170,6 +173,8 @@ export interface Report {
   /** What is drawn, at most: W, VA, A (null where the mains is not known) */
   /** Where sound and picture meet */
   readonly time: TimeReport;
+  /** null where nobody has said anything of light */
+  readonly light: LightReport | null;
   readonly power: {
     readonly circuits: readonly {
       readonly id: string;

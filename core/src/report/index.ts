@@ -1,3 +1,4 @@
+import { lightReport } from './light';
 import { type Analysis, fixesOf, placeName, sumsOf, verdictText } from '../analyse';
 import { stagesOf } from '../graph';
 import { driveLoads, uplinkOf } from '../passes/computer/lines';
@@ -55,6 +56,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   })),
   findings: analysis.findings.map((finding) => {
     const { deviceId, portId, linkId, personId, noiseId, surfaceId, supportId } = finding.about;
+    const { backdropId, lookId } = finding.about;
     const { openingId, walkwayId, cableWayId, circuitId, feedId } = finding.about;
     return {
       code: finding.code,
@@ -64,6 +66,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
       says: finding.says,
       about: {
         ...{ deviceId, portId, linkId, personId, noiseId, surfaceId, supportId },
+        ...{ backdropId, lookId },
         ...{ openingId, walkwayId, cableWayId, circuitId, feedId },
       },
       houseRule: finding.houseRule,
@@ -156,6 +159,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   cableWays: wayReport(analysis),
   power: powerReport(analysis),
   time: timeReport(analysis),
+  light: lightReport(analysis),
   microphones: microphonesInRoom(analysis).map((microphone) => {
     const {
       node,

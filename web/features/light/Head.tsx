@@ -133,7 +133,11 @@ export const Head = ({ analysis, face, shares }: Props) => {
           fontSize="0.8rem"
           color={over !== null && Math.abs(over) > 1 ? 'level.warn' : undefined}
         >
-          {over === null ? 'exposure not known' : `${stopsText(over)} stops`}
+          {over === null
+            ? shot?.framing.exposure === 'automatic'
+              ? 'camera sets itself'
+              : 'exposure not known'
+            : `${stopsText(over)} stops`}
         </Text>
         <Text fontSize="xs" color="ink.soft">
           {now.key ? `key ${now.key.source.name}` : 'in the dark'}

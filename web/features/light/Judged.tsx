@@ -47,7 +47,7 @@ const AllCameras = ({ analysis }: { readonly analysis: Analysis }) => {
           })
         }
       >
-        Set all {cure.cameras.length} cameras
+        {cure.cameras.length === 1 ? 'Set the camera' : `Set all ${cure.cameras.length} cameras`}
       </Button>
     </Box>
   );

@@ -32,17 +32,20 @@ const LitFrame = ({
   shares: Shares;
 }) => {
   const { view, framing } = exposed;
-  const needed = framing.lightNeededLux ?? 1;
+  // A camera that sets itself takes what there is, as long as it is enough.
+  const least = framing.lightNeededLux ?? 1;
+  const needed = framing.exposure === 'automatic' ? Math.max(least, exposed.lux ?? 0) : least;
   const tones = tonesNow(analysis, exposed, shares);
   const background =
     tones.find(({ what }) => what === 'background')?.stops ??
     // Hands and things stand for all of their picture.
-    (exposed.faces.length === 0 ? (exposed.stopsOver ?? 0) : -1);
+    (exposed.faces.length === 0 ? (exposed.stopsOver ?? 0) : -1 - (exposed.separationStops ?? 0));
   const room = litRoom(analysis);
   const separation =
     exposed.separationStops === null
       ? ''
-      : `, ${exposed.separationStops.toFixed(1)} over what is behind`;
+      : `, ${Math.abs(exposed.separationStops).toFixed(1)} ` +
+        `${exposed.separationStops < 0 ? 'under' : 'over'} what is behind`;
   const id = framing.shot.deviceId;
   const people = (view?.shown ?? []).filter(({ solid }) => solid.of === 'person');
   return (

@@ -73,6 +73,8 @@ export interface IsoLux {
   readonly label: { readonly x: number; readonly y: number } | null;
 }
 
+/** Figures stand so far from one another. @unit px */
+const APART_PX = 26;
 /** Rings shorter than this carry no figure. @unit px */
 const SHORT_PX = 90;
 
@@ -128,18 +130,22 @@ export const isoLux = (
   const lines = contours()
     .size([grid.columns, grid.rows])
     .thresholds([...LINES_LUX])([...lux]);
+  const taken: { x: number; y: number }[] = [];
   return lines.flatMap(({ value, coordinates }): IsoLux[] => {
     const rings = coordinates.flat().map((ring) => ring.map(toPx));
     if (rings.length === 0) return [];
     const longest = rings.reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a));
-    const top = labelAt(longest, corners, plane);
+    const label = lengthOf(longest) < SHORT_PX ? null : labelAt(longest, corners, plane);
+    const isFree =
+      label && taken.every(({ x, y }) => Math.hypot(x - label.x, y - label.y) > APART_PX);
+    if (label && isFree) taken.push(label);
     return [
       {
         lux: value,
         path: rings
           .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`)
           .join(''),
-        label: lengthOf(longest) < SHORT_PX ? null : top,
+        label: isFree ? label : null,
       },
     ];
   });

@@ -28,7 +28,7 @@ export interface LitBackdrop {
 }
 
 /** Points across and upwards at which a backdrop is looked at. */
-export const POINTS_ACROSS = 21;
+export const POINTS_ACROSS = 41;
 export const POINTS_UP = 5;
 
 /** Which way the face of a backdrop looks: an area looks up. */

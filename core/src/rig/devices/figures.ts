@@ -9,7 +9,7 @@ const isBranch = (value: unknown): value is Branch => typeof value === 'object' 
  * the device itself, not settings.
  */
 const FIGURE_PATH =
-  /^((ports|routes)\.[a-z0-9-]+|camera|mixes|storage|work|battery)(\.[A-Za-z0-9]+)+$/;
+  /^((ports|routes)\.[a-z0-9-]+|camera|light|mixes|storage|work|battery)(\.[A-Za-z0-9]+)+$/;
 
 /** The figure at a path of a model. @returns undefined where the model has none there */
 export const figureAt = (model: Model, path: string): number | null | undefined => {

@@ -1,4 +1,3 @@
-import { cureForAll } from '../../edits/exposure';
 import { moveInto, placesAround } from '../../edits/place-lamp';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { lampSources, subjectLux } from '../../passes/light';
@@ -6,7 +5,8 @@ import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
 import { THE_RIG } from '../about';
-import { batchFix, eachLightRule, lightRule } from '../rule-of';
+import { eachLightRule, lightRule } from '../rule-of';
+import { forAllCameras } from './for-all';
 import { input, lux, ofShot, SOURCE, stops, sum } from './words';
 
 const known = (measured: Measured): Exposed[] =>
@@ -23,25 +23,6 @@ const spread = (all: readonly Exposed[]): { least: Exposed; most: Exposed; by: n
   return least && most && sorted.length > 1
     ? { least, most, by: (most.stopsOver ?? 0) - (least.stopsOver ?? 0) }
     : null;
-};
-
-/** One edit that brings every camera right. */
-export const forAll = (measured: Measured) => {
-  const cure = cureForAll(measured);
-  return cure && cure.commands.length > 0
-    ? [
-        batchFix(
-          `Set all ${cure.cameras.length} cameras: 1/${figure(cure.shutter, 0)} s, ${cure.cameras
-            .map(
-              ({ name, fNumber, iso, greyStops }) =>
-                `${name} f/${figure(fNumber)} ISO ${figure(iso, 0)}${greyStops > 0 ? ` grey ${greyStops}` : ''}`,
-            )
-            .join(', ')}`,
-          cure.commands,
-          'Set every camera for the light there is',
-        ),
-      ]
-    : [];
 };
 
 export const camerasApart = lightRule(
@@ -80,7 +61,7 @@ export const camerasApart = lightRule(
           'stops',
         ),
       ),
-    fixes: forAll,
+    fixes: forAllCameras,
   },
 );
 
@@ -119,7 +100,7 @@ export const shuttersDiffer = lightRule(
       shutters(measured).map(({ name, shutter }) =>
         sum(name, 'as it is set', [], shutter, '1/s', 'the rig'),
       ),
-    fixes: forAll,
+    fixes: forAllCameras,
   },
 );
 

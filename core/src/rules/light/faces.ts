@@ -28,7 +28,7 @@ export const faceUnlit = eachLightRule<FaceLight>(
             level: 'warn',
             title: `${lux(face.lux)} on ${face.name}`,
             says:
-              `Of everything that gives light, ${lux(face.lux)} reach the face of ${face.name}; ` +
+              `Of everything that gives light, ${lux(face.lux)} fall on the face of ${face.name}; ` +
               `under ${UNLIT_LUX} no camera is clean. Point a lamp at them.`,
           },
     sums: (face) => partSums(face),
@@ -167,6 +167,8 @@ export const ratio = eachLightRule<FaceLight>(
 
 /** A second lamp so near to the key makes a second shadow. @unit stops */
 const SECOND_KEY_STOPS = 0.5;
+/** What looks larger than this throws no shadow that is seen: it only fills. @unit degrees */
+const SOFT_DEG = 12;
 /** From the front, where noses throw shadows. @unit degrees */
 const FRONT_DEG = 75;
 
@@ -179,13 +181,14 @@ const secondKey = (face: FaceLight): OnFace | undefined =>
       part.lux > 0 &&
       Math.abs(part.asideDeg) <= FRONT_DEG &&
       Math.abs(part.asideDeg - face.key.asideDeg) > 2 * NO_SIDE_DEG &&
+      part.seenDeg < SOFT_DEG &&
       Math.log2(face.key.lux / part.lux) < SECOND_KEY_STOPS,
   );
 
 export const twoKeys = eachLightRule<FaceLight>(
   'light.two-keys',
   {
-    looksFor: 'Two lamps from the front that are as bright as one another on a face.',
+    looksFor: 'A second, hard lamp from the front that is nearly as bright on a face as the key.',
     why: 'A nose throws two shadows, and neither side is the light one.',
     remedy: 'Turn one down until it only fills.',
     source: `${SOURCE}: one key or two is a house rule`,

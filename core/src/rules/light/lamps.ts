@@ -191,7 +191,7 @@ export const aimedAtNobody = eachLightRule<LightSource>(
             level: 'note',
             title: `${source.name} lights nobody`,
             says:
-              `At most ${figure(mostGiven(measured, source), 0)} lux of ${source.name} reach a face, hands or a ` +
+              `At most ${figure(mostGiven(measured, source), 0)} lux of ${source.name} fall on a face, hands or a ` +
               'background. Point it at somebody, or turn it off.',
           },
     sums: (source) => [

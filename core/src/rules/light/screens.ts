@@ -214,7 +214,8 @@ interface Stray {
 const strays = (measured: Measured): Stray[] =>
   greens(measured).flatMap((lit) =>
     lightSources(measured).flatMap((source) => {
-      if (source.of !== 'lamp' || source.lamp?.aim.at === 'backdrop') return [];
+      const aim = source.lamp?.aim.at;
+      if (source.of !== 'lamp' || (aim !== 'person' && aim !== 'point')) return [];
       const given =
         lit.points.reduce(
           (total, { full }) => total + (full.get(source.id) ?? 0) * source.share,

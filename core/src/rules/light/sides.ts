@@ -68,25 +68,33 @@ export const keySide = eachLightRule<FaceLight>(
     },
     moves: true,
     fixes: (face, measured) => {
+      const { key } = face;
       const facing = face.person.at?.facingDeg;
-      if (!face.key || facing === undefined) return [];
-      const { source, asideDeg } = face.key;
-      const farM = distanceBetween(face.eyes, source.at);
-      const to = along(face.eyes, looking(facing - asideDeg), farM);
-      const commands = moveLamp(
-        measured,
-        source.id,
-        bearing(source.at, to),
-        distanceBetween(source.at, to),
-      );
-      return commands.length > 0
-        ? [
-            batchFix(`Move ${source.name} to the other side of ${face.name}`, [
-              ...commands,
-              hangLamp(source.id, { aim: { at: 'person', personId: face.personId } }),
-            ]),
-          ]
-        : [];
+      if (!key || facing === undefined) return [];
+      // Key and fill change sides together.
+      const commands = face.parts
+        .filter(
+          ({ source, lux, asideDeg }) =>
+            source.of === 'lamp' && lux > 0.05 * face.lux && Math.abs(asideDeg) < 90,
+        )
+        .flatMap(({ source, asideDeg }) => {
+          const to = along(
+            face.eyes,
+            looking(facing - asideDeg),
+            distanceBetween(face.eyes, source.at),
+          );
+          const byM = distanceBetween(source.at, to);
+          return [
+            ...moveLamp(measured, source.id, bearing(source.at, to), byM),
+            hangLamp(source.id, { aim: { at: 'person', personId: face.personId } }),
+          ];
+        });
+      return [
+        batchFix(
+          `Move ${key.source.name} to the other side of ${face.name}, and what fills with it`,
+          commands,
+        ),
+      ];
     },
   },
 );

@@ -1,5 +1,6 @@
 import { figure } from '../../passes/sum';
-import { numberSetting } from '../../rig';
+import { entry, numberSetting } from '../../rig';
+import { forAllCameras } from '../light/for-all';
 import { setFix, shotRule } from '../rule-of';
 import { exposureSum, ISO_STEPS } from './light';
 
@@ -27,7 +28,7 @@ export const tooBright = shotRule(
         },
   {
     sums: exposureSum,
-    fixes: (framing) => {
+    fixes: (framing, measured) => {
       const { device, camera, shot, stopsOver } = framing;
       const iso = camera ? numberSetting(device, camera.isoControl) : undefined;
       if (!camera || iso === undefined || stopsOver === null) return [];
@@ -39,9 +40,28 @@ export const tooBright = shotRule(
             step <= iso / 2 ** (stopsOver - 1) + 1e-9 &&
             step >= iso / 2 ** (stopsOver + 0.5),
         );
-      return lower === undefined
-        ? []
-        : [setFix(`Set ${device.name} to ISO ${lower}`, shot.deviceId, camera.isoControl, lower)];
+      const grey = camera.greyControl;
+      const stops = Math.round(stopsOver);
+      const filter = grey === undefined ? 0 : (numberSetting(device, grey) ?? 0) + stops;
+      const control = grey === undefined ? undefined : entry(device.model.controls, grey);
+      return [
+        ...forAllCameras(measured),
+        ...(lower === undefined
+          ? []
+          : [
+              setFix(`Set ${device.name} to ISO ${lower}`, shot.deviceId, camera.isoControl, lower),
+            ]),
+        ...(grey !== undefined && control?.type === 'amount' && filter <= control.max
+          ? [
+              setFix(
+                `Set the grey filter of ${device.name} to ${filter} ${filter === 1 ? 'stop' : 'stops'}`,
+                shot.deviceId,
+                grey,
+                filter,
+              ),
+            ]
+          : []),
+      ];
     },
   },
 );

@@ -150,6 +150,7 @@ export const isMet = (task: LightTask): boolean => bestLevels(task) !== null;
 
 /** The answer to a task; a task without lamps or faces has none. */
 export const answerTo = (measured: Measured, task: LightTask): LightAnswer | null => {
+  if (task.faces.length === 0 || task.lamps.length === 0) return null;
   const met = bestLevels(task);
   const chosen = met ?? bestLevels(task, { most: 1, isNear: true });
   if (!chosen) return null;

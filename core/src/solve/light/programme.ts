@@ -1,6 +1,6 @@
 import { type Constraint, solve } from 'yalps';
 import type { OnFace } from '../../passes/light';
-import { type Limit, type LimitOf, limitsOf } from './limits';
+import { type Limit, type LimitOf, limitsOf, missedBy } from './limits';
 import type { LightTask, WantedFace } from './wish';
 
 /**
@@ -153,15 +153,11 @@ export const levelsFor = (
   const found = new Map(solution.variables);
   return {
     shares: Object.fromEntries(
-      task.lamps.map(({ id }) => [id, roundedShare(found.get(id) ?? 0, most)]),
+      task.lamps.map(({ id }) => [id, Math.min(most, found.get(id) ?? 0)]),
     ),
     cost: solution.result,
   };
 };
-
-/** Dimmers are set in tenths of a percent. */
-const roundedShare = (share: number, most: number): number =>
-  Math.min(most, Math.round(1000 * share) / 1000);
 
 /** Dimmers, the key of each face, and the limits they were set by. */
 export interface Chosen {
@@ -179,6 +175,42 @@ export const bestLevels = (task: LightTask, reach?: Reach): Chosen | null => {
     const levels = levelsFor(task, limits, reach);
     if (levels && (best === null || levels.cost < best.levels.cost - 1e-9))
       best = { levels, keys, limits };
+  }
+  return best && { ...best, levels: { ...best.levels, shares: settable(best) } };
+};
+
+/** Dimmers are set in tenths of a percent. */
+const STEPS = 1000;
+/** A lamp that is hardly on, of which a tenth of a percent is much. */
+const LOW_SHARE = 0.12;
+/** So many of those are rounded both ways. */
+const MOST_LOW = 8;
+
+const worst = (limits: readonly Limit[], shares: Readonly<Record<string, number>>): number =>
+  Math.max(0, ...limits.map((limit) => missedBy(limit, shares)));
+
+/** The dimmers as they can be set: each rounded, and those that are hardly on whichever way misses least. */
+const settable = ({ levels: { shares }, limits }: Chosen): Record<string, number> => {
+  const near = Object.fromEntries(
+    Object.entries(shares).map(([id, share]) => [id, Math.round(STEPS * share) / STEPS]),
+  );
+  const low = Object.entries(shares)
+    .filter(([, share]) => share > 0 && share < LOW_SHARE)
+    .slice(0, MOST_LOW);
+  // What hangs on the darkest point of a screen is left to the programme.
+  const plain = limits.filter(({ over }) =>
+    Object.keys(over.of).every((id) => Object.hasOwn(shares, id)),
+  );
+  let best = near;
+  let least = worst(plain, near);
+  for (let bits = 0; bits < 2 ** low.length && least > 0; bits++) {
+    const tried = { ...near };
+    low.forEach(([id, share], index) => {
+      const round = (bits >> index) % 2 === 0 ? Math.floor : Math.ceil;
+      tried[id] = round(STEPS * share) / STEPS;
+    });
+    const missed = worst(plain, tried);
+    if (missed < least - 1e-9) [best, least] = [tried, missed];
   }
   return best;
 };

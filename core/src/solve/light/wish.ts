@@ -4,6 +4,7 @@ import {
   type FaceLight,
   lampSources,
   type LightSource,
+  POINTS_ACROSS,
   type LitBackdrop,
   litRoom,
   roomLuxOf,
@@ -148,6 +149,16 @@ const wantedFace = (measured: Measured, face: FaceLight, wish: LightWish): Wante
   };
 };
 
+/** Of the points across a backdrop every so manieth is a limit: light changes little between two. */
+const EVERY = 4;
+/** And so much is kept in hand for what lies between them. */
+const BETWEEN_POINTS = 0.98;
+
+const thinned = (lit: LitBackdrop): LitBackdrop => ({
+  ...lit,
+  points: lit.points.filter((_, index) => (index % POINTS_ACROSS) % EVERY === 0),
+});
+
 /** The wish as numbers. @param extra lamps that are not in the rig, as they would shine on these faces */
 export const taskOf = (measured: Measured, wish: LightWish): LightTask => {
   const faces = seenFaces(measured).filter(
@@ -160,9 +171,13 @@ export const taskOf = (measured: Measured, wish: LightWish): LightTask => {
     aim: wish.aim,
     lamps: lamps.map((source) => turnedOf(measured, source, faces)),
     faces: faces.map((face) => wantedFace(measured, face, wish)),
-    screens: backdropsLit(measured).filter(({ backdrop }) => backdrop.is === 'green screen'),
-    boards: backdropsLit(measured).filter(({ backdrop }) => backdrop.mostLux !== null),
-    evenness: measured.rig.lightRules.evenness,
+    screens: backdropsLit(measured)
+      .filter(({ backdrop }) => backdrop.is === 'green screen')
+      .map(thinned),
+    boards: backdropsLit(measured)
+      .filter(({ backdrop }) => backdrop.mostLux !== null)
+      .map(thinned),
+    evenness: measured.rig.lightRules.evenness * BETWEEN_POINTS,
     fixedRoom: all
       .filter(({ source }) => !turned.has(source.id))
       .reduce((sum, { source, roomFull }) => sum + source.share * roomFull, 0),
