@@ -1,4 +1,5 @@
 import type { RigDraft } from '@echo-loom/core';
+import { owned } from './owned';
 
 /** The lighting desk that most lamps of the hall answer to. */
 const DESK = { by: 'address', name: 'Hall lighting desk' } as const;
@@ -25,6 +26,13 @@ const HOUSE = [
 
 /** A front wash from a bar, house lights over the benches, and a lectern lamp somebody brought. */
 export const light = (draft: RigDraft): RigDraft =>
+  owned(
+    ...HOUSE.map((_, index) => `house-${index + 1}`),
+    ...WASH.map(([id]) => id),
+    'lectern-lamp',
+  )(lamps(draft));
+
+const lamps = (draft: RigDraft): RigDraft =>
   HOUSE.reduce(
     (now, [xM, yM], index) =>
       now
@@ -87,6 +95,37 @@ export const light = (draft: RigDraft): RigDraft =>
             reflects: 0.15,
             hue: 'neutral',
             mostLux: null,
+          },
+        })
+        .do({
+          type: 'addOpening',
+          openingId: 'high-window',
+          opening: {
+            name: 'High window',
+            what: 'window',
+            wall: 3,
+            alongM: 11,
+            widthM: 6,
+            bottomM: 2.6,
+            heightM: 1.2,
+            opens: 'no',
+          },
+        })
+        .do({
+          type: 'setWindow',
+          openingId: 'high-window',
+          window: { transmission: 0.7, openShare: 0.5, isSheer: true, luxAt1m: null },
+        })
+        .do({
+          type: 'setSky',
+          sky: {
+            latitudeDeg: 54.6,
+            longitudeDeg: -1.6,
+            upThePlanDeg: 20,
+            on: '2026-11-28',
+            atMin: 1170,
+            aheadMin: 0,
+            is: 'overcast',
           },
         })
         .do({

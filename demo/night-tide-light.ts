@@ -1,7 +1,10 @@
 import type { RigDraft } from '@echo-loom/core';
+import { owned } from './owned';
 
 /** One soft key beside the phone, a wall the colour of skin, and night outside. */
-export const light = (draft: RigDraft): RigDraft =>
+export const light = (draft: RigDraft): RigDraft => owned('key')(lamps(draft));
+
+const lamps = (draft: RigDraft): RigDraft =>
   draft
     .do({
       type: 'setSky',
@@ -34,9 +37,9 @@ export const light = (draft: RigDraft): RigDraft =>
       name: 'Key’s stand',
       figures: { heightM: 1.75 },
     })
-    .device('key', 'light-cob-60', { name: 'Soft key', settings: { dimmer: 70 } })
+    .device('key', 'light-panel', { name: 'Soft key', settings: { dimmer: 100, colour: 5600 } })
     .stand('key', 'key-stand')
-    .lamp('key', { at: 'point', xM: 1.6, yM: 1.5, zM: 1.2 }, 'Dome, 0.6 m', {
+    .lamp('key', { at: 'point', xM: 1.6, yM: 1.5, zM: 1.2 }, 'Soft box, 0.6 × 0.9 m', {
       by: 'knob',
       name: 'Its knob',
     });

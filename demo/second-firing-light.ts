@@ -1,10 +1,14 @@
 import type { RigDraft } from '@echo-loom/core';
+import { owned } from './owned';
 
 /**
  * Light in the boat shed: one key for the bench, a key for the potter, and a window on the sea side
  * through which the sun of a late November morning reaches the wheel.
  */
 export const light = (draft: RigDraft): RigDraft =>
+  owned('bench-key', 'bench-fill', 'potter-key', 'hair', 'shelf-strip', 'kiln-glow')(lamps(draft));
+
+const lamps = (draft: RigDraft): RigDraft =>
   draft
     .do({
       type: 'setSky',

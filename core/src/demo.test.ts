@@ -59,6 +59,11 @@ describe('the demo, the starting points and the catalogue', () => {
       'brief.recorded-once',
       'brief.recorded-once',
       'computer.reach',
+      'light.face-unlit',
+      'light.faces-differ',
+      'light.no-catch',
+      'light.ratio',
+      'light.skin-wall',
       'picture.shot-missed',
       'picture.upright-enlarged',
       'place.background-differs',
@@ -86,6 +91,10 @@ describe('the demo, the starting points and the catalogue', () => {
       'picture.rate-near-miss',
       'picture.reach',
       'computer.branch-full',
+      'light.glare',
+      'light.sun-on',
+      'light.cameras-apart',
+      'light.board-lit',
     ])
       expect(codes).toContain(code);
   });

@@ -4,7 +4,7 @@ import { Ground, halfFor, spread } from './ground';
 import type { Bundle, LoomGroup, LoomLayout, PlacedDevice } from './parts';
 import { measureUp } from './positions';
 import { rankDevices, STEP_SPAN } from './rank';
-import { rowsOf, type Grouping, type RowGroup } from './rows';
+import { chainDevices, rowsOf, type Grouping, type RowGroup } from './rows';
 import type { Shown } from './shown';
 import { GROUP_HEIGHT, HEADER, PEG_HEIGHT, ROW_HEIGHT } from './sizes';
 
@@ -48,9 +48,7 @@ const placeSources = (plan: Plan, ground: Ground): { groups: LoomGroup[]; rowsEn
     y += GROUP_HEIGHT;
     const [first] = group.sources;
     if (isFolded && first) {
-      const members = [...analysis.graph.devices.values()].filter(
-        ({ id }) => inside.get(id) === group.id,
-      );
+      const members = chainDevices(analysis).filter(({ id }) => inside.get(id) === group.id);
       const leaving = bundles(members, inside, plan.back);
       const half = halfFor(leaving.length);
       const middle = y + ROW_GAP / 2 + half;
@@ -189,7 +187,7 @@ const build = (
   const rows = rowsOf(analysis, grouping, back)
     .map((group) => ({ ...group, sources: group.sources.filter(({ node }) => isShown(node)) }))
     .filter(({ sources }) => sources.length > 0);
-  const devices = [...analysis.graph.devices.values()].filter(isShown);
+  const devices = chainDevices(analysis).filter(isShown);
   const ranks = [...new Set(devices.map(({ id }) => rank.get(id) ?? 0))].sort((a, b) => a - b);
   const columnOf = new Map(ranks.map((value, index) => [value, index]));
   const column = (id: string): number => columnOf.get(rank.get(id) ?? 0) ?? 0;

@@ -15,6 +15,12 @@ export interface RowGroup {
 const emitsPicture = (node: DeviceNode): boolean =>
   [...node.ports.values()].some(({ port }) => port.emits?.picture !== undefined);
 
+/** What stands in the chain: lamps carry no signal, and have a view of their own. */
+export const chainDevices = (analysis: Analysis): DeviceNode[] =>
+  [...analysis.graph.devices.values()].filter(
+    (node) => analysis.device(node).model.light === undefined,
+  );
+
 /**
  * The rows of the loom: every device that begins a thread, and every device nothing leads to, in groups.
  * @param back links that lead back to a source and so do not count as leading to it
@@ -31,10 +37,10 @@ export const rowsOf = (
     wired.add(edge.to.device.id);
     if (!back.has(edge.id)) fed.add(edge.to.device.id);
   }
-  const sources = [...analysis.graph.devices.values()].filter(
+  const sources = chainDevices(analysis).filter(
     (node) => !fed.has(node.id) && (wired.has(node.id) || node.model.step === 'source'),
   );
-  const loose = [...analysis.graph.devices.values()].filter(
+  const loose = chainDevices(analysis).filter(
     (node) => !wired.has(node.id) && node.model.step !== 'source',
   );
   const { people, places } = analysis.rig;

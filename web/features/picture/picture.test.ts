@@ -101,8 +101,8 @@ describe('the figures of a shot in words', () => {
     expect(lines('overhead').has('Space over the head')).toBe(false));
   it('tells what light is needed by a camera that sets itself, and nothing where nobody has set it', () => {
     // 250 · 2.8² ÷ (1/50 · 3200) = 30.6 lux at the most sensitive that is clean
-    expect(lines('overhead').get('Light needed')).toBe('31 lux, and has it');
-    expect(lines('host-camera').has('Light needed')).toBe(false);
+    expect(lines('kiln-camera').get('Light needed')).toBe('31 lux, and has it');
+    expect(lines('slides').has('Light needed')).toBe(false);
   });
   it('tells in stops how far the light is off', () => {
     const set = apply(firing.rig, {
@@ -115,7 +115,7 @@ describe('the figures of a shot in words', () => {
     });
     const [framing] = framings(analyse(set)).filter(({ shot }) => shot.deviceId === 'overhead');
     expect(framing && new Map(framingLines(framing)).get('Light needed')).toBe(
-      '122 lux, 1.3 stops too much',
+      '245 lux, 4.4 stops too much',
     );
   });
 });

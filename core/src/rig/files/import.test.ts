@@ -143,7 +143,7 @@ describe('importing a rig', () => {
     [
       'a newer version',
       nightTide.replace('"version": 15', '"version": 16'),
-      /^version: this file is of version 15/,
+      /^version: this file is of version 16/,
     ],
     [
       'a shot of a camera that is not there',

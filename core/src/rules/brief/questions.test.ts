@@ -41,8 +41,8 @@ describe('every finding that depends on a school names it', () => {
 });
 
 describe('the questions', () => {
-  it('are the fifteen of the field, each with a default that is its first school', () => {
-    expect(HOUSE_QUESTION_KEYS).toHaveLength(15);
+  it('are the twenty-two of the field, each with a default that is its first school', () => {
+    expect(HOUSE_QUESTION_KEYS).toHaveLength(22);
     for (const key of HOUSE_QUESTION_KEYS)
       expect(DEFAULT_HOUSE_RULES[key]).toBe(HOUSE_QUESTIONS[key].schools[0].value);
   });

@@ -90,12 +90,15 @@ export const sunOn = eachLightRule<ThroughDay>(
   },
 );
 
-export const sunTooBright = eachLightRule<{
+/** A shot that the sun overpowers at its strongest moment. */
+interface Overpowered {
   readonly thing: ThroughDay;
   readonly moment: Moment;
   readonly exposed: Exposed;
   readonly over: number;
-}>(
+}
+
+export const sunTooBright = eachLightRule<Overpowered>(
   'light.sun-over',
   {
     looksFor: 'A camera that the sun overpowers during the show.',

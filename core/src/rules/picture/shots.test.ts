@@ -135,7 +135,7 @@ ruleCases('picture.too-bright', {
       level: 'warn',
       says: /3\.0 stops more light .* grey filter of 3 stops/,
       sum: 122.5,
-      fixes: ['Set Camera to ISO 200'],
+      fixes: ['Set Camera to ISO 200', 'Set the grey filter of Camera to 3 stops'],
     },
   },
 });
