@@ -38,7 +38,7 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(nanoid|d3-contour|d3-array|internmap)/)'],
   moduleNameMapper: {
     '^@echo-loom/core$': '<rootDir>/core/src/index.ts',
     '^@echo-loom/core/signal$': '<rootDir>/core/src/signal/index.ts',

@@ -70,9 +70,9 @@ const lamps = (draft: RigDraft): RigDraft =>
       name: 'Rafter',
       figures: { widthM: 2, depthM: 0.2, heightM: 3.3, bearsKg: 30 },
     })
-    .device('bench-key', 'light-cob-300', {
+    .device('bench-key', 'light-panel-large', {
       name: 'Bench key',
-      settings: { dimmer: 40, colour: 5600 },
+      settings: { dimmer: 100, colour: 5600 },
     })
     .device('bench-fill', 'light-panel-large', {
       name: 'Bench fill',
@@ -82,7 +82,10 @@ const lamps = (draft: RigDraft): RigDraft =>
       name: 'Potter’s key',
       settings: { dimmer: 50, colour: 5600 },
     })
-    .device('hair', 'light-spot', { name: 'Hair light', settings: { dimmer: 30, colour: 4300 } })
+    .device('hair', 'light-panel-large', {
+      name: 'Hair light',
+      settings: { dimmer: 80, colour: 4300 },
+    })
     .device('shelf-strip', 'light-strip', {
       name: 'Strip on the shelves',
       settings: { dimmer: 40, colour: 3200 },
@@ -100,7 +103,7 @@ const lamps = (draft: RigDraft): RigDraft =>
       aim: null,
     })
     .do({ type: 'raiseDevice', deviceId: 'kiln-glow', heightM: 0.9 })
-    .lamp('bench-key', { at: 'point', xM: 1.7, yM: 1.5, zM: 1.2 }, 'Dome, 0.9 m', {
+    .lamp('bench-key', { at: 'point', xM: 1.7, yM: 1.5, zM: 1.2 }, 'Soft box, 0.6 × 0.9 m', {
       by: 'app',
       name: 'Shed lights',
     })
@@ -112,14 +115,17 @@ const lamps = (draft: RigDraft): RigDraft =>
       by: 'app',
       name: 'Shed lights',
     })
-    .lamp('hair', { at: 'person', personId: 'potter' }, null, { by: 'knob', name: 'Its knob' })
+    .lamp('hair', { at: 'person', personId: 'potter' }, 'Grid, 40°', {
+      by: 'knob',
+      name: 'Its knob',
+    })
     .lamp('shelf-strip', { at: 'backdrop', backdropId: 'boards' }, null, {
       by: 'app',
       name: 'Shed lights',
     })
     .do({ type: 'keepLook', lookId: 'talk', name: 'Talk', setId: null })
     .do({ type: 'setControl', deviceId: 'bench-key', control: 'dimmer', value: 15 })
-    .do({ type: 'setControl', deviceId: 'hair', control: 'dimmer', value: 60 })
+    .do({ type: 'setControl', deviceId: 'hair', control: 'dimmer', value: 50 })
     .do({ type: 'keepLook', lookId: 'wheel', name: 'Wheel', setId: null })
     .do({ type: 'recallLook', lookId: 'talk' })
     .do({ type: 'cueScene', sceneId: 'wheel', lookId: 'wheel' })

@@ -277,7 +277,7 @@ test('from an empty rig: picture, shot, scene and button with the keyboard, undo
 
 test('Harbour Hall opens, is judged, and follows an edit at once', async ({ page, demo }) => {
   await page.goto(`${demo.url}/rigs/harbour-hall`);
-  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/10/16');
+  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/14/18');
   await page.keyboard.press('5');
   await expect(page.locator('[data-item="link:roaming-1-sdi-to-switcher"]')).toContainText(
     '95 m 95%',
@@ -288,12 +288,12 @@ test('Harbour Hall opens, is judged, and follows an edit at once', async ({ page
     12,
   );
   await page.getByLabel('Format of Roaming 1').selectOption('2160p60');
-  await expect(verdict(page)).not.toHaveAttribute('data-verdict', '0/10/16');
+  await expect(verdict(page)).not.toHaveAttribute('data-verdict', '0/14/18');
   await page.locator('[data-source="roaming-1"] button').first().click();
   await expect(page.getByRole('region', { name: 'About this source' })).toContainText(
     'its reach here is 60 m',
   );
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/10/16');
+  await expect(verdict(page)).toHaveAttribute('data-verdict', '0/14/18');
   await saved(page);
 });

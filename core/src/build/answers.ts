@@ -39,7 +39,7 @@ export const answersSchema = z.strictObject({
   brief: briefSchema.omit({ sights: true, deliverables: true }),
   usualRoom: z.enum(ROOM_ANSWERS),
   /** What stands behind whoever is seen; left out, what is there */
-  background: z.literal('green screen').optional(),
+  background: z.enum(['as it is', 'green screen']).optional(),
   houseRules: houseRulesSchema.partial(),
 });
 export type Answers = z.infer<typeof answersSchema>;

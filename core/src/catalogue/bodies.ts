@@ -138,7 +138,7 @@ const TYPICAL: Readonly<Record<string, Body>> = {
   'camera-mic-input': body(0.1, 0.1, 0.11, 0.8, 5, null, 'T'),
   'light-panel-small': body(0.2, 0.04, 0.13, 0.5, 15, null, 'T'),
   'light-panel': body(0.32, 0.06, 0.32, 1.4, 45, null, 'T'),
-  'light-panel-large': body(0.64, 0.09, 0.34, 3.6, 110, 24, 'T'),
+  'light-panel-large': body(0.64, 0.09, 0.34, 3.6, 110, null, 'T'),
   'light-cob-60': body(0.1, 0.2, 0.14, 1.2, 65, 26, 'T'),
   'light-cob-120': body(0.11, 0.26, 0.17, 2.1, 130, 29, 'T'),
   'light-cob-300': body(0.14, 0.34, 0.22, 3.4, 320, 35, 'T'),

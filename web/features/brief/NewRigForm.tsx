@@ -25,7 +25,7 @@ import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
 import { SearchProgress } from '@/ui/Searching';
 import { UnmetAnswers } from './UnmetAnswers';
 import { useBuilding } from './useBuilding';
-import { CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS, USUAL_ROOMS } from './words';
+import { BACKGROUNDS, CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS, USUAL_ROOMS } from './words';
 
 interface Props {
   readonly pointName: string;
@@ -70,7 +70,11 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) 
   const router = useRouter();
   const form = useForm<Answers>({
     resolver: zodResolver(answersSchema),
-    defaultValues: { ...answers, houseRules: { ...ASKED_DEFAULTS, ...answers.houseRules } },
+    defaultValues: {
+      background: 'as it is',
+      ...answers,
+      houseRules: { ...ASKED_DEFAULTS, ...answers.houseRules },
+    },
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const [made, setMade] = useState<Made | null>(null);
@@ -133,6 +137,11 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) 
             <NumberAnswer name="brief.setUpMin" label="Set-up time allowed, minutes" />
             <ChooseAnswer name="brief.room" label="Room" options={ROOMS} />
             <ChooseAnswer name="usualRoom" label="Its walls, to begin with" options={USUAL_ROOMS} />
+            <ChooseAnswer
+              name="background"
+              label="Behind whoever is seen first"
+              options={BACKGROUNDS}
+            />
             <NumberAnswer name="brief.budget" label="Budget; empty if not decided" mayBeNone />
             <NumberAnswer
               name="brief.uplinkMbps"

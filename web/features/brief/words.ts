@@ -26,6 +26,10 @@ export const USUAL_ROOMS: Options = ROOM_ANSWERS.map((value) => ({
   value,
   label: ROOM_WORDS[value] ?? value,
 }));
+export const BACKGROUNDS: Options = [
+  { value: 'as it is', label: 'What is there' },
+  { value: 'green screen', label: 'A green screen, with its lamps' },
+];
 export const SIGHTS: Options = plain(SIGHT_KINDS);
 export const DELIVERABLES: Options = plain(DELIVERABLE_KINDS);
 export const SHOT_OPTIONS: Options = plain(SHOTS);

@@ -126,7 +126,7 @@ export const Head = ({ analysis, face, shares }: Props) => {
         </Text>
         <Text className="figures" fontSize="0.8rem">
           {ratioText(now.ratio)}
-          {now.ratioStops !== null && `, ${now.ratioStops.toFixed(1)} stops`}
+          {now.ratioStops !== null && `, ${now.ratioStops.toFixed(2)} stops`}
         </Text>
         <Text
           className="figures"
@@ -137,7 +137,7 @@ export const Head = ({ analysis, face, shares }: Props) => {
             ? shot?.framing.exposure === 'automatic'
               ? 'camera sets itself'
               : 'exposure not known'
-            : `${stopsText(over)} stops`}
+            : `${stopsText(over, 2)} stops`}
         </Text>
         <Text fontSize="xs" color="ink.soft">
           {now.key ? `key ${now.key.source.name}` : 'in the dark'}

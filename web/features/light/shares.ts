@@ -26,5 +26,7 @@ export const luxText = (lux: number): string => {
 };
 
 /** Stops with their sign. */
-export const stopsText = (stops: number): string =>
-  `${stops < -0.05 ? '−' : stops > 0.05 ? '+' : '±'}${Math.abs(stops).toFixed(1)}`;
+export const stopsText = (stops: number, digits = 1): string => {
+  const text = Math.abs(stops).toFixed(digits);
+  return `${Number(text) === 0 ? '±' : stops < 0 ? '−' : '+'}${text}`;
+};

@@ -60,10 +60,6 @@ describe('the kiln fan at the wheel', () => {
       ['Kiln fan', 52.5, 50.5],
       ['Show computer', 31.4, 31.4],
       ['Switcher', 23.4, 23.4],
-      ['Bench key', 28.4, 28.4],
-      ['Bench fill', 17.5, 17.4],
-      ['Potter’s key', 17.5, 17.4],
-      ['Hair light', 22.2, 21.3],
     ]);
   });
   it('is heard 3 dB more by an omni', () => {
@@ -76,10 +72,10 @@ describe('the kiln fan at the wheel', () => {
       ]),
     ).toEqual([
       ['omni', false, 14.8],
-      ['cardioid', true, 17.8],
+      ['cardioid', true, 17.9],
       ['supercardioid', false, 18.3],
       ['hypercardioid', false, 18.4],
-      ['figure of eight', false, 17.8],
+      ['figure of eight', false, 17.9],
     ]);
   });
   it('moved by an edit, is where it was said to be from 2 m farther', () => {

@@ -1,5 +1,5 @@
 import { type Exposed, exposures } from '../../passes/exposure';
-import type { FaceLight, OnFace } from '../../passes/light';
+import { type FaceLight, falloff, type OnFace } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import { figure, type Sum, type SumInput } from '../../passes/sum';
 import type { About } from '../about';
@@ -74,6 +74,7 @@ export const partSum = (part: OnFace): Sum =>
       input('distance', part.distanceM, 'm'),
       input('incidence', part.incidenceDeg, '°'),
       input('off its axis', part.offAxisDeg, '°'),
+      input('falloff', falloff(part.source.beamDeg, part.offAxisDeg)),
     ],
     part.lux,
     'lux',

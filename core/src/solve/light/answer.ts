@@ -145,9 +145,6 @@ const saysOf = (
   );
 };
 
-/** Whether a task can be met. */
-export const isMet = (task: LightTask): boolean => bestLevels(task) !== null;
-
 /** The answer to a task; a task without lamps or faces has none. */
 export const answerTo = (measured: Measured, task: LightTask): LightAnswer | null => {
   if (task.faces.length === 0 || task.lamps.length === 0) return null;
