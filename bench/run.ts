@@ -12,22 +12,12 @@ import { secondFiring } from '../demo/second-firing';
 import { editToReading, findingsInTime } from './browser';
 import { framesOfLoom } from './frames';
 import { benchRig, denseRig } from './rigs';
-import { clock, median } from './timing';
+import { clock, median, ORDINARY_LOOP_MS, plainLoop } from './timing';
 
 /**
  * Prints how fast the engine is, beside what this machine makes of a plain loop. `npm run bench`;
  * with TEST_DATABASE_URL also in the browser.
  */
-
-/** Two million additions and square roots. */
-const plainLoop = (): number => {
-  let sum = 0;
-  for (let n = 1; n <= 2_000_000; n++) sum += Math.sqrt(n);
-  return sum;
-};
-
-/** What an ordinary machine of 2024 takes for the loop: the targets are stated for one. @unit ms */
-const ORDINARY_LOOP_MS = 2.4;
 
 /**
  * The rig after one more edit: what a person waits for is the analysis after an edit, never of the

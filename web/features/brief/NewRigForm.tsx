@@ -19,10 +19,11 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { type FieldErrors, FormProvider, useForm } from 'react-hook-form';
+import { FormProvider, useForm } from 'react-hook-form';
 import { Part, PeopleQuestions, SightQuestions } from './NewRigParts';
 import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
 import { SearchProgress } from '@/ui/Searching';
+import { firstProblem } from './first-problem';
 import { UnmetAnswers } from './UnmetAnswers';
 import { useBuilding } from './useBuilding';
 import { BACKGROUNDS, CUTS, DELIVERABLES, FORMS, ROOMS, SWITCHERS, USUAL_ROOMS } from './words';
@@ -50,17 +51,6 @@ interface Made {
   readonly rig: Rig;
   readonly unmet: readonly Unmet[];
 }
-
-/** The first thing wrong with the answers, in words. */
-const firstProblem = (errors: FieldErrors): string | null => {
-  for (const value of Object.values(errors)) {
-    if (!value || typeof value !== 'object') continue;
-    if ('message' in value && typeof value.message === 'string') return value.message;
-    const inner = firstProblem(value as FieldErrors);
-    if (inner) return inner;
-  }
-  return null;
-};
 
 /**
  * A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the
@@ -137,11 +127,7 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) 
             <NumberAnswer name="brief.setUpMin" label="Set-up time allowed, minutes" />
             <ChooseAnswer name="brief.room" label="Room" options={ROOMS} />
             <ChooseAnswer name="usualRoom" label="Its walls, to begin with" options={USUAL_ROOMS} />
-            <ChooseAnswer
-              name="background"
-              label="Behind whoever is seen first"
-              options={BACKGROUNDS}
-            />
+            <ChooseAnswer name="background" label="Behind who is seen" options={BACKGROUNDS} />
             <NumberAnswer name="brief.budget" label="Budget; empty if not decided" mayBeNone />
             <NumberAnswer
               name="brief.uplinkMbps"

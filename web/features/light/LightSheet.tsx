@@ -4,12 +4,14 @@ import { Box, Text } from '@chakra-ui/react';
 import {
   type Analysis,
   entry,
+  figure,
   inOrder,
   lampSources,
   type LightSource,
   seenFaces,
 } from '@echo-loom/core';
 import { PlainTable } from '@/ui/PlainTable';
+import { today } from '@/ui/today';
 import { luxText } from './shares';
 
 const aimText = ({ rig }: Analysis, { lamp }: LightSource): string => {
@@ -20,7 +22,7 @@ const aimText = ({ rig }: Analysis, { lamp }: LightSource): string => {
     case 'backdrop':
       return entry(rig.backdrops, aim.backdropId)?.name ?? '';
     case 'point':
-      return `x ${aim.xM.toFixed(2)}, y ${aim.yM.toFixed(2)}, ${aim.zM.toFixed(2)} m high`;
+      return `x ${figure(aim.xM, 2)}, y ${figure(aim.yM, 2)}, ${figure(aim.zM, 2)} m high`;
     case 'turned':
       return `${aim.downDeg}° down`;
     default:
@@ -47,6 +49,9 @@ export const LightSheet = ({ analysis }: { readonly analysis: Analysis }) => {
       <Text as="h2" fontSize="lg" fontWeight="600">
         {rig.name}: light
       </Text>
+      <Text fontSize="sm">
+        {today()}, lengths from the corner of the plan that x and y are told from
+      </Text>
       <PlainTable
         label="Lamps, for whoever sets them"
         headings={[
@@ -66,7 +71,7 @@ export const LightSheet = ({ analysis }: { readonly analysis: Analysis }) => {
           cells: [
             lamp.name,
             lamp.lamp?.modifier?.name ?? 'nothing',
-            `${lamp.at.xM.toFixed(2)}, ${lamp.at.yM.toFixed(2)}, ${lamp.at.zM.toFixed(2)}`,
+            [lamp.at.xM, lamp.at.yM, lamp.at.zM].map((metres) => figure(metres, 2)).join(', '),
             aimText(analysis, lamp),
             `${Math.round(lamp.kelvin)} K`,
             `${Math.round(1000 * lamp.share) / 10} %`,
