@@ -27,14 +27,18 @@ interface Props {
 interface Dimmer {
   readonly lamp: LightSource;
   readonly share: number;
+  /** Whether it is under somebody's hand */
+  readonly isDrawn: boolean;
   readonly onDrag: (share: number | null) => void;
   readonly onSet: (percent: number) => void;
 }
 
 /** A rule with a mark on it: drawn along, everything follows at once; let go, it is kept. */
-const DimmerRule = ({ lamp, share, onDrag, onSet }: Dimmer) => {
+const DimmerRule = ({ lamp, share, isDrawn, onDrag, onSet }: Dimmer) => {
   const percent = Math.round(1000 * share) / 10;
   const keep = (value: string) => {
+    // The browser rounds what it shows: only what was drawn is kept.
+    if (!isDrawn) return;
     onSet(Number(value));
     onDrag(null);
   };
@@ -113,6 +117,7 @@ export const Lamps = ({ analysis, shares, chosen, onDrag, onChoose }: Props) => 
                     key="dimmer"
                     lamp={lamp}
                     share={share}
+                    isDrawn={shares[lamp.id] !== undefined}
                     onDrag={(to) => onDrag(lamp.id, to)}
                     onSet={(value) =>
                       value !== Math.round(1000 * lamp.share) / 10 &&

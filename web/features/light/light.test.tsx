@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { analyse, faces, lampSources, type Rig } from '@echo-loom/core';
+import { analyse, apply, faces, lampSources, type Rig } from '@echo-loom/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import user from '@testing-library/user-event';
 import { demo, drawWithRig } from '@/features/rig/rig-for-tests';
@@ -114,6 +114,17 @@ describe('the view of light', () => {
     expect(rig().devices['key']?.settings).toEqual({});
     fireEvent.pointerUp(rule);
     expect(rig().devices['key']?.settings).toEqual({ dimmer: 50 });
+  });
+  it('is left as it was by whoever only passes over it, however the browser rounds', () => {
+    const rig = opened(
+      apply(workedLight(), { type: 'setControl', deviceId: 'key', control: 'dimmer', value: 14.5 }),
+    );
+    const rule = screen.getByRole('slider', { name: 'Dimmer of Key' });
+    fireEvent.focus(rule);
+    fireEvent.keyUp(rule, { key: 'Tab' });
+    fireEvent.pointerUp(rule);
+    fireEvent.blur(rule);
+    expect(rig().devices['key']?.settings).toEqual({ dimmer: 14.5 });
   });
   it('points a lamp, dresses it and says what it answers to', async () => {
     const rig = opened(workedLight());

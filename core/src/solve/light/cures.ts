@@ -4,9 +4,10 @@ import { lampSources, type LightSource, movedTo } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import { bearing, distanceBetween, stepped } from '../../passes/place';
 import { figure } from '../../passes/sum';
-import { entry, isInside, numberSetting, type SimpleCommand, USUAL_MODIFIERS } from '../../rig';
+import { entry, numberSetting, type SimpleCommand, USUAL_MODIFIERS } from '../../rig';
 import type { LightAnswer } from './answer';
 import { bestLevels, type Chosen } from './programme';
+import { whyNot } from './may-stand';
 import { withLamp, withNeed } from './variants';
 import { type LightTask, type LightWish, taskOf } from './wish';
 
@@ -87,11 +88,11 @@ const moved = (
   byM: number,
 ): LightCure | null => {
   const to = stepped(source.at, directionDeg, byM);
-  const corners = measured.rig.shell?.corners;
-  if (corners && !isInside(corners, to)) return null;
   const commands = moveLamp(measured, source.id, directionDeg, byM);
-  if (commands.length === 0) return null;
-  const other = withLamp(measured, task, movedTo(measured, source, { ...to, zM: source.at.zM }));
+  const there = movedTo(measured, source, { ...to, zM: source.at.zM });
+  // Where it stands already it may stand as badly as elsewhere.
+  if (commands.length === 0 || (whyNot(measured, there) && !whyNot(measured, source))) return null;
+  const other = withLamp(measured, task, there);
   const chosen = bestLevels(other, QUICK);
   return (
     chosen &&
