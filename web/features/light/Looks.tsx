@@ -8,11 +8,13 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { PlainTable } from '@/ui/PlainTable';
 
 const NO_LOOK = '';
+const ANY_SET = '';
 
 /** Looks of a set: what every lamp is set to, beside one another; kept, called up, and cued with scenes. */
 export const Looks = ({ analysis }: { readonly analysis: Analysis }) => {
   const { run } = useRigSession();
   const [name, setName] = useState('');
+  const [setId, setSetId] = useState(ANY_SET);
   const { looks, scenes, cues, sets } = analysis.rig;
   const all = inOrder(looks);
   const written = cleanLine(name);
@@ -24,7 +26,7 @@ export const Looks = ({ analysis }: { readonly analysis: Analysis }) => {
       type: 'keepLook',
       lookId: same?.[0] ?? freeId(written, looks),
       name: written,
-      setId: same?.[1].setId ?? null,
+      setId: Object.hasOwn(sets, setId) ? setId : (same?.[1].setId ?? null),
     });
     setName('');
   };
@@ -87,6 +89,17 @@ export const Looks = ({ analysis }: { readonly analysis: Analysis }) => {
             </Button>
           </Flex>
         ))}
+        {inOrder(sets).length > 0 && (
+          <ChoiceField
+            label="A new look is for"
+            value={setId}
+            options={[
+              { value: ANY_SET, label: 'any set' },
+              ...inOrder(sets).map(([value, set]) => ({ value, label: set.name })),
+            ]}
+            onChoose={setSetId}
+          />
+        )}
         <Flex gap="2">
           <Input
             size="sm"

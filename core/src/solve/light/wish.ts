@@ -12,6 +12,7 @@ import {
 } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import type { HouseRules } from '../../rig';
+import { ratioOf } from '../../rules/light/faces';
 
 /** What light is wanted, and what lamps there are to give it, as numbers. */
 
@@ -45,12 +46,6 @@ const HAIR: Readonly<
 };
 /** A green screen lies so near to the face. @unit stops */
 export const SCREEN_STOPS = 1;
-
-const RATIOS: Readonly<Record<HouseRules['lightRatio'], readonly [number, number]>> = {
-  flat: [1.1, 1.9],
-  gentle: [1.6, 2.8],
-  shaped: [2.8, 5.7],
-};
 
 /** A lamp that can be turned. */
 export interface Turned {
@@ -130,6 +125,12 @@ const luxFor = (measured: Measured, face: FaceLight, wish: LightWish): number =>
   return shot?.framing.exposure === 'automatic' ? CLEANER * needed : needed;
 };
 
+/** The band of ratios in which the house finds nothing to say. */
+const bandOf = (rules: HouseRules): readonly [number, number] => {
+  const { least, most } = ratioOf(rules);
+  return [least, most];
+};
+
 const wantedFace = (measured: Measured, face: FaceLight, wish: LightWish): WantedFace => {
   const { houseRules } = measured.rig;
   const shot = exposures(measured).find(
@@ -140,7 +141,7 @@ const wantedFace = (measured: Measured, face: FaceLight, wish: LightWish): Wante
   return {
     face,
     lux: luxFor(measured, face, wish),
-    ratio: wish.ratio === undefined ? RATIOS[houseRules.lightRatio] : wish.ratio,
+    ratio: wish.ratio === undefined ? bandOf(houseRules) : wish.ratio,
     hair: HAIR[houseRules.hairLight],
     behind:
       lit && lit.backdrop.is !== 'green screen'
