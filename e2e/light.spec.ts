@@ -101,7 +101,7 @@ test('set for me: one press sets every dimmer; what cannot be is said, with what
   await expect(me).toContainText(/What makes it possible|No single change/);
 });
 
-test('Second Firing: glare cured by raising the key, the sun on the wheel by the blind, four cameras by one edit', async ({
+test('Second Firing: glare cured by raising the key, the sun by the blind, four cameras by one edit', async ({
   page,
   empty,
 }) => {
