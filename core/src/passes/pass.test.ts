@@ -158,6 +158,19 @@ describe('a pass by key', () => {
     expect(both(measure(after(rename), first))[0]).toBe('Her mic');
     expect(met).toEqual(['host-mic']);
   });
+  it('keeps its earlier result where the new one says the same', () => {
+    const lengthOf = passFor(
+      'length of',
+      (measured, id: string) => [measured.device({ id }).name.length],
+      ([a], [b]) => a === b,
+    );
+    const { asked, times } = counted((measured) => lengthOf(measured, 'host-mic')[0]);
+    const first = measure(rig);
+    asked(first);
+    asked(measure(after({ ...rename, name: 'Hers too' }), first));
+    expect(times()).toBe(1);
+    expect(asked(measure(after(rename), first))).toBe('Her mic'.length);
+  });
 });
 
 describe('an earlier analysis', () => {

@@ -14,6 +14,8 @@ export interface PassOf<T> {
 export interface PassFor<Key extends string | number, T> {
   readonly name: string;
   readonly makeFor: (measured: Measured, key: Key) => T;
+  /** As of a pass */
+  readonly same?: (before: T, after: T) => boolean;
 }
 
 /** A pass is asked by calling it, however often: it is worked out once for each analysis. */
@@ -39,8 +41,9 @@ export const pass = <T>(
 export const passFor = <Key extends string | number, T>(
   name: string,
   makeFor: (measured: Measured, key: Key) => T,
+  same?: PassFor<Key, T>['same'],
 ): ((measured: Measured, key: Key) => T) => {
-  const of: PassFor<Key, T> = { name, makeFor };
+  const of: PassFor<Key, T> = { name, makeFor, ...(same ? { same } : {}) };
   return (measured, key) => measured.results.askFor(of, key);
 };
 
@@ -79,7 +82,7 @@ export const passBySource = <T>(
   });
 };
 
-const haveSameItems = <T>(before: readonly T[], after: readonly T[]): boolean =>
+export const haveSameItems = <T>(before: readonly T[], after: readonly T[]): boolean =>
   before.length === after.length && before.every((item, index) => item === after[index]);
 
 /** How many passes work source by source. */
@@ -104,6 +107,13 @@ interface WalkResults {
   /** Whether a later analysis has taken it over: then nothing more is added to it */
   isShared: boolean;
 }
+
+/** The earlier value of a pass, where the new one says the same. */
+const kept = <T>(
+  { same }: { readonly same?: (before: T, after: T) => boolean },
+  old: Result<T> | undefined,
+  value: T,
+): T => (old && same?.(old.value, value) ? old.value : value);
 
 /** Results of one analysis. Those of an earlier one that nothing changed met are taken over as they are. */
 export class Results {
@@ -222,8 +232,7 @@ export class Results {
     this.underWay.add(of);
     try {
       const { value, reads } = recorded(() => of.make(this.measured));
-      const kept = old && of.same?.(old.value, value) ? old.value : value;
-      return { of, key: null, value: kept, reads };
+      return { of, key: null, value: kept(of, old, value), reads };
     } finally {
       this.underWay.delete(of);
     }
@@ -235,10 +244,18 @@ export class Results {
     const known = results.get(key) as Result<T> | undefined;
     if (known) return known;
     const old = this.before?.results.byKey.get(of)?.get(key) as Result<T> | undefined;
-    const result =
-      old && this.holds(old) ? old : { of, key, ...recorded(() => of.makeFor(this.measured, key)) };
+    const result = old && this.holds(old) ? old : this.workOutFor(of, key, old);
     results.set(key, result);
     return result;
+  }
+
+  private workOutFor<Key extends string | number, T>(
+    of: PassFor<Key, T>,
+    key: Key,
+    old: Result<T> | undefined,
+  ): Result<T> {
+    const { value, reads } = recorded(() => of.makeFor(this.measured, key));
+    return { of, key, value: kept(of, old, value), reads };
   }
 
   /** Whether an earlier result still holds: nothing it read of the document is changed, nor what it asked for. */

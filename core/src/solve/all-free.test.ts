@@ -51,12 +51,12 @@ describe('all that is free', () => {
       for (const { label } of freeIn(name).steps)
         expect(label).not.toMatch(/^(Hang|Use|Order|Add) /);
   });
-  it('goes without a step that is not wanted: the kiln’s fan has to run', () => {
-    const rig = demoRig('second-firing');
-    const fan = 'Switch Kiln fan off during the show';
-    const step = freeIn('second-firing').steps.find(({ label }) => label === fan);
-    if (!step) throw new Error('the fan can be switched off');
-    expect(taken(rig, [step.key]).steps.map(({ label }) => label)).not.toContain(fan);
+  it('goes without a step that is not wanted', () => {
+    const [step] = freeIn('night-tide').steps;
+    if (!step) throw new Error('something is free');
+    const { steps } = taken(demoRig('night-tide'), [step.key]);
+    expect(steps.length).toBeGreaterThan(0);
+    expect(steps.map(({ label }) => label)).not.toContain(step.label);
   });
   it('tells how far it is', () => {
     const told: number[] = [];

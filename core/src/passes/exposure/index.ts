@@ -1,4 +1,4 @@
-import { type Framing, framings } from '../framing';
+import { type Framing, framingById, framings } from '../framing';
 import {
   type FaceLight,
   faces,
@@ -16,9 +16,9 @@ import {
   litRoom,
 } from '../light';
 import type { Measured } from '../measure';
-import { pass } from '../pass';
+import { pass, passFor } from '../pass';
 import { along, dot, fromTo, type InRoom, looking, unit, type Vector } from '../place';
-import { pointInPicture, type View, views } from '../view';
+import { pointInPicture, type View, viewById } from '../view';
 
 /** What cameras make of the light: each shot's face, background, brightest and darkest. */
 
@@ -199,7 +199,7 @@ const glintsOf = (shown: readonly FaceLight[], view: View | null): Exposed['glin
       );
 
 const exposedOf = (measured: Measured, framing: Framing): Exposed => {
-  const view = views(measured).find(({ shotId }) => shotId === framing.shotId) ?? null;
+  const view = viewById(measured, framing.shotId);
   const ids = view?.onPlan.isOfPeople
     ? view.onPlan.peopleIds
     : framing.shot.personId !== null && framing.shot.sightId === null
@@ -230,8 +230,13 @@ const exposedOf = (measured: Measured, framing: Framing): Exposed => {
 
 /** Every shot of the rig as it is exposed, in their order. */
 export const exposures = pass('exposures', (measured): readonly Exposed[] =>
-  framings(measured).map((framing) => exposedOf(measured, framing)),
+  framings(measured).flatMap(({ shotId }) => exposedById(measured, shotId) ?? []),
 );
+
+const exposedById = passFor('exposure', (measured, shotId: string): Exposed | null => {
+  const framing = framingById(measured, shotId);
+  return framing && exposedOf(measured, framing);
+});
 
 /** On which side of a face its lens stands. @returns degrees to the right of where they look; null unknown */
 export const lensAsideDeg = (exposed: Exposed, face: FaceLight): number | null => {

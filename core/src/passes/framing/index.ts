@@ -1,3 +1,4 @@
+import isDeepEqual from 'fast-deep-equal';
 import type { Stage } from '../../graph';
 import { keptOf } from './kept';
 import {
@@ -16,7 +17,7 @@ import {
 import { type Format, parseFormat } from '../../units';
 import type { Measured } from '../measure';
 import { withLight } from '../light';
-import { pass } from '../pass';
+import { haveSameItems, pass, passFor } from '../pass';
 import { withPlan } from '../place';
 import {
   backgroundBlurPercent,
@@ -296,9 +297,21 @@ const exposureLux = (
 };
 
 /** Every shot of the rig, in the order they were planned. */
-export const framings = pass('framings', (measured): readonly Framing[] =>
-  inOrder(measured.rig.shots).flatMap(
-    ([id, shot]) =>
-      framingOf(measured, id, withLight(measured, id, withPlan(measured, id, shot))) ?? [],
-  ),
+export const framings = pass(
+  'framings',
+  (measured): readonly Framing[] =>
+    inOrder(measured.rig.shots).flatMap(([id]) => framingById(measured, id) ?? []),
+  haveSameItems,
+);
+
+/** One of them, by its shot. */
+export const framingById = passFor(
+  'framing',
+  (measured, id: string): Framing | null => {
+    const shot = entry(measured.rig.shots, id);
+    return shot
+      ? framingOf(measured, id, withLight(measured, id, withPlan(measured, id, shot)))
+      : null;
+  },
+  isDeepEqual,
 );

@@ -1,4 +1,4 @@
-import { along, angleBetween, dot, fromTo, type InRoom, type Vector } from '../place';
+import { along, dot, fromTo, type InRoom, type Vector } from '../place';
 
 /**
  * Light from sources on planes. Lengths in metres, angles in degrees, light in lux.
@@ -28,11 +28,11 @@ export const falloffExponent = (beamDeg: number): number =>
   beamDeg >= 180 ? 0 : Math.log(0.5) / Math.log(Math.cos((beamDeg / 2) * RADIANS));
 
 /** Of the light on the axis, what goes so far aside. @returns 0 behind a lamp that does not shine all round */
-export const falloff = (beamDeg: number, offAxisDeg: number): number => {
-  if (beamDeg > 180) return 1;
-  const cosine = Math.cos(offAxisDeg * RADIANS);
-  return cosine <= 1e-12 ? 0 : cosine ** falloffExponent(beamDeg);
-};
+export const falloff = (beamDeg: number, offAxisDeg: number): number =>
+  beamDeg > 180 ? 1 : falloffTo(falloffExponent(beamDeg), Math.cos(offAxisDeg * RADIANS));
+
+const falloffTo = (exponent: number, cosine: number): number =>
+  cosine <= 1e-12 ? 0 : cosine ** exponent;
 
 /** By the inverse square, on a plane that the light meets at an angle. @unit lux */
 export const pointLux = (
@@ -52,19 +52,20 @@ const LARGE_SHARE = 1 / 5;
 /** Parts of a face to either side, where it is summed. */
 const PARTS = 8;
 
-/** What one part of a source gives. */
+/** What one part of a source gives. @param exponent of its falloff; null where it shines all round */
 const partLux = (
   from: InRoom,
-  { axis, luxAt1m, beamDeg }: Shining,
+  { axis, luxAt1m }: Shining,
+  exponent: number | null,
   point: InRoom,
   normal: Vector,
 ): number => {
   const ray = fromTo(point, from);
-  const distanceM = Math.max(NEAREST_M, Math.hypot(...ray));
+  const distanceM = Math.max(NEAREST_M, Math.hypot(ray[0], ray[1], ray[2]));
   const incidence = dot(ray, normal) / distanceM;
   if (incidence <= 0) return 0;
-  const offAxisDeg = angleBetween(axis, [-ray[0], -ray[1], -ray[2]]);
-  return (luxAt1m * incidence * falloff(beamDeg, offAxisDeg)) / distanceM ** 2;
+  const share = exponent === null ? 1 : falloffTo(exponent, -dot(ray, axis) / distanceM);
+  return (luxAt1m * incidence * share) / distanceM ** 2;
 };
 
 /** The parts that a face is cut into, by its width and its height: as many as it needs from so far. */
@@ -77,17 +78,19 @@ const partsOf = (sizeM: number, distanceM: number): number =>
  * @unit lux
  */
 export const illuminance = (source: Shining, point: InRoom, normal: Vector): number => {
-  const distanceM = Math.hypot(...fromTo(point, source.at));
+  const [x, y, z] = fromTo(point, source.at);
+  const distanceM = Math.hypot(x, y, z);
   const across = partsOf(source.widthM, distanceM);
   const upwards = partsOf(source.heightM, distanceM);
-  if (across * upwards === 1) return partLux(source.at, source, point, normal);
+  const exponent = source.beamDeg > 180 ? null : falloffExponent(source.beamDeg);
+  if (across * upwards === 1) return partLux(source.at, source, exponent, point, normal);
   let sum = 0;
   for (let column = 0; column < across; column++)
     for (let row = 0; row < upwards; row++) {
       const aside = ((column + 0.5) / across - 0.5) * source.widthM;
       const above = ((row + 0.5) / upwards - 0.5) * source.heightM;
       const from = along(along(source.at, source.right, aside), source.up, above);
-      sum += partLux(from, source, point, normal);
+      sum += partLux(from, source, exponent, point, normal);
     }
   return sum / (across * upwards);
 };

@@ -1,3 +1,4 @@
+import isDeepEqual from 'fast-deep-equal';
 import {
   BARE_LAMP,
   type Device,
@@ -222,12 +223,15 @@ export const windowsAt = (measured: Measured, atMin: number): readonly LightSour
 };
 
 /** Every lamp that stands somewhere, in the rig's order. */
-export const lampSources = pass('lamps', (measured): readonly LightSource[] =>
-  stood(measured).flatMap((standing) => {
-    const device = measured.device({ id: standing.id });
-    const { light } = device.model;
-    return light ? [lampOf(measured, standing, device, light)] : [];
-  }),
+export const lampSources = pass(
+  'lamps',
+  (measured): readonly LightSource[] =>
+    stood(measured).flatMap((standing) => {
+      const device = measured.device({ id: standing.id });
+      const { light } = device.model;
+      return light ? [lampOf(measured, standing, device, light)] : [];
+    }),
+  isDeepEqual,
 );
 
 /** Lamps that are in the rig and stand nowhere yet. */
@@ -239,13 +243,17 @@ export const lampsNowhere = pass('lamps nowhere', (measured): readonly string[] 
 });
 
 /** Everything that gives light, when the show begins. */
-export const lightSources = pass('light sources', (measured): readonly LightSource[] => [
-  ...lampSources(measured),
-  ...windowsAt(measured, measured.rig.sky?.atMin ?? 0),
-  ...stood(measured).flatMap((standing) =>
-    standing.kind === 'display' ? (screenOf(standing) ?? []) : [],
-  ),
-]);
+export const lightSources = pass(
+  'light sources',
+  (measured): readonly LightSource[] => [
+    ...lampSources(measured),
+    ...windowsAt(measured, measured.rig.sky?.atMin ?? 0),
+    ...stood(measured).flatMap((standing) =>
+      standing.kind === 'display' ? (screenOf(standing) ?? []) : [],
+    ),
+  ],
+  isDeepEqual,
+);
 
 /** Whether anybody has said anything of light: lamps, a sky or a window that was measured. */
 export const isLit = pass(

@@ -1,3 +1,4 @@
+import isDeepEqual from 'fast-deep-equal';
 import { entry, inOrder, type Person, type Point, type Spot, type Support } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
@@ -138,16 +139,20 @@ export interface Solids {
 }
 
 /** Everything that stands somewhere and has a size. */
-export const solids = pass('solids', (measured): Solids => {
-  const { people, supports } = measured.rig;
-  return {
-    people: inOrder(people).flatMap(([id, person]) =>
-      person.is === 'person' ? (personSolid(id, person) ?? []) : [],
-    ),
-    devices: stood(measured).flatMap((device) => deviceSolid(device) ?? []),
-    supports: inOrder(supports).flatMap(([id, support]) => supportSolid(id, support) ?? []),
-  };
-});
+export const solids = pass(
+  'solids',
+  (measured): Solids => {
+    const { people, supports } = measured.rig;
+    return {
+      people: inOrder(people).flatMap(([id, person]) =>
+        person.is === 'person' ? (personSolid(id, person) ?? []) : [],
+      ),
+      devices: stood(measured).flatMap((device) => deviceSolid(device) ?? []),
+      supports: inOrder(supports).flatMap(([id, support]) => supportSolid(id, support) ?? []),
+    };
+  },
+  isDeepEqual,
+);
 
 /** A support by its id. */
 export const supportOf = (measured: Measured, id: string): Support | undefined =>

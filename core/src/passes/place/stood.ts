@@ -1,3 +1,4 @@
+import isDeepEqual from 'fast-deep-equal';
 import { bodyOf } from '../../catalogue/bodies';
 import {
   type Body,
@@ -134,10 +135,13 @@ const stoodOf = (rig: Rig, id: string, device: Device): Stood | null => {
 };
 
 /** Every device that stands somewhere, in the rig's order. */
-export const stood = pass('stood', (measured): readonly Stood[] =>
-  inOrder(Object.fromEntries(measured.devices())).flatMap(
-    ([id, device]) => stoodOf(measured.rig, id, device) ?? [],
-  ),
+export const stood = pass(
+  'stood',
+  (measured): readonly Stood[] =>
+    inOrder(Object.fromEntries(measured.devices())).flatMap(
+      ([id, device]) => stoodOf(measured.rig, id, device) ?? [],
+    ),
+  isDeepEqual,
 );
 
 /** One of them. @returns undefined where nobody has said where it is */

@@ -17,7 +17,7 @@ export const cross = (a: Vector, b: Vector): Vector => [
 
 /** The same direction, of length 1; nothing stays nothing. */
 export const unit = (a: Vector): Vector => {
-  const length = Math.hypot(...a);
+  const length = Math.hypot(a[0], a[1], a[2]);
   return length === 0 ? a : [a[0] / length, a[1] / length, a[2] / length];
 };
 
@@ -49,7 +49,7 @@ export const looking = (facingDeg: number, downDeg = 0): Vector => [
 
 /** Between two directions, of any length. @unit degrees; 0 where either is nothing */
 export const angleBetween = (a: Vector, b: Vector): number => {
-  const lengths = Math.hypot(...a) * Math.hypot(...b);
+  const lengths = Math.hypot(a[0], a[1], a[2]) * Math.hypot(b[0], b[1], b[2]);
   return lengths === 0 ? 0 : Math.acos(Math.min(1, Math.max(-1, dot(a, b) / lengths))) / RADIANS;
 };
 

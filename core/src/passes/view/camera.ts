@@ -75,20 +75,15 @@ const cut = (polygon: readonly Vector[], inside: (point: Vector) => number): Vec
     return [...(crosses ? [at] : []), ...(b >= 0 ? [point] : [])];
   });
 
-/** Faces of an upright body: below, above, and round it. @param ground its corners, in their order */
-const facesOf = (
-  ground: readonly { readonly xM: number; readonly yM: number }[],
-  fromM: number,
-  toM: number,
-): InRoom[][] => {
-  const below = ground.map((corner) => ({ ...corner, zM: fromM }));
-  const above = ground.map((corner) => ({ ...corner, zM: toM }));
-  const sides = below.map((corner, at) => {
+/** Faces of an upright body: below, above, and round it. @param below its corners, in their order */
+const facesOf = (below: readonly Vector[], above: readonly Vector[]): (readonly Vector[])[] => [
+  below,
+  above,
+  ...below.map((corner, at) => {
     const next = (at + 1) % below.length;
     return [corner, below[next] ?? corner, above[next] ?? corner, above[at] ?? corner];
-  });
-  return [below, above, ...sides];
-};
+  }),
+];
 
 /** Where something shows in the picture. −1 is its left or lower edge, 1 its right or upper one. */
 export interface InPicture {
@@ -113,12 +108,15 @@ export const inPicture = (
   toM: number,
   farM = Infinity,
 ): InPicture | null => {
-  const sides = planes(camera, farM);
-  const shown = facesOf(ground, fromM, toM).flatMap((face) =>
-    sides.reduce<Vector[]>(
-      (polygon, inside) => cut(polygon, inside),
-      face.map((corner) => seenFrom(camera, corner)),
-    ),
+  const [below = [], above = []] = [fromM, toM].map((zM) =>
+    ground.map(({ xM, yM }) => seenFrom(camera, { xM, yM, zM })),
+  );
+  const corners = [...below, ...above];
+  // Most bodies lie wholly on one side of most planes: only what goes through them is cut.
+  const cuts = planes(camera, farM).filter((inside) => corners.some((at) => inside(at) < 0));
+  if (cuts.some((inside) => corners.every((at) => inside(at) < 0))) return null;
+  const shown = facesOf(below, above).flatMap((face) =>
+    cuts.reduce<readonly Vector[]>((polygon, inside) => cut(polygon, inside), face),
   );
   if (shown.length === 0) return null;
   const across = shown.map(([x, , z]) => x / z / camera.halfWidth);

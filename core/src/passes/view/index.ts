@@ -1,7 +1,7 @@
 import { entry } from '../../rig';
-import { type Framing, framings } from '../framing';
+import { type Framing, framingById, framings } from '../framing';
 import type { Measured } from '../measure';
-import { pass } from '../pass';
+import { haveSameItems, pass, passFor } from '../pass';
 import {
   groundOf,
   type InRoom,
@@ -155,6 +155,15 @@ const isHeardBefore = (measured: Measured, { of, id }: Solid): boolean => {
 const EYES_UNDER_M = 0.11;
 
 /** Every shot whose camera and subject stand on the plan, in the rig's order. */
-export const views = pass('views', (measured): readonly View[] =>
-  framings(measured).flatMap((framing) => viewOf(measured, framing) ?? []),
+export const views = pass(
+  'views',
+  (measured): readonly View[] =>
+    framings(measured).flatMap(({ shotId }) => viewById(measured, shotId) ?? []),
+  haveSameItems,
 );
+
+/** One of them, by its shot. */
+export const viewById = passFor('view', (measured, shotId: string): View | null => {
+  const framing = framingById(measured, shotId);
+  return framing && viewOf(measured, framing);
+});
