@@ -45,6 +45,20 @@ test('worked G from a file: 584 and 131 lux, 2.45 stops, 2.54 over, and two floo
   await expect(colour).toHaveValue('5600');
 });
 
+test('worked G nearer: floods at 1.2 m light the screen with 726 to 1,117 lux, 1.54 : 1, and it is said', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, workedLight(1.2));
+  await light(page);
+  const screens = page.getByRole('table', { name: 'Light on backgrounds and screens' });
+  await expect(screens).toContainText('726 lux');
+  await expect(screens).toContainText(/1,?117 lux/);
+  await expect(screens).toContainText('1.54 : 1');
+  const said = page.getByRole('article').filter({ hasText: 'up to 1.3 is fine' }).first();
+  await expect(said).toBeVisible();
+});
+
 test('a dimmer drawn along: heads and figures follow within three frames, and one edit is kept', async ({
   page,
   empty,

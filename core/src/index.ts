@@ -148,6 +148,7 @@ export {
   chargersOf,
   circuitOf,
   batteryHours,
+  batteryOf,
   isOnBattery,
   type CircuitLoading,
   circuitLoadings,

@@ -34,4 +34,5 @@ export { type LightAnswer, setLight } from './solve/light/answer';
 export type { LightOption } from './solve/light/advice';
 export { type LightAdvice, whatToBuy } from './solve/light/buy';
 export { curesOf, type LightCure } from './solve/light/cures';
+export { type SetsAnswer, setLightInSets } from './solve/light/sets';
 export { LIGHT_AIMS, type LightAim, type LightWish } from './solve/light/wish';

@@ -24,6 +24,8 @@ import {
   type LightCure,
   type LightWish,
   setLight,
+  setLightInSets,
+  type SetsAnswer,
   whatToBuy,
   type Mains,
   nextStep,
@@ -215,6 +217,11 @@ export class EngineTasks {
   /** Dimmers for a wish; null where there is no lamp, or nobody to light. */
   setLight(wish: LightWish): LightAnswer | null {
     return setLight(this.present(), wish);
+  }
+
+  /** The same lamps for every set of the rig: one setting for all, or a look for each. */
+  setLightInSets(wish: LightWish): SetsAnswer {
+    return setLightInSets(this.present(), wish);
   }
 
   /** What would make a wish possible that the lamps cannot meet as they stand. */

@@ -1,6 +1,6 @@
 import type { LightFigures } from '../rig/devices/light-figures';
 import type { Model } from '../rig/devices/model';
-import { amount, deviceClass } from './parts';
+import { amount, deviceClass, toggle } from './parts';
 
 /**
  * Fixtures. Illuminance on the axis at 1 m, bare, as data sheets of each class give it: within a class
@@ -17,6 +17,8 @@ interface Draft {
   /** Coolest and warmest, K; one figure where it is fixed */
   readonly kelvin: readonly [number, number] | number;
   readonly more?: Partial<LightFigures>;
+  /** How long its battery lasts, turned up full. @unit min */
+  readonly batteryMin?: number;
 }
 
 const DAYLIGHT = 5600;
@@ -24,7 +26,7 @@ const ALL_WAYS: LightFigures['control'] = ['knob', 'app', 'remote'];
 
 const fixture = (
   id: string,
-  { name, about, is, lux, beam, size, kelvin, more = {} }: Draft,
+  { name, about, is, lux, beam, size, kelvin, more = {}, batteryMin }: Draft,
 ): Model => {
   const [leastK, mostK] = typeof kelvin === 'number' ? [kelvin, kelvin] : kelvin;
   const hasColours = leastK !== mostK;
@@ -49,6 +51,7 @@ const fixture = (
               ),
             }
           : {}),
+        ...(batteryMin === undefined ? {} : { mains: toggle('On a mains adapter', true) }),
       },
     }),
     light: {
@@ -68,6 +71,9 @@ const fixture = (
       control: ALL_WAYS,
       isHot: false,
       takesModifiers: is === 'panel' || is === 'COB lamp' || is === 'spot',
+      ...(batteryMin === undefined
+        ? {}
+        : { battery: { lastsMin: batteryMin, mainsControl: 'mains' } }),
       ...more,
     },
     spread: {
@@ -82,6 +88,7 @@ export const lights: readonly Model[] = [
     name: 'Key panel, small',
     about: 'A flat panel of 0.2 m for a desk; light and cheap, and hard for its size.',
     is: 'panel',
+    batteryMin: 90,
     lux: 900,
     beam: 110,
     size: [0.2, 0.13],
@@ -155,6 +162,7 @@ export const lights: readonly Model[] = [
     lux: 420,
     beam: 120,
     size: [0.04, 1.2],
+    batteryMin: 120,
     kelvin: [2700, 7500],
     more: { isRgb: true, control: ['knob', 'app', 'remote', 'address'] },
   }),

@@ -16,6 +16,7 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
 import { useTask } from '@/workers/useTask';
+import { InSets } from './InSets';
 import { ToBuy } from './ToBuy';
 import { USUAL_WISH, wishOf } from './wish';
 
@@ -28,6 +29,7 @@ const AIMS: Readonly<Record<LightAim, string>> = {
 const isAim = (value: string): value is LightAim => LIGHT_AIMS.some((aim) => aim === value);
 
 const EVERYBODY = 'everybody';
+const EVERY_SET = 'every set';
 
 interface Takes {
   readonly onTake: (label: string, commands: readonly SimpleCommand[]) => void;
@@ -102,7 +104,19 @@ export const SetForMe = ({ analysis }: { readonly analysis: Analysis }) => {
   const [asked, setAsked] = useState(false);
   const wish = wishOf(typed);
   const key = asked ? JSON.stringify(wish) : null;
-  const found = useTask({ analysis, key, ask: (tasks) => tasks.setLight(wish) });
+  const { isInSets } = typed;
+  const hasSets = Object.keys(analysis.rig.sets).length > 1;
+  const found = useTask({
+    analysis,
+    key: isInSets ? null : key,
+    ask: (tasks) => tasks.setLight(wish),
+  });
+  const inSets = useTask({
+    analysis,
+    key: isInSets ? key : null,
+    ask: (tasks) => tasks.setLightInSets(wish),
+    isLong: true,
+  });
   const answer = found.state === 'done' ? found.value : null;
   const wantsCures = answer !== null && !answer.isMet;
   const cures = useTask({
@@ -127,12 +141,19 @@ export const SetForMe = ({ analysis }: { readonly analysis: Analysis }) => {
       />
       <ChoiceField
         label="For"
-        value={typed.personId ?? EVERYBODY}
+        value={isInSets ? EVERY_SET : (typed.personId ?? EVERYBODY)}
         options={[
           { value: EVERYBODY, label: 'Everybody who is seen' },
+          ...(hasSets ? [{ value: EVERY_SET, label: 'Everybody, in every set' }] : []),
           ...faces.map(({ personId, name }) => ({ value: personId, label: name })),
         ]}
-        onChoose={(value) => setTyped({ ...typed, personId: value === EVERYBODY ? null : value })}
+        onChoose={(value) =>
+          setTyped({
+            ...typed,
+            personId: value === EVERYBODY || value === EVERY_SET ? null : value,
+            isInSets: value === EVERY_SET,
+          })
+        }
       />
       <NumberField
         label="On each face"
@@ -154,7 +175,7 @@ export const SetForMe = ({ analysis }: { readonly analysis: Analysis }) => {
       >
         Set it for me
       </Button>
-      {found.state === 'working' && (
+      {(found.state === 'working' || inSets.state === 'working') && (
         <Text fontSize="sm" aria-live="polite">
           Working it out …
         </Text>
@@ -167,6 +188,10 @@ export const SetForMe = ({ analysis }: { readonly analysis: Analysis }) => {
           There is no lamp to set, or nobody who is to be seen stands in the room.
         </Text>
       )}
+      {inSets.state === 'failed' && (
+        <Text fontSize="sm">It could not be worked out: {inSets.says}</Text>
+      )}
+      {inSets.state === 'done' && <InSets found={inSets.value} onTake={take} />}
       {answer && <Answer answer={answer} onTake={take} />}
       {cures.state === 'working' && wantsCures && (
         <Text fontSize="sm" aria-live="polite" mt="1">

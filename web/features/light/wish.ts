@@ -7,9 +7,11 @@ export interface TypedWish {
   readonly faceLux: number | null;
   /** null: everybody who is to be seen */
   readonly personId: string | null;
+  /** In every set of the rig, and not only as it stands */
+  readonly isInSets: boolean;
 }
 
-export const USUAL_WISH: TypedWish = { aim: 'power', faceLux: null, personId: null };
+export const USUAL_WISH: TypedWish = { aim: 'power', faceLux: null, personId: null, isInSets: false };
 
 export const wishOf = ({ aim, faceLux, personId }: TypedWish): LightWish => ({
   aim,

@@ -4,11 +4,10 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   type Analysis,
   batteriesFor,
+  batteryOf,
   batteryHours,
   chargersOf,
-  type Device,
   inOrder,
-  isOnBattery,
 } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -25,21 +24,15 @@ interface Alike {
   readonly lastsMin: number;
 }
 
-/** Where a device that runs on its battery keeps how long that lasts; undefined where it does not. */
-const lastsPath = (device: Device): string | undefined =>
-  isOnBattery(device) && device.model.camera?.battery
-    ? 'camera.battery.lastsMin'
-    : device.model.battery && 'battery.lastsMin';
-
 /** How long a battery lasts by what is printed on it and on what it feeds, taken over by one device. */
 const FromLabel = ({ analysis }: { readonly analysis: Analysis }) => {
   const { run } = useRigSession();
   const [wh, setWh] = useState<number | null>(null);
   const [w, setW] = useState<number | null>(null);
-  const onBatteries = inOrder(analysis.rig.devices).filter(([, device]) => lastsPath(device));
+  const onBatteries = inOrder(analysis.rig.devices).filter(([, device]) => batteryOf(device));
   const [chosen, setChosen] = useState('');
   const [deviceId, device] = onBatteries.find(([id]) => id === chosen) ?? onBatteries[0] ?? [];
-  const path = device && lastsPath(device);
+  const path = device && batteryOf(device)?.path;
   const hours = wh === null || w === null ? null : batteryHours(wh, w);
   return (
     <Box role="group" aria-label="A battery by its label" mt="3" maxW="26rem">
@@ -84,9 +77,7 @@ const FromLabel = ({ analysis }: { readonly analysis: Analysis }) => {
 export const onBattery = ({ rig }: Analysis): Alike[] => {
   const found = new Map<number, Alike>();
   for (const [, device] of inOrder(rig.devices)) {
-    const lastsMin = isOnBattery(device)
-      ? device.model.camera?.battery?.lastsMin
-      : device.model.battery?.lastsMin;
+    const lastsMin = batteryOf(device)?.lastsMin;
     if (lastsMin === undefined) continue;
     const known = found.get(lastsMin);
     if (known) known.names.push(device.name);

@@ -36,10 +36,26 @@ export interface Drawn {
   readonly covers: number;
 }
 
-/** Whether a camera runs on its battery because its adapter is not plugged in. */
+/** The battery of a camera or a lamp that can also run on an adapter, and the path of how long it lasts. */
+const batteryIn = ({ camera, light }: Device['model']) =>
+  camera?.battery
+    ? { ...camera.battery, path: 'camera.battery.lastsMin' }
+    : light?.battery && { ...light.battery, path: 'light.battery.lastsMin' };
+
+/** Whether a camera or a lamp runs on its battery because its adapter is not plugged in. */
 export const isOnBattery = (device: Device): boolean => {
-  const control = device.model.camera?.battery?.mainsControl;
-  return control !== undefined && !switchSetting(device, control);
+  const battery = batteryIn(device.model);
+  return battery !== undefined && !switchSetting(device, battery.mainsControl);
+};
+
+/** How long the battery lasts that a device runs on, and the path of that figure; null where it runs on none. */
+export const batteryOf = (
+  device: Device,
+): { readonly lastsMin: number; readonly path: string } | null => {
+  const { battery } = device.model;
+  if (battery) return { lastsMin: battery.lastsMin, path: 'battery.lastsMin' };
+  const own = batteryIn(device.model);
+  return own && isOnBattery(device) ? own : null;
 };
 
 /** What a device draws from the mains. @returns null where it draws nothing from there */

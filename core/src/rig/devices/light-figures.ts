@@ -53,5 +53,9 @@ export const lightFiguresSchema = z.strictObject({
   isHot: z.boolean(),
   /** Whether modifiers can be put on it */
   takesModifiers: z.boolean(),
+  /** A battery lasts so long, turned up full, unless the switch says that it is on a mains adapter */
+  battery: z
+    .strictObject({ lastsMin: z.number().positive().max(100_000), mainsControl: idSchema })
+    .optional(),
 });
 export type LightFigures = z.infer<typeof lightFiguresSchema>;

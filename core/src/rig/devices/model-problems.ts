@@ -161,6 +161,8 @@ export const modelProblems = (model: Model): readonly ModelProblem[] => {
     if (camera.focusNoise)
       needsControl(['camera', 'focusNoise', 'control'], camera.focusNoise.control, 'switch');
   }
+  if (model.light?.battery)
+    needsControl(['light', 'battery', 'mainsControl'], model.light.battery.mainsControl, 'switch');
   if (model.storage?.bitrateControl)
     needsControl(['storage', 'bitrateControl'], model.storage.bitrateControl, 'amount');
   if (model.supplyControl) needsControl(['supplyControl'], model.supplyControl, 'switch');

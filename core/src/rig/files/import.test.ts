@@ -142,8 +142,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 15', '"version": 16'),
-      /^version: this file is of version 16/,
+      nightTide.replace('"version": 16', '"version": 17'),
+      /^version: this file is of version 17/,
     ],
     [
       'a shot of a camera that is not there',
@@ -155,8 +155,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 15', '"version": 0'),
-      /^version: expected a version from 1 to 15/,
+      nightTide.replace('"version": 16', '"version": 0'),
+      /^version: expected a version from 1 to 16/,
     ],
     [
       'a resistance of the wrong kind',
@@ -255,6 +255,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 15 } },
+      properties: { version: { const: 16 } },
     }));
 });

@@ -312,6 +312,9 @@ const lightIsKnown = (rig: Branch): Branch => ({
   ...LIGHT_14,
 });
 
+/** Version 15 had no lamps on batteries and no devices of the studio's own; what it had stays as it is. */
+const devicesAreOwn = (rig: Branch): Branch => ({ ...rig, version: 16 });
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -332,6 +335,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   12: gearIsHad,
   13: readingsAreKept,
   14: lightIsKnown,
+  15: devicesAreOwn,
 };
 
 /**

@@ -1,5 +1,6 @@
 import type { Rule } from '../rule';
 import { backgroundBright, clipped, melts, skinWall, windowBehind } from './background';
+import { lampBattery } from './battery';
 import { areaUneven, boardLit } from './boards';
 import { dimmerLow, hot, pwm } from './burning';
 import { camerasApart, facesDiffer, shuttersDiffer, typedDiffers } from './cameras';
@@ -18,6 +19,7 @@ import { fromBelow, hardKey, keySide, noCatch } from './sides';
 export const LIGHT_RULES: readonly Rule[] = [
   hot,
   lampCeiling,
+  lampBattery,
   lampInFrame,
   glare,
   glareNod,

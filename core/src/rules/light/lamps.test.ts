@@ -32,6 +32,46 @@ ruleCases('light.lamp-in-frame', {
   },
 });
 
+/** A tube beside the host, dimmed so far, on its battery or its adapter. */
+const tube = (dimmer: number, mains: boolean, lengthMin: number) =>
+  lit(
+    key,
+    lamp('tube', 'light-tube', 1.5, 60, 1.2, dimmer),
+    doing({ type: 'setControl', deviceId: 'tube', control: 'mains', value: mains }),
+    doing({ type: 'writeBrief', brief: { lengthMin, setUpMin: 60 } }),
+  );
+
+ruleCases('light.battery', {
+  valid: {
+    'on its adapter': tube(100, true, 180),
+    '120 min at full for an hour after an hour': tube(100, false, 60),
+    'at 40 % the 120 min are 300': tube(40, false, 240),
+  },
+  invalid: {
+    'lasts the show, but not the set-up before it': {
+      rig: tube(100, false, 90),
+      level: 'warn',
+      says: /Turned up to 100 %, tube burns 120 min on its battery; set-up and show take 60 \+ 90 min/,
+      sum: 120,
+      fixes: ['Put tube on its mains adapter'],
+    },
+    'goes out during the show': {
+      rig: tube(80, false, 180),
+      level: 'stop',
+      says: /burns 150 min/,
+      sum: 150,
+      fixes: ['Put tube on its mains adapter'],
+    },
+    'below a quarter its electronics draw on': {
+      rig: tube(5, false, 500),
+      level: 'stop',
+      says: /burns 480 min/,
+      sum: 480,
+      fixes: ['Put tube on its mains adapter'],
+    },
+  },
+});
+
 ruleCases('light.ceiling', {
   valid: { 'a dome under 2.6 m': lit(key, fill) },
   invalid: {
