@@ -143,6 +143,23 @@ test('Second Firing: glare cured by raising the key, the sun by the blind, four 
   await expect(page.getByLabel('Dimmer of Bench key', { exact: true })).toHaveValue('15');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Dimmer of Bench key', { exact: true })).toHaveValue('100');
+
+  // The same lamps for both sets: no one setting does, so each is given a look of its own.
+  const me = page.getByRole('region', { name: 'Set it for me' });
+  await me.getByLabel('For', { exact: true }).selectOption('Everybody, in every set');
+  await me.getByRole('button', { name: 'Set it for me' }).click();
+  const each = me.getByRole('table', { name: 'Dimmers for each set' });
+  await expect(each.getByRole('columnheader')).toHaveText([
+    'Lamp',
+    'Now',
+    'One for all',
+    'The show',
+    'The firing',
+  ]);
+  await me.getByRole('button', { name: 'Keep a look for each set' }).click();
+  await expect(page.getByRole('button', { name: 'Call up the look The firing' })).toBeVisible();
+  await expect(page.getByLabel('Dimmer of Bench key', { exact: true })).toHaveValue('100');
+  await saved(page);
 });
 
 test('Night Tide: what another lamp would change, and what moving the key does', async ({

@@ -68,6 +68,7 @@ export const anyAnswers = (seed: number): Answers => {
       what: chance.oneOf(SIGHT_KINDS),
     })),
     deliverables: deliverables.length > 0 ? deliverables : ['stream'],
+    ...(chance.once(8) ? { background: 'green screen' as const } : {}),
     brief: {
       form: chance.oneOf<Brief['form']>(['live', 'recorded', 'both']),
       cut: chance.oneOf<Brief['cut']>(['long form', 'clips', 'long form and clips']),

@@ -17,8 +17,6 @@ import { luxText, roomAt, type Shares, stopsText } from './shares';
 
 /** Drawn at so many times its points. */
 const SCALE = 1.7;
-/** Without a camera a face is shown as if it were exposed for itself. */
-const AS_SKIN = 0.35;
 
 interface Props {
   readonly analysis: Analysis;
@@ -45,8 +43,7 @@ export const Head = ({ analysis, face, shares }: Props) => {
   const now = withShares(face, shares);
   const needed = shot?.framing.lightNeededLux ?? null;
   const isKnown = needed !== null && shot?.framing.exposure === 'set';
-  // 18 % grey of what the camera needs; without one the skin itself comes out as skin.
-  const shownFor = isKnown ? needed : Math.max(1, now.lux) * (face.face.skinReflects / AS_SKIN);
+  const shownFor = isKnown ? needed : null;
   const room = roomAt(analysis, shares);
   useEffect(() => {
     const context = canvas.current?.getContext('2d');

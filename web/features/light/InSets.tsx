@@ -3,6 +3,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { LightAnswer, SetsAnswer, SimpleCommand } from '@echo-loom/core';
 import { PlainTable } from '@/ui/PlainTable';
+import { Missed } from './Missed';
 
 interface Props {
   readonly found: SetsAnswer;
@@ -23,14 +24,14 @@ export const InSets = ({ found: { together, sets, looks }, onTake }: Props) => {
         There is no lamp to set, or nobody who is to be seen stands in any set.
       </Text>
     );
-  const unmet = sets.filter(({ answer }) => answer && !answer.isMet);
   return (
     <Box mt="2">
-      <Text fontSize="sm" aria-live="polite">
-        {together?.isMet
-          ? `One setting does for all sets. ${together.says}`
-          : `No one setting does for all sets. ${together?.says ?? ''}`}
-      </Text>
+      {together && (
+        <Missed
+          before={`${together.isMet ? 'One' : 'No one'} setting does for all sets.`}
+          answer={together}
+        />
+      )}
       <PlainTable
         label="Dimmers for each set"
         headings={['Lamp', 'Now', 'One for all', ...sets.map(({ name }) => name)]}
@@ -44,11 +45,10 @@ export const InSets = ({ found: { together, sets, looks }, onTake }: Props) => {
           ],
         }))}
       />
-      {unmet.map(({ setId, name, answer }) => (
-        <Text key={setId} fontSize="sm" mt="1">
-          {name}: {answer?.says}
-        </Text>
-      ))}
+      {sets.map(
+        ({ setId, name, answer }) =>
+          answer && !answer.isMet && <Missed key={setId} before={`${name}:`} answer={answer} />,
+      )}
       {together && (
         <Button
           size="sm"

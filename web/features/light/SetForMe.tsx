@@ -17,6 +17,7 @@ import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
 import { useTask } from '@/workers/useTask';
 import { InSets } from './InSets';
+import { Missed } from './Missed';
 import { ToBuy } from './ToBuy';
 import { USUAL_WISH, wishOf } from './wish';
 
@@ -37,9 +38,7 @@ interface Takes {
 
 const Answer = ({ answer, onTake }: Takes & { readonly answer: LightAnswer }) => (
   <Box mt="2">
-    <Text fontSize="sm" aria-live="polite">
-      {answer.says}
-    </Text>
+    <Missed answer={answer} />
     <PlainTable
       label="Dimmers that were found"
       headings={['Lamp', 'Now', 'To']}

@@ -76,18 +76,27 @@ const surfaceAt = (x: number, y: number): 'skin' | 'hair' | null => {
     : 'skin';
 };
 
-/**
- * The head as greys, row by row from above; 255 levels, and the share of it that shows.
- * @param neededLux what the camera needs @param lensAsideDeg where the lens stands, to the right of the face
- */
-export const shadedHead = (
+/** Skin that comes out as skin. */
+const AS_SKIN = 0.35;
+
+/** A point of the head that shows. */
+interface Point {
+  readonly at: number;
+  readonly isSkin: boolean;
+  readonly lux: number;
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+
+/** The light on each point of the head that the camera sees. */
+const litPoints = (
   face: FaceLight,
   lensAsideDeg: number,
-  neededLux: number,
   roomLux: number,
   shares: Shares,
-): Uint8ClampedArray => {
-  const pixels = new Uint8ClampedArray(HEAD_WIDTH * HEAD_HEIGHT * 4);
+): Point[] => {
+  const points: Point[] = [];
   const lights = lightsOf(face, lensAsideDeg, shares);
   const turn = lensAsideDeg * RADIANS;
   for (let row = 0; row < HEAD_HEIGHT; row++)
@@ -101,12 +110,33 @@ export const shadedHead = (
       let lux = roomLux;
       for (const { towards, lux: given, wrap } of lights)
         lux += given * Math.max(0, (dot(normal, towards) + wrap) / (1 + wrap));
-      const reflects = what === 'skin' ? face.face.skinReflects : face.face.hairReflects;
-      const level = 255 * toneOf(lux * reflects, neededLux);
-      const at = 4 * (row * HEAD_WIDTH + column);
-      pixels.fill(level, at, at + 3);
-      pixels[at + 3] = 255;
+      points.push({ at: 4 * (row * HEAD_WIDTH + column), isSkin: what === 'skin', lux });
     }
+  return points;
+};
+
+/**
+ * The head as greys, row by row from above; 255 levels, and the share of it that shows.
+ * @param neededLux what the camera needs; null where it sets itself, or nobody has set it: then the skin it
+ * sees comes out as skin
+ * @param lensAsideDeg where the lens stands, to the right of the face
+ */
+export const shadedHead = (
+  face: FaceLight,
+  lensAsideDeg: number,
+  neededLux: number | null,
+  roomLux: number,
+  shares: Shares,
+): Uint8ClampedArray => {
+  const pixels = new Uint8ClampedArray(HEAD_WIDTH * HEAD_HEIGHT * 4);
+  const { skinReflects, hairReflects } = face.face;
+  const points = litPoints(face, lensAsideDeg, roomLux, shares);
+  const onSkin = mean(points.filter(({ isSkin }) => isSkin).map(({ lux }) => lux));
+  const needed = neededLux ?? (Math.max(1, onSkin) * skinReflects) / AS_SKIN;
+  for (const { at, isSkin, lux } of points) {
+    pixels.fill(255 * toneOf(lux * (isSkin ? skinReflects : hairReflects), needed), at, at + 3);
+    pixels[at + 3] = 255;
+  }
   return pixels;
 };
 

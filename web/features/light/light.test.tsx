@@ -89,6 +89,15 @@ describe('a head', () => {
       ),
     ).toBeLessThan(3);
   });
+  it('comes out as skin from any side where the camera sets itself', () => {
+    for (const lens of [-60, 0, 60]) {
+      const pixels = shadedHead(face, lens, null, 0, {});
+      const levels = [...pixels].filter((_, at) => at % 4 === 0 && pixels[at + 3] === 255);
+      const middle = levels.reduce((sum, level) => sum + level, 0) / levels.length;
+      expect(middle).toBeGreaterThan(90);
+      expect(middle).toBeLessThan(190);
+    }
+  });
   it('is white where the camera cannot hold it', () => {
     const pixels = shadedHead(face, 0, 20, 0, {});
     expect(pixels[4 * (30 * HEAD_WIDTH + 28)]).toBe(255);

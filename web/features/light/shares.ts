@@ -18,12 +18,8 @@ export const roomAt = (analysis: Analysis, shares: Shares): number => {
   );
 };
 
-/** Lux to three figures, as a meter shows it. */
-export const luxText = (lux: number): string => {
-  const digits = lux >= 1000 ? -1 : 0;
-  const rounded = digits < 0 ? 10 * Math.round(lux / 10) : Math.round(lux);
-  return rounded.toLocaleString('en-GB');
-};
+/** Lux as findings say it: whole. */
+export const luxText = (lux: number): string => Math.round(lux).toLocaleString('en-GB');
 
 /** Stops with their sign. */
 export const stopsText = (stops: number, digits = 1): string => {

@@ -11,7 +11,12 @@ export interface TypedWish {
   readonly isInSets: boolean;
 }
 
-export const USUAL_WISH: TypedWish = { aim: 'power', faceLux: null, personId: null, isInSets: false };
+export const USUAL_WISH: TypedWish = {
+  aim: 'power',
+  faceLux: null,
+  personId: null,
+  isInSets: false,
+};
 
 export const wishOf = ({ aim, faceLux, personId }: TypedWish): LightWish => ({
   aim,

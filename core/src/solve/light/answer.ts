@@ -36,10 +36,13 @@ export interface LightAnswer {
     readonly id: string;
     readonly name: string;
     readonly percent: number;
+    readonly says: string;
   }[];
   /** The name of the key of each face, by person */
   readonly keys: Readonly<Record<string, string>>;
   readonly commands: readonly SimpleCommand[];
+  /** What it comes to, without what is not met */
+  readonly headline: string;
   readonly says: string;
 }
 
@@ -126,24 +129,22 @@ const withDarkest = (
 const wattsOf = ({ lamps }: LightTask, shares: Readonly<Record<string, number>>): number =>
   lamps.reduce((sum, { id, watts }) => sum + watts * (shares[id] ?? 0), 0);
 
-const saysOf = (
+const headlineOf = (
   task: LightTask,
   { levels: { shares } }: Chosen,
   unmet: readonly Unmet[],
-  over: LightAnswer['over'],
 ): string => {
   const on = task.lamps.filter(({ id }) => (shares[id] ?? 0) > 0).length;
   const sums = `${on} ${on === 1 ? 'lamp' : 'lamps'} on, ${figure(wattsOf(task, shares), 0)} W`;
-  if (unmet.length === 0) return `Everything asked for is met: ${sums}.`;
-  const needs = over.map(
-    ({ name, percent }) => `${name} would have to give ${figure(percent, 0)} %`,
-  );
-  return (
-    `Not everything can be met with these lamps where they stand. As near as it comes: ${sums}. ` +
-    `${unmet.map(({ says }) => says).join('; ')}.` +
-    (needs.length > 0 ? ` ${needs.join(', ')}.` : '')
-  );
+  return unmet.length === 0
+    ? `Everything asked for is met: ${sums}.`
+    : `Not everything can be met with these lamps where they stand. As near as it comes: ${sums}.`;
 };
+
+const missedText = (unmet: readonly Unmet[], over: LightAnswer['over']): string =>
+  unmet.length === 0
+    ? ''
+    : ` ${[unmet.map(({ says }) => says).join('; '), ...over.map(({ says }) => says)].join('. ')}.`;
 
 /** The answer to a task; a task without lamps or faces has none. */
 export const answerTo = (measured: Measured, task: LightTask): LightAnswer | null => {
@@ -153,10 +154,12 @@ export const answerTo = (measured: Measured, task: LightTask): LightAnswer | nul
   if (!chosen) return null;
   const { shares } = chosen.levels;
   const unmet = met ? [] : unmetOf(task, chosen.limits, shares);
+  const headline = headlineOf(task, chosen, unmet);
   const beyond = met ? null : bestLevels(task, { most: FAR, isQuick: true });
   const over = task.lamps.flatMap(({ id, name }) => {
     const percent = 100 * (beyond?.levels.shares[id] ?? 0);
-    return percent > 100.5 ? [{ id, name, percent }] : [];
+    const says = `${name} would have to give ${figure(percent, 0)} %`;
+    return percent > 100.5 ? [{ id, name, percent, says }] : [];
   });
   return {
     isMet: unmet.length === 0,
@@ -174,7 +177,8 @@ export const answerTo = (measured: Measured, task: LightTask): LightAnswer | nul
       task.faces.map(({ face }, index) => [face.personId, chosen.keys[index]?.source.name ?? '']),
     ),
     commands: task.lamps.flatMap(({ id }) => dimTo(measured, id, 100 * (shares[id] ?? 0))),
-    says: saysOf(task, chosen, unmet, over),
+    headline,
+    says: headline + missedText(unmet, over),
   };
 };
 
