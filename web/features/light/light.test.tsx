@@ -20,8 +20,8 @@ const opened = (rig: Rig) => {
 };
 
 describe('figures of light', () => {
-  it('are read as a meter shows them, with a proper sign', () => {
-    expect([0.4, 131.4, 714.6, 6507].map(luxText)).toEqual(['0', '131', '715', '6,510']);
+  it('are said whole, with a proper sign', () => {
+    expect([0.4, 131.4, 714.6, 6507].map(luxText)).toEqual(['0', '131', '715', '6,507']);
     expect([2.544, -0.04, -1.26].map((stops) => stopsText(stops))).toEqual([
       '+2.5',
       '±0.0',
