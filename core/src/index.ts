@@ -282,3 +282,4 @@ export { type NextStep, nextStep } from './solve/next-step';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { type Chosen, type TakenStep, together, type Together } from './solve/together';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';
+export * from './library';

@@ -9,7 +9,7 @@ const isBranch = (value: unknown): value is Branch => typeof value === 'object' 
  * the device itself, not settings.
  */
 const FIGURE_PATH =
-  /^((ports|routes)\.[a-z0-9-]+|camera|light|mixes|storage|work|battery)(\.[A-Za-z0-9]+)+$/;
+  /^((ports|routes)\.[a-z0-9-]+|camera|light|mixes|storage|work|battery|body|supply)(\.[A-Za-z0-9]+)+$/;
 
 /** The figure at a path of a model. @returns undefined where the model has none there */
 export const figureAt = (model: Model, path: string): number | null | undefined => {
@@ -31,9 +31,10 @@ export const figurePaths = (model: Model): string[] => {
 };
 
 /**
- * A copy of the model with one figure replaced and marked as stated by a data sheet.
+ * A copy of the model with one figure replaced, or added where its class had none, and marked as stated by a
+ * data sheet.
  * @param device name of the device, for the refusal
- * @throws Refusal where there is no such figure or the model would not be valid
+ * @throws Refusal where no such figure can be, or the model would not be valid
  */
 export const setFigure = (
   device: string,
@@ -41,16 +42,29 @@ export const setFigure = (
   path: string,
   value: number | null,
 ): Model => {
-  if (!FIGURE_PATH.test(path) || figureAt(model, path) === undefined)
+  if (!FIGURE_PATH.test(path))
     throw refusals.badFigure(device, path, 'this device has no such figure');
   const copy = structuredClone(model);
   const keys = path.split('.');
+  const last = keys.at(-1) ?? '';
   let at: unknown = copy;
-  for (const key of keys.slice(0, -1)) at = isBranch(at) ? at[key] : undefined;
-  if (isBranch(at)) at[keys.at(-1) ?? ''] = value;
+  for (const key of keys.slice(0, -1))
+    at = isBranch(at) && Object.hasOwn(at, key) ? at[key] : undefined;
+  const there = isBranch(at) && Object.hasOwn(at, last) ? at[last] : null;
+  if (!isBranch(at) || (there !== null && typeof there !== 'number'))
+    throw refusals.badFigure(device, path, 'this device has no such figure');
+  at[last] = value;
   copy.stated = [...new Set([...copy.stated, path])].sort();
   const parsed = modelSchema.safeParse(copy);
-  if (!parsed.success)
-    throw refusals.badFigure(device, path, parsed.error.issues[0]?.message ?? 'it is out of range');
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues;
+    throw refusals.badFigure(
+      device,
+      path,
+      issue?.code === 'unrecognized_keys'
+        ? 'this device has no such figure'
+        : (issue?.message ?? 'it is out of range'),
+    );
+  }
   return parsed.data;
 };

@@ -163,6 +163,10 @@ export type ControlValue = number | boolean | string;
 const modelFields = z.strictObject({
   /** The catalogue class it was copied from; null for one described from nothing */
   classId: idSchema.nullable(),
+  /** The model of the studio's library it was made from, and which version of it; left out, from none */
+  own: z
+    .strictObject({ modelId: idSchema, version: z.number().int().min(1).max(1_000_000) })
+    .optional(),
   name: nameSchema,
   kind: kindSchema,
   step: stepSchema,

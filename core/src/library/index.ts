@@ -1,0 +1,25 @@
+export {
+  added,
+  asVariant,
+  blankModel,
+  leftOut,
+  markStated,
+  type ModelProblem,
+  oneMore,
+  readModel,
+  type ReadModel,
+  typed,
+} from './change';
+export { type Choice, type Draft as ModelDraft, type Field, fieldsOf, type Path } from './fields';
+export {
+  devicesOf,
+  type DeviceUpdate,
+  differences,
+  type Difference,
+  type OwnModel,
+  stamped,
+  unstamped,
+  updateCommands,
+  updatesFor,
+} from './own';
+export { type Words, wordsFor } from './words';
