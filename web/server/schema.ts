@@ -1,4 +1,4 @@
-import type { Change, Command, Rig } from '@echo-loom/core';
+import type { Change, Command, Model, Rig } from '@echo-loom/core';
 import {
   doublePrecision,
   index,
@@ -64,3 +64,19 @@ export const studio = pgTable('studio', {
   lengths: text('lengths'),
   paper: text('paper'),
 });
+
+/** Models of the studio’s own: every version that was saved, so that a rig can be brought up from any of them. */
+export const ownModels = pgTable(
+  'own_models',
+  {
+    id: text('id').notNull(),
+    version: integer('version').notNull(),
+    /** Version of the document whose models are written so */
+    written: integer('written').notNull(),
+    model: json('model').$type<Model>().notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+    /** Set on every version when it was taken out of the library; it can be put back */
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+  },
+  (table) => [primaryKey({ columns: [table.id, table.version] })],
+);

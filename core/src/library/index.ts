@@ -23,3 +23,12 @@ export {
   updatesFor,
 } from './own';
 export { type Words, wordsFor } from './words';
+export {
+  type FileFault,
+  libraryFromCsv,
+  libraryFromJson,
+  libraryToCsv,
+  libraryToJson,
+  type ReadCsv,
+  type ReadLibrary,
+} from './files';
