@@ -1,14 +1,24 @@
 'use client';
 
-import { CATALOGUE, classById, freeId, freshName, searchWords, type Rig } from '@echo-loom/core';
-import { useRef, useState } from 'react';
+import {
+  CATALOGUE,
+  classById,
+  freeId,
+  freshName,
+  type OwnModel,
+  searchWords,
+  stamped,
+  type Rig,
+} from '@echo-loom/core';
+import { useEffect, useRef, useState } from 'react';
+import { fetchOwnModels } from '@/features/library/door';
 import { useLoomView } from '@/features/loom/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
-import { PickList } from '@/ui/PickList';
+import { type PickGroup, PickList } from '@/ui/PickList';
 import { stepGroups } from './steps';
 
-const GROUPS = stepGroups(
+const CLASSES = stepGroups(
   CATALOGUE.map((model) => ({ model })),
   ({ model }) => ({
     key: model.classId ?? model.name,
@@ -17,6 +27,24 @@ const GROUPS = stepGroups(
     words: searchWords(model),
   }),
 );
+
+/** Models of the studio’s library stand before the classes. */
+const OURS = 'ours ';
+
+const oursAsGroup = (models: readonly OwnModel[]): PickGroup[] =>
+  models.length === 0
+    ? []
+    : [
+        {
+          heading: 'Yours',
+          items: models.map(({ id, model }) => ({
+            key: `${OURS}${id}`,
+            label: model.name,
+            about: model.about,
+            words: searchWords(model),
+          })),
+        },
+      ];
 
 interface Props {
   readonly rig: Rig;
@@ -29,9 +57,19 @@ export const AddDevice = ({ rig, onClose }: Props) => {
   const select = useLoomView((view) => view.select);
   const [query, setQuery] = useState('');
   const input = useRef<HTMLInputElement>(null);
-  const add = (classId: string) => {
-    const model = classById(classId);
-    const deviceId = freeId(classId, rig.devices);
+  const [ours, setOurs] = useState<readonly OwnModel[]>([]);
+  useEffect(() => {
+    let isOpen = true;
+    // Without an answer the classes are there all the same.
+    void fetchOwnModels().then((models) => isOpen && setOurs(models ?? []));
+    return () => {
+      isOpen = false;
+    };
+  }, []);
+  const add = (key: string) => {
+    const own = ours.find(({ id }) => key === `${OURS}${id}`);
+    const model = own ? stamped(own) : classById(key);
+    const deviceId = freeId(own?.id ?? key, rig.devices);
     if (
       !run({
         type: 'addDevice',
@@ -52,7 +90,7 @@ export const AddDevice = ({ rig, onClose }: Props) => {
       <PickList
         label="Device classes"
         placeholder="Search: camera, quiet mic, capture, recording…"
-        groups={GROUPS}
+        groups={[...oursAsGroup(ours), ...CLASSES]}
         empty="No class matches. Try a plainer word, such as camera or mic."
         query={query}
         onQuery={setQuery}

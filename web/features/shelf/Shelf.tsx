@@ -87,6 +87,11 @@ export const Shelf = ({ items, points, isSettled, putAway }: Props) => {
         <Flex ml="auto" gap="2" align="center" wrap="wrap" justify="end">
           <ThemeButton />
           <Button asChild variant="outline">
+            <Link href="/library" prefetch={false}>
+              Library
+            </Link>
+          </Button>
+          <Button asChild variant="outline">
             <Link href="/studio" prefetch={false}>
               <Settings2 size={16} /> Studio
             </Link>
