@@ -1,7 +1,7 @@
 'use client';
 
 import { Command } from 'cmdk';
-import type { RefObject } from 'react';
+import { type RefObject, useState } from 'react';
 import styles from './command.module.css';
 
 export interface PickItem {
@@ -55,15 +55,22 @@ export const PickList = ({
   const found = groups
     .map((group) => ({ ...group, items: group.items.filter((item) => matches(item, query)) }))
     .filter((group) => group.items.length > 0);
+  // What is found may come after the query: the first of it is what Enter picks, until arrows say otherwise.
+  const [chosen, setChosen] = useState('');
+  const open = found.flatMap(({ items }) => items.filter(({ disabled }) => !disabled));
+  const now = open.some(({ key }) => key === chosen) ? chosen : (open[0]?.key ?? '');
   return (
-    <Command label={label} shouldFilter={false} loop>
+    <Command label={label} shouldFilter={false} loop value={now} onValueChange={setChosen}>
       <Command.Input
         autoFocus
         ref={inputRef}
         className={styles.input}
         placeholder={placeholder}
         value={query}
-        onValueChange={onQuery}
+        onValueChange={(text) => {
+          setChosen('');
+          onQuery(text);
+        }}
       />
       <Command.List className={styles.list} tabIndex={-1}>
         {found.length === 0 && <Command.Empty>{empty}</Command.Empty>}

@@ -48,8 +48,9 @@ export type Field = Common &
     | {
         readonly is: 'group';
         readonly fields: readonly Field[];
-        /** What it may be instead, and which of them it is */
+        /** What it may be instead, what that is a choice of, and which of them it is */
         readonly variants: readonly string[];
+        readonly variantWords: Words;
         readonly variant: number;
       }
     /** As many as wanted; those with a key are named by it */
@@ -72,6 +73,24 @@ const idsIn = (draft: Draft, part: 'ports' | 'controls'): Choice[] =>
   isBranch(draft[part])
     ? Object.entries(draft[part]).map(([id, value]) => ({ value: id, label: nameAt(value, id) }))
     : [];
+
+/** Most sockets that are named; a mixer has sixty. */
+const NAMED = 2;
+
+/** Sockets by their names. */
+const socketNames = (draft: Draft, ids: unknown): string => {
+  const all = (Array.isArray(ids) ? ids : []).map(
+    (id) => idsIn(draft, 'ports').find(({ value }) => value === id)?.label ?? String(id),
+  );
+  const more = all.length - NAMED;
+  return `${all.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+};
+
+/** What one of a list is called: by its name, a way by where it leads. */
+const itemName = (draft: Draft, path: Path, id: string, value: unknown): string =>
+  path[0] === 'routes' && path.length === 1 && isBranch(value)
+    ? `${socketNames(draft, value['from'])} to ${socketNames(draft, value['to'])}`
+    : nameAt(value, id);
 
 /** Ids that are words of the model’s own, and point to nothing. */
 const OWN_WORDS: ReadonlySet<string> = new Set(['socket', 'controller']);
@@ -170,6 +189,16 @@ const fieldAt = (
   return plainField(walk, node, value, common);
 };
 
+const WHICH: Words = { label: 'Which' };
+
+/** What tells variants from each other: what a socket carries, what a control is. */
+const tellingWords = ([first]: readonly Node[]): Words => {
+  const telling = Object.entries(first?.properties ?? {}).find(
+    ([, inner]) => inner.const !== undefined,
+  );
+  return telling ? wordsFor([telling[0]]) : WHICH;
+};
+
 const variantField = (
   walk: Walk,
   choices: readonly Node[],
@@ -188,6 +217,7 @@ const variantField = (
       ({ path }) => chosen?.properties?.[String(path.at(-1))]?.const === undefined,
     ),
     variants: choices.map(variantName),
+    variantWords: tellingWords(choices),
     variant,
   };
 };
@@ -211,7 +241,7 @@ const plainField = (walk: Walk, node: Node, value: unknown, common: Common): Fie
       is: 'list',
       fields: Object.entries(value).map(([id, one]) => {
         const field = fieldAt(walk, node.additionalProperties || {}, one, [...path, id], false);
-        return { ...field, words: { ...field.words, label: nameAt(one, id) } };
+        return { ...field, words: { ...field.words, label: itemName(walk.draft, path, id, one) } };
       }),
       isFull: false,
     };
@@ -221,6 +251,7 @@ const plainField = (walk: Walk, node: Node, value: unknown, common: Common): Fie
       is: 'group',
       fields: fieldsIn(walk, node, value, path),
       variants: [],
+      variantWords: WHICH,
       variant: -1,
     };
   return {

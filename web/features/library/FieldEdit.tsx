@@ -20,7 +20,7 @@ const Variants = ({ field }: { readonly field: Of<'group'> }) => {
   const { change } = useEditing();
   return field.variants.length === 0 ? null : (
     <ChoiceField
-      label="Which"
+      label={field.variantWords.label}
       value={String(field.variant)}
       options={field.variants.map((label, index) => ({ value: String(index), label }))}
       onChoose={(index) => change((draft) => asVariant(draft, field.path, Number(index)))}
@@ -82,9 +82,9 @@ const GroupEdit = ({ field }: { readonly field: Of<'group'> }) => (
 const NewItem = ({ field }: { readonly field: Of<'list'> }) => {
   const { change } = useEditing();
   const [name, setName] = useState('');
-  const isNamed = field.path.length === 1;
+  const isNamed = field.path.length === 1 && field.path[0] !== 'routes';
   const add = () => {
-    change((draft) => oneMore(draft, field.path, name.trim() || 'New'));
+    change((draft) => oneMore(draft, field.path, name.trim() || (isNamed ? 'New' : 'Way')));
     setName('');
   };
   const label = `Add to ${field.words.label.toLowerCase()}`;

@@ -29,7 +29,7 @@ export const Filters = ({
     />
     <FilterChoice
       label="Whose"
-      all="Catalogue and yours"
+      all="All models"
       value={by.whose}
       options={[
         ['ours', 'Yours'],

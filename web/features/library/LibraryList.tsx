@@ -126,7 +126,7 @@ export const LibraryList = ({ models, currency }: Props) => {
                 connectorsOf(entry.model).join(', '),
                 priceText(entry.model.typicalPrice, currency),
                 <Flex key="do" gap="1.5" justify="end">
-                  <Button asChild size="xs" variant="outline">
+                  <Button asChild size="xs" variant="outline" fontFamily="body">
                     <Link
                       href={`/library/new?from=${entry.own?.id ?? entry.model.classId ?? ''}`}
                       prefetch={false}
@@ -139,6 +139,7 @@ export const LibraryList = ({ models, currency }: Props) => {
                     <Button
                       size="xs"
                       variant="ghost"
+                      fontFamily="body"
                       aria-label={`Take ${entry.model.name} out of the library`}
                       onClick={() => void put(entry.own?.id ?? '', entry.model.name, false)}
                     >

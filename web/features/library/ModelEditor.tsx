@@ -172,8 +172,8 @@ export const ModelEditor = ({ own, start }: Props) => {
         {knownText(fields)}. A figure you type counts as one of the data sheet.
       </Text>
       {problems.length > 0 && (
-        <Box as="section" aria-label="What is missing" mb="4" role="status">
-          <Text fontWeight="600" fontSize="sm">
+        <Box as="section" aria-label="What is missing" mb="4">
+          <Text fontWeight="600" fontSize="sm" role="status">
             It cannot be kept yet
           </Text>
           <Box as="ul" ps="5" fontSize="sm">
