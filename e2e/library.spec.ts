@@ -101,7 +101,9 @@ test('a microphone amplifier from its data sheet, used in two rigs, changed once
     await page.goto(url);
     await page.keyboard.press('a');
     await page.getByPlaceholder(/^Search: camera/).fill('amplifier of ours');
-    await expect(page.getByRole('option', { name: /^Two-channel amplifier of ours/ })).toBeVisible();
+    await expect(
+      page.getByRole('option', { name: /^Two-channel amplifier of ours/ }),
+    ).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(
       page.getByRole('button', { name: /^Two-channel amplifier of ours/ }).first(),
@@ -125,4 +127,29 @@ test('a microphone amplifier from its data sheet, used in two rigs, changed once
   await expect(
     page.getByText('Brought Two-channel amplifier of ours up to date').first(),
   ).toBeVisible();
+});
+
+test('interfaces side by side in Second Firing, and the one that is chosen put there', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, secondFiring());
+  await page.locator('[data-item="device:interface"]').click();
+  const sheet = page.getByRole('complementary', { name: 'Side sheet' });
+  await sheet.getByRole('button', { name: 'Compare…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Side by side in this rig' });
+  for (const name of ['two microphones', 'eight microphones'])
+    await dialog.getByText(`Interface, ${name}`, { exact: true }).click();
+  const table = dialog.getByRole('table', { name: 'Models side by side in this rig' });
+  await expect(table.getByRole('row', { name: /^Can stand there/ })).toContainText(
+    'has no socket left for the cable in “Input 4”.',
+  );
+  // The worst voice by the engine, to a tenth: what the test of the core reckons by hand.
+  await expect(table.getByRole('row', { name: /^Worst voice/ })).toContainText(
+    '51.8 dB, Wheel mic',
+  );
+  await table.getByRole('button', { name: 'Put Interface, eight microphones there' }).click();
+  await expect(dialog).toBeHidden();
+  await saved(page);
+  await expect(sheet).toContainText('Interface, eight microphones');
 });

@@ -7,7 +7,7 @@ interface Props {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly title: string;
-  readonly size?: 'sm' | 'md' | 'lg';
+  readonly size?: 'sm' | 'md' | 'lg' | 'xl';
   readonly children: ReactNode;
   readonly footer?: ReactNode;
   readonly focusFirst?: RefObject<HTMLElement | null>;

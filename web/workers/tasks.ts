@@ -25,6 +25,9 @@ import {
   type LightWish,
   setLight,
   setLightInSets,
+  compareIn,
+  type Compared,
+  type Model,
   type SetsAnswer,
   whatToBuy,
   type Mains,
@@ -222,6 +225,11 @@ export class EngineTasks {
   /** The same lamps for every set of the rig: one setting for all, or a look for each. */
   setLightInSets(wish: LightWish): SetsAnswer {
     return setLightInSets(this.present(), wish);
+  }
+
+  /** Models side by side in a device's place. */
+  compareIn(deviceId: string, models: readonly Model[]): readonly Compared[] {
+    return compareIn(this.present(), deviceId, models);
   }
 
   /** What would make a wish possible that the lamps cannot meet as they stand. */

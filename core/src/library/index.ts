@@ -32,3 +32,4 @@ export {
   type ReadCsv,
   type ReadLibrary,
 } from './files';
+export { compareIn, MOST_COMPARED, type Compared, worstVoice, type WorstVoice } from './compare';

@@ -1,8 +1,10 @@
 'use client';
 
 import { Box, Text } from '@chakra-ui/react';
-import type { Device, Model } from '@echo-loom/core';
+import { type Device, type Field, fieldsOf, type Model, wordsFor } from '@echo-loom/core';
+import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 
 interface Figure {
@@ -54,33 +56,82 @@ const OWNERS: Readonly<Record<string, string>> = {
   work: 'Computer',
 };
 
-const figuresIn = (
-  value: unknown,
-  path: string[],
-  found: { path: string[]; value: number | null }[],
-): void => {
-  if (typeof value !== 'object' || value === null) return;
-  for (const [key, item] of Object.entries(value)) {
-    if ((typeof item === 'number' || item === null) && NAMES[key])
-      found.push({ path: [...path, key], value: item });
-    else figuresIn(item, [...path, key], found);
-  }
+type NumberAt = Extract<Field, { readonly is: 'number' }>;
+
+const ownerOf = (model: Model, [part, id]: Field['path']): string =>
+  part === 'ports'
+    ? (model.ports[String(id)]?.name ?? '')
+    : part === 'routes'
+      ? String(id)
+      : (OWNERS[String(part)] ?? wordsFor([String(part)]).label);
+
+const figureOf = (model: Model, { path, words }: Field, value: number | null): Figure => {
+  const [name, unit] = NAMES[String(path.at(-1))] ?? [words.label.toLowerCase(), words.unit ?? ''];
+  return { path: path.join('.'), label: `${ownerOf(model, path)}: ${name}`, unit, value };
 };
 
-const figuresOf = (model: Model): Figure[] => {
-  const found: { path: string[]; value: number | null }[] = [];
-  const { ports, routes, camera, mixes, storage, work } = model;
-  figuresIn({ ports, routes, camera, mixes, storage, work }, [], found);
-  return found.map(({ path, value }) => {
-    const [name, unit] = NAMES[path.at(-1) ?? ''] ?? ['', ''];
-    const owner =
-      path[0] === 'ports'
-        ? model.ports[path[1] ?? '']?.name
-        : path[0] === 'routes'
-          ? path[1]
-          : OWNERS[path[0] ?? ''];
-    return { path: path.join('.'), label: `${owner ?? ''}: ${name}`, unit, value };
-  });
+const inside = (fields: readonly Field[]): Field[] =>
+  fields.flatMap((field) =>
+    field.is === 'group' || field.is === 'list' ? inside(field.fields) : [field],
+  );
+
+/** Figures of a class that have a name here, and those that were typed in beside them. */
+const figuresOf = (model: Model): Figure[] =>
+  inside(fieldsOf(model)).flatMap((field) =>
+    isShown(model, field) ? [figureOf(model, field, field.value)] : [],
+  );
+
+const isShown = (model: Model, field: Field): field is NumberAt =>
+  field.is === 'number' &&
+  field.path.length > 1 &&
+  field.path[0] !== 'controls' &&
+  (Object.hasOwn(NAMES, String(field.path.at(-1))) || model.stated.includes(field.path.join('.')));
+
+/** Figures that the class does not have and a data sheet may. */
+const missingFrom = (model: Model): Figure[] =>
+  inside(fieldsOf(model)).flatMap((field) =>
+    field.is === 'left out' && field.path.length > 1 && field.words.sheet !== undefined
+      ? [figureOf(model, field, null)]
+      : [],
+  );
+
+/** A figure that was never there, chosen and typed in. */
+const AddFigure = ({
+  deviceId,
+  figures,
+}: {
+  readonly deviceId: string;
+  readonly figures: readonly Figure[];
+}) => {
+  const { run } = useRigSession();
+  const [chosen, setChosen] = useState('');
+  const figure = figures.find(({ path }) => path === chosen);
+  return (
+    <Box mt="2">
+      <ChoiceField
+        label="Another figure of the data sheet"
+        value={figure?.path ?? ''}
+        options={[
+          { value: '', label: 'choose' },
+          ...figures.map(({ path, label }) => ({ value: path, label })),
+        ]}
+        onChoose={setChosen}
+      />
+      {figure && (
+        <NumberField
+          key={figure.path}
+          label={figure.label}
+          unit={figure.unit}
+          value={null}
+          mayBeUnknown
+          onCommit={(value) => {
+            if (value !== null && run({ type: 'setFigure', deviceId, path: figure.path, value }))
+              setChosen('');
+          }}
+        />
+      )}
+    </Box>
+  );
 };
 
 interface Props {
@@ -92,7 +143,8 @@ interface Props {
 export const DataSheet = ({ deviceId, device }: Props) => {
   const { run } = useRigSession();
   const figures = figuresOf(device.model);
-  if (figures.length === 0) return null;
+  const missing = missingFrom(device.model);
+  if (figures.length + missing.length === 0) return null;
   const typical = figures.filter(({ path }) => !device.model.stated.includes(path)).length;
   return (
     <Box
@@ -126,6 +178,7 @@ export const DataSheet = ({ deviceId, device }: Props) => {
           />
         );
       })}
+      {missing.length > 0 && <AddFigure deviceId={deviceId} figures={missing} />}
     </Box>
   );
 };

@@ -3,6 +3,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { inOrder, takeOut, type Analysis } from '@echo-loom/core';
 import { FindingCard } from '@/features/findings/FindingCard';
+import { CompareButton } from '@/features/library/Compare';
 import { findingsOn, useLoomView } from '@/features/loom/view';
 import { takeOutOfThread } from '@/features/pointing/drop';
 import { usePointing } from '@/features/pointing/pointing';
@@ -122,6 +123,7 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
         >
           Add beside it…
         </Button>
+        <CompareButton analysis={analysis} deviceId={deviceId} />
         {takeOut(analysis, deviceId).can && (
           <Button size="sm" variant="outline" onClick={() => takeOutOfThread(session, deviceId)}>
             Take out of its thread
