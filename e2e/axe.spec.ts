@@ -111,6 +111,15 @@ test('axe finds nothing serious on the shelf, a new rig and what opens over a ri
   await page.goto(`${url}/studio`);
   await expect(page.getByRole('heading', { name: 'Studio' })).toBeVisible();
   found.push(...(await look(page, 'studio', ALL)));
+  await page.goto(`${url}/library`);
+  await expect(page.getByRole('table', { name: 'Models' })).toBeVisible();
+  await page.getByLabel('Search models').fill('interface');
+  found.push(...(await look(page, 'library', ALL)));
+  await page.goto(`${url}/library/new?from=booster-inline`);
+  for (const name of ['Sockets', 'Inner ways', 'Controls'])
+    for (const item of await page.getByRole('region', { name }).locator('summary').all())
+      await item.click();
+  found.push(...(await look(page, 'model editor', ALL)));
   await page.goto(`${url}/new/hybrid`);
   await expect(page.getByRole('button', { name: 'Make the rig' })).toBeVisible();
   found.push(...(await look(page, 'new rig', ALL)));
@@ -118,6 +127,13 @@ test('axe finds nothing serious on the shelf, a new rig and what opens over a ri
   await page.locator('[data-item="device:interface"]').click();
   await expect(page.getByRole('complementary', { name: 'Side sheet' })).toBeVisible();
   found.push(...(await look(page, 'side sheet', ALL)));
+  await page.getByRole('button', { name: 'Compare…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Side by side in this rig' });
+  await dialog.getByText('Interface, eight microphones', { exact: true }).click();
+  await expect(dialog.getByRole('table')).toBeVisible();
+  found.push(...(await look(page, 'side by side', ALL)));
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
   await page.keyboard.press('a');
   await expect(page.getByRole('dialog')).toBeVisible();
   found.push(...(await look(page, 'add a device', ALL)));

@@ -223,9 +223,9 @@ describe('a later version in a rig', () => {
         name,
         from,
         changes.map(({ field }) => field),
-        kept,
+        kept.map(({ field, after }) => [field, after]),
       ]),
-    ).toEqual([['One', 1, ['Name', 'Body'], ['ports.mic-1.inputOhms']]]);
+    ).toEqual([['One', 1, ['Name', 'Body'], [['Input 1: Input resistance', '4321 Ω']]]]);
     const after = apply(rig, { type: 'batch', label: 'Update', commands: updateCommands(updates) });
     const device = after.devices['one'];
     expect(device?.model.own).toEqual({ modelId: 'box', version: 2 });

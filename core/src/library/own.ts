@@ -45,21 +45,45 @@ const asText = (value: unknown): string | null =>
         ? JSON.stringify(value)
         : String(value);
 
-const walk = (before: unknown, after: unknown, path: string[], found: Difference[]): void => {
+/** Whose field it is, where it is one of several: a socket or a control by its name. */
+const ownerAt = ([part = '', id]: readonly string[], models: readonly unknown[]): string => {
+  const named = models
+    .map((model) => valueAt(model, [part, id ?? '']))
+    .find((value) => isBranch(value) && typeof (value['name'] ?? value['label']) === 'string');
+  return isBranch(named) ? String(named['name'] ?? named['label']) : (id ?? '');
+};
+
+/** A field in words, as it stands among the others. */
+const fieldAt = (path: readonly string[], ...models: readonly unknown[]): string =>
+  path.length > 2
+    ? `${ownerAt(path, models)}: ${wordsFor(path).label}`
+    : path.length === 2 && LISTS.has(path[0] ?? '')
+      ? ownerAt(path, models)
+      : wordsFor(path).label;
+
+/** Parts of a model that are kept by ids. */
+const LISTS: ReadonlySet<string> = new Set(['ports', 'routes', 'controls']);
+
+const walk = (
+  before: unknown,
+  after: unknown,
+  path: string[],
+  models: readonly unknown[],
+  found: Difference[],
+): void => {
   if (isBranch(before) && isBranch(after)) {
     for (const key of new Set([...Object.keys(before), ...Object.keys(after)]))
       if (path.length > 0 || !NOT_COMPARED.has(key))
-        walk(before[key], after[key], [...path, key], found);
+        walk(before[key], after[key], [...path, key], models, found);
     return;
   }
   if (JSON.stringify(before) === JSON.stringify(after)) return;
-  const { label, unit } = wordsFor(path);
-  const owner = path.length > 2 ? `${path[1] ?? ''}: ` : '';
+  const { unit } = wordsFor(path);
   const withUnit = (text: string | null): string | null =>
     text !== null && unit && /^[−-]?[\d.]+$/.test(text) ? `${text} ${unit}` : text;
   found.push({
     path: path.join('.'),
-    field: `${owner}${label}`,
+    field: fieldAt(path, ...models),
     before: withUnit(asText(before)),
     after: withUnit(asText(after)),
   });
@@ -68,7 +92,7 @@ const walk = (before: unknown, after: unknown, path: string[], found: Difference
 /** Where two models differ, field by field. */
 export const differences = (before: Model, after: Model): Difference[] => {
   const found: Difference[] = [];
-  walk(before, after, [], found);
+  walk(before, after, [], [before, after], found);
   return found;
 };
 
@@ -89,8 +113,8 @@ export interface Updated {
   readonly model: Model;
   /** What changes, from the device as it is */
   readonly changes: readonly Difference[];
-  /** Paths of figures that were typed into this rig, and stay */
-  readonly kept: readonly string[];
+  /** Figures that were typed into this rig, and stay */
+  readonly kept: readonly Difference[];
 }
 
 /**
@@ -99,14 +123,16 @@ export interface Updated {
  * @param base the version the device was made from @param mine as it is in the rig
  */
 export const updated = (base: Model, mine: Model, next: OwnModel): Updated => {
-  const kept = differences(base, mine).flatMap(({ path }) => {
+  const kept = differences(base, mine).filter(({ path }) => {
     const keys = path.split('.');
     const value = valueAt(mine, keys);
-    const there = valueAt(next.model, keys);
     const isTyped = mine.stated.includes(path) && (typeof value === 'number' || value === null);
-    return isTyped && there !== undefined ? [{ path, keys, value }] : [];
+    return isTyped && valueAt(next.model, keys) !== undefined;
   });
-  const model = kept.reduce((now, { keys, value }) => put(now, keys, value), stamped(next));
+  const model = kept.reduce((now, { path }) => {
+    const keys = path.split('.');
+    return put(now, keys, valueAt(mine, keys));
+  }, stamped(next));
   const withStated: Model = {
     ...model,
     stated: [...new Set([...model.stated, ...kept.map(({ path }) => path)])].sort(),
@@ -114,7 +140,7 @@ export const updated = (base: Model, mine: Model, next: OwnModel): Updated => {
   return {
     model: withStated,
     changes: differences(mine, withStated),
-    kept: kept.map(({ path }) => path),
+    kept,
   };
 };
 

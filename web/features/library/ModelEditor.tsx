@@ -9,18 +9,12 @@ import { toaster } from '@/ui/toaster';
 import { libraryDo } from './door';
 import { type Editing, EditingContext } from './editing';
 import { FieldEdit, Fields, ListEdit } from './FieldEdit';
+import { useDraft } from './useDraft';
 
 interface Props {
   /** What is in the library already; null for a new one */
   readonly own: OwnModel | null;
   readonly start: ModelDraft;
-}
-
-/** Drafts, the present one last; what was taken back can be done again until something else is. */
-interface Steps {
-  readonly past: readonly ModelDraft[];
-  readonly now: ModelDraft;
-  readonly future: readonly ModelDraft[];
 }
 
 const numbersIn = (fields: readonly Field[]): Extract<Field, { is: 'number' }>[] =>
@@ -55,7 +49,7 @@ const Section = ({ field }: { readonly field: Extract<Field, { is: 'list' }> }) 
 /** A model field by field: what it is, its sockets, inner ways, controls, and its figures as a whole. */
 export const ModelEditor = ({ own, start }: Props) => {
   const router = useRouter();
-  const [{ past, now, future }, setSteps] = useState<Steps>({ past: [], now: start, future: [] });
+  const { now, change, undo, redo } = useDraft(start);
   const [savedAs, setSavedAs] = useState({ id: own?.id ?? null, version: own?.version ?? 0 });
   const [saved, setSaved] = useState(own ? start : null);
   const [isSaving, setSaving] = useState(false);
@@ -65,40 +59,22 @@ export const ModelEditor = ({ own, start }: Props) => {
   const isChanged = now !== saved;
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (isChanged && past.length > 0) event.preventDefault();
+      if (isChanged && undo) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
-  }, [isChanged, past.length]);
+  }, [isChanged, undo]);
   const editing: Editing = {
-    change: (to) =>
-      setSteps((steps) => {
-        const next = to(steps.now);
-        return next === steps.now
-          ? steps
-          : { past: [...steps.past, steps.now], now: next, future: [] };
-      }),
+    change,
     wrong: new Map(problems.map(({ path, says }) => [path.join('.'), says])),
   };
-  const undo = () =>
-    setSteps((steps) => {
-      const before = steps.past.at(-1);
-      return before
-        ? { past: steps.past.slice(0, -1), now: before, future: [steps.now, ...steps.future] }
-        : steps;
-    });
-  const redo = () =>
-    setSteps((steps) => {
-      const [after, ...rest] = steps.future;
-      return after ? { past: [...steps.past, steps.now], now: after, future: rest } : steps;
-    });
-  const save = async () => {
+  const save = async (id: string | null) => {
     if (!read.ok) return;
     setSaving(true);
     const answer = await libraryDo({
       does: 'save',
-      id: savedAs.id,
-      from: savedAs.version,
+      id,
+      from: id === null ? 0 : savedAs.version,
       model: read.model,
     });
     setSaving(false);
@@ -115,7 +91,7 @@ export const ModelEditor = ({ own, start }: Props) => {
     setSaved(now);
     toaster.create({ title: `Kept as version ${kept.version}.`, closable: true });
     // The page of a new model is that of the model from now on; what is open stays open.
-    if (savedAs.id === null) window.history.replaceState(null, '', `/library/${kept.id}`);
+    if (id === null) window.history.replaceState(null, '', `/library/${kept.id}`);
     router.refresh();
   };
   const lists = fields.filter(
@@ -151,18 +127,28 @@ export const ModelEditor = ({ own, start }: Props) => {
           {isChanged && savedAs.version > 0 ? ', changed since' : ''}
         </Text>
         <Flex ms="auto" gap="2">
-          <Button size="sm" variant="outline" disabled={past.length === 0} onClick={undo}>
+          <Button size="sm" variant="outline" disabled={!undo} onClick={() => undo?.()}>
             Undo
           </Button>
-          <Button size="sm" variant="outline" disabled={future.length === 0} onClick={redo}>
+          <Button size="sm" variant="outline" disabled={!redo} onClick={() => redo?.()}>
             Redo
           </Button>
+          {savedAs.id !== null && (
+            <Button
+              size="sm"
+              variant="outline"
+              disabled={!read.ok || isSaving}
+              onClick={() => void save(null)}
+            >
+              Keep as a new one
+            </Button>
+          )}
           <Button
             size="sm"
             bg="madder"
             color="madder.ink"
             disabled={!read.ok || !isChanged || isSaving}
-            onClick={() => void save()}
+            onClick={() => void save(savedAs.id)}
           >
             {isSaving ? 'Keeping…' : 'Keep it'}
           </Button>

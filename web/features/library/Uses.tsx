@@ -9,11 +9,14 @@ import { PlainTable } from '@/ui/PlainTable';
 import { toaster } from '@/ui/toaster';
 import { libraryDo, type UsedIn } from './door';
 
+const keptText = (kept: DeviceUpdate['kept']): string =>
+  kept.map(({ field, after }) => `${field}, ${after ?? ''}`).join('; ');
+
 const Changes = ({ update: { name, from, changes, kept } }: { readonly update: DeviceUpdate }) => (
   <Box mt="1">
     <Text fontSize="sm">
       {name}, made from version {from}
-      {kept.length > 0 ? `; what was typed into the rig stays: ${kept.join(', ')}` : ''}
+      {kept.length > 0 ? `; what was typed into the rig stays: ${keptText(kept)}` : ''}
     </Text>
     <PlainTable
       label={`What changes of ${name}`}
