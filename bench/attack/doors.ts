@@ -1,3 +1,4 @@
+import { CATALOGUE } from '@echo-loom/core';
 import { gzipSync } from 'node:zlib';
 import type { Random } from './spoil';
 import { mangle, pick, spoil } from './spoil';
@@ -67,6 +68,17 @@ const COMMANDS: readonly object[] = [
   { type: 'setFigure', deviceId: 'interface', path: 'ports.mic-1.inputOhms', value: 1000 },
 ];
 
+/** What is done with the library, none of it right. */
+const LIBRARY_DEEDS: readonly object[] = [
+  { does: 'save', id: null, from: 0, model: { name: 'No model' } },
+  { does: 'save', id: 'nobody', from: 7, model: CATALOGUE[0] },
+  { does: 'save', id: '../x', from: 0, model: CATALOGUE[0] },
+  { does: 'remove', id: 'nobody' },
+  { does: 'update', id: 'nobody', rigId: 'night-tide' },
+  { does: 'take json', text: '{"kind":"echo-loom-library","version":1,"models":[]}' },
+  { does: 'take csv', text: 'model,path,value\nnobody,name,x', isSure: true },
+];
+
 const DEEDS: readonly object[] = [
   { does: 'create', name: 'New' },
   { does: 'rename', id: 'night-tide', name: 'Renamed' },
@@ -130,6 +142,12 @@ export const makeDoors = (
       headers: type(random),
       body: json(random, pick(random, DEEDS)),
     }),
+    library: (random) => ({
+      method: 'POST',
+      path: '/api/library',
+      headers: type(random),
+      body: json(random, pick(random, LIBRARY_DEEDS)),
+    }),
     query: (random) => {
       const id = pick(random, IDS);
       const number = pick(random, NUMBERS);
@@ -139,6 +157,9 @@ export const makeDoors = (
         `/api/rigs/${id}/export?as=${number}`,
         `/api/rigs/${id}`,
         `/api/rigs/${id}/raw`,
+        `/api/library?as=${number}`,
+        `/api/library/${id}`,
+        `/library/${id}`,
         `/api/rigs/night-tide/entries?after=0&is=${number}`,
         `/rigs/${id}`,
         `/new/${id}?name=${number}`,

@@ -21,9 +21,10 @@ export interface InputsResult {
 /** How many of each door, of a hundred. */
 const SHARES: Readonly<Record<string, number>> = {
   import: 20,
-  entries: 30,
-  shelf: 14,
-  query: 16,
+  entries: 26,
+  shelf: 10,
+  library: 10,
+  query: 14,
   events: 5,
   restore: 6,
   pages: 4,
@@ -81,6 +82,7 @@ const digest = async (client: pg.Client): Promise<string> => {
         rig_id || revision || entry_id, ',' order by rig_id, revision
       ) from entries), '')
       || coalesce((select string_agg(currency, ',') from studio), '')
+      || coalesce((select string_agg(id || version || md5(model::text), ',' order by id, version) from own_models), '')
     ) as digest`,
   );
   return rows[0]?.digest ?? '';

@@ -73,6 +73,7 @@ describe('the library', () => {
     expect(await setModelDeleted('race', false)).toBe(true);
     expect(await versionsOf('race')).toHaveLength(2);
     expect(await setModelDeleted('nobody', true)).toBe(false);
+    expect(await versionsOf('\0')).toEqual([]);
   });
   it('leaves out what it cannot read, and what it can read stays', async () => {
     await sqlRows(

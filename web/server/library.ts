@@ -1,6 +1,7 @@
 import {
   devicesOf,
   type DeviceUpdate,
+  idSchema,
   modelSchema,
   type OwnModel,
   RIG_VERSION,
@@ -42,15 +43,20 @@ export const listOwnModels = async (): Promise<OwnModel[]> => {
   return readable(rows).sort((a, b) => a.model.name.localeCompare(b.model.name, 'en'));
 };
 
-/** Every version of a model, oldest first. @returns none where it is not in the library */
-export const versionsOf = async (id: string): Promise<OwnModel[]> =>
-  readable(
-    await database()
-      .select(columns)
-      .from(ownModels)
-      .where(and(eq(ownModels.id, id), isNull(ownModels.deletedAt)))
-      .orderBy(asc(ownModels.version)),
-  );
+/**
+ * Every version of a model, oldest first. Ids come from addresses, where anything can stand: what cannot be one
+ * never reaches the database.
+ * @returns none where it is not in the library
+ */
+export const versionsOf = async (id: string): Promise<OwnModel[]> => {
+  if (!idSchema.safeParse(id).success) return [];
+  const rows = await database()
+    .select(columns)
+    .from(ownModels)
+    .where(and(eq(ownModels.id, id), isNull(ownModels.deletedAt)))
+    .orderBy(asc(ownModels.version));
+  return readable(rows);
+};
 
 /** Ids that have been given, also of models that were taken out. */
 export const usedIds = async (): Promise<Set<string>> =>
