@@ -1,21 +1,9 @@
 /** What each field of a model is, in words: its name, its unit, and where a data sheet states it. */
 
-export interface Words {
-  readonly label: string;
-  readonly unit?: string;
-  /** What it is, in a sentence */
-  readonly says?: string;
-  /** Under which heading a data sheet has it */
-  readonly sheet?: string;
-}
+import { figure, plain, type Words } from './word';
+import { WHOLE_WORDS } from './words-whole';
 
-const figure = (label: string, unit: string, says: string, sheet: string): Words => ({
-  label,
-  unit,
-  says,
-  sheet,
-});
-const plain = (label: string, says?: string): Words => ({ label, ...(says ? { says } : {}) });
+export type { Words };
 
 /** By the last word of a path; a word that means different things in two places stands with its parent. */
 const WORDS: Readonly<Record<string, Words>> = {
@@ -192,93 +180,7 @@ const WORDS: Readonly<Record<string, Words>> = {
   unit: plain('Unit'),
   min: plain('Least'),
   max: plain('Most'),
-  body: plain(
-    'Body',
-    'Its size, mass, heat and noise; left out, those typical of its class count.',
-  ),
-  widthM: figure('Width', 'm', 'From left to right, as it stands.', 'Dimensions'),
-  depthM: figure('Depth', 'm', 'From front to back.', 'Dimensions'),
-  heightM: figure('Height', 'm', 'From foot to top.', 'Dimensions'),
-  massKg: figure('Mass', 'kg', '', 'Weight'),
-  heatW: figure('Heat', 'W', 'Given off while it works.', 'Power consumption'),
-  noiseDba: figure('Its own noise', 'dB(A)', 'At 1 m; unknown where it makes none.', 'Fan noise'),
-  mount: plain('How it is held, or its lens mount'),
-  supply: plain('Runs on', 'Left out, what is typical of its class counts.'),
-  is: plain('Is'),
-  typicalW: figure('Draws', 'W', 'In use.', 'Power consumption'),
-  mostW: figure('Draws at most', 'W', '', 'Power consumption, or the plate by its inlet'),
-  powerFactor: figure(
-    'Power factor',
-    '',
-    'Unknown: 0.95 for an inlet, 0.6 for an adapter count.',
-    'Power factor',
-  ),
-  inrush: plain('In the moment it is switched on it draws'),
-  covers: figure('Sockets its adapter covers', '', 'Of a strip.', 'The adapter itself'),
-  camera: plain('Camera', 'Sensor, lens and endurance.'),
-  sensorWidthMm: figure(
-    'Sensor width at 16:9',
-    'mm',
-    'Active, before any crop of a mode.',
-    'Sensor size',
-  ),
-  sensorHeightMm: figure(
-    'Sensor height at 16:9',
-    'mm',
-    'Active, before any crop of a mode.',
-    'Sensor size',
-  ),
-  crops: plain('Crops by format', 'A format left out has none.'),
-  recordLimitMin: figure('Own recording ends after', 'min', 'Its outputs go on.', 'Recording time'),
-  heatMin: plain('Too hot after', 'By format, in minutes.'),
-  sleep: plain('Goes to sleep'),
-  afterMin: figure('After', 'min', '', 'Auto power off'),
-  stabiliser: plain('Stabiliser'),
-  crop: figure('Crops by', '×', 'While it is on.', 'Image stabilisation'),
-  battery: plain('Battery'),
-  lastsMin: figure('Battery lasts', 'min', 'Running as it does in a show.', 'Battery life'),
-  focusNoise: plain('Noise of its focus'),
-  dbaSpl: figure('Focus motor at 0.3 m', 'dB(A) SPL', '', 'Rarely stated'),
-  light: plain('Light', 'What a fixture gives.'),
-  luxAt1m: figure('On its axis at 1 m', 'lux', 'Bare, undimmed.', 'Photometrics'),
-  beamDeg: figure(
-    'Beam',
-    '°',
-    'The whole angle within which it gives at least half.',
-    'Beam angle',
-  ),
-  leastK: figure('Warmest', 'K', '', 'Colour temperature'),
-  mostK: figure('Coolest', 'K', '', 'Colour temperature'),
-  isRgb: plain('Of any colour too'),
-  cri: figure('Colour rendering', 'Ra', '', 'CRI'),
-  leastPercent: figure('Burns evenly from', '%', 'Lowest dimmer.', 'Dimming range'),
-  flicker: plain('Flicker'),
-  pwmHz: figure('Dimmed by pulses of', 'Hz', '', 'PWM frequency'),
-  control: plain('Controlled by'),
-  isHot: plain('Hot outside'),
-  takesModifiers: plain('Takes modifiers'),
-  mixes: plain('Mixing', 'What a switcher or program puts together at once.'),
-  keyers: figure('Keyers', '', 'Layers over the picture.', 'Keyers'),
-  resizingKeyers: figure('Of them make smaller', '', '', 'Keyers with DVE'),
-  boxes: figure('Small pictures beside them', '', '', 'Multi-picture'),
-  storage: plain('Drive or card', 'What it records on.'),
-  medium: plain('Medium'),
-  capacityGb: figure('Capacity', 'GB', '10⁹ bytes.', 'Capacity'),
-  writeMBps: figure(
-    'Writes',
-    'MB/s',
-    'Sustained, not the peak on the box.',
-    'Sustained write speed',
-  ),
-  maxFileGb: figure('Largest file', 'GB', '', 'File system'),
-  work: plain('Computer', 'What it can do at once.'),
-  budget: figure(
-    'Work it can do',
-    'pictures of 1080p30',
-    'Indicative; measure it.',
-    'Not stated: measure',
-  ),
-  hardwareEncodes: figure('Encodes in hardware', '', 'At once.', 'Graphics specification'),
+  ...WHOLE_WORDS,
 };
 
 /** The steps of an amount are no step of the chain. */
