@@ -73,6 +73,9 @@ describe('the library', () => {
     expect(await setModelDeleted('race', false)).toBe(true);
     expect(await versionsOf('race')).toHaveLength(2);
     expect(await setModelDeleted('nobody', true)).toBe(false);
+    await setModelDeleted('race', true);
+    await saveOwnModels([{ id: 'race', from: 2, model }]);
+    expect(await versionsOf('race')).toHaveLength(3);
     expect(await versionsOf('\0')).toEqual([]);
   });
   it('leaves out what it cannot read, and what it can read stays', async () => {

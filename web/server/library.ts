@@ -101,6 +101,8 @@ export const saveOwnModels = async (all: readonly ToSave[]): Promise<OwnModel[]>
       if ((latest?.version ?? 0) !== from) throw new SavedMeanwhile(id, latest?.version ?? 0);
       const row = { id, version: from + 1, model, written: RIG_VERSION };
       await transaction.insert(ownModels).values(row);
+      // What is saved is in the library again, with all its versions.
+      await transaction.update(ownModels).set({ deletedAt: null }).where(eq(ownModels.id, id));
       saved.push({ id, version: row.version, model });
     }
     return saved;

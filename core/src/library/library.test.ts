@@ -234,6 +234,11 @@ describe('a later version in a rig', () => {
     expect(device?.settings['gain-1']).toBe(33);
     expect(updatesFor(after, [first, next])).toEqual([]);
   });
+  it('keeps every stated figure of a device whose version is no longer there', () => {
+    const [update] = updatesFor(rig, [next]);
+    expect(update?.kept.map(({ path }) => path)).toEqual(['ports.mic-1.inputOhms']);
+    expect(update?.model.ports['mic-1']).toMatchObject({ inputOhms: 4321 });
+  });
   it('differs from itself in nothing, and with units where they are', () => {
     expect(differences(next.model, next.model)).toEqual([]);
     const louder = model(typed({ ...next.model }, ['body', 'massKg'], 0.75));

@@ -167,8 +167,8 @@ export const updatesFor = (rig: Rig, versions: readonly OwnModel[]): DeviceUpdat
   return devicesOf(rig, next.id).flatMap(({ deviceId, version }) => {
     const device = rig.devices[deviceId];
     if (!device || version >= next.version) return [];
-    // A version that is no longer there: all that differs is taken to be of the rig.
-    const base = versions.find((one) => one.version === version)?.model ?? device.model;
+    // A version that is no longer there: every stated figure that differs is taken to be of the rig.
+    const base = versions.find((one) => one.version === version)?.model ?? next.model;
     return [{ deviceId, name: device.name, from: version, ...updated(base, device.model, next) }];
   });
 };

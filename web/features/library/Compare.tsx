@@ -9,12 +9,12 @@ import {
   type OwnModel,
   stamped,
 } from '@echo-loom/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { useTask } from '@/workers/useTask';
 import { CompareTable } from './CompareTable';
-import { fetchOwnModels } from './door';
+import { useOwnModels } from './useOwnModels';
 
 interface Candidate {
   readonly key: string;
@@ -41,15 +41,8 @@ interface Props {
 /** Up to four models in a device’s place, each put there and the whole rig computed. */
 const Comparing = ({ analysis, deviceId, onClose }: Props) => {
   const { run } = useRigSession();
-  const [ours, setOurs] = useState<readonly OwnModel[]>([]);
+  const ours = useOwnModels();
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let isOpen = true;
-    void fetchOwnModels().then((models) => isOpen && setOurs(models ?? []));
-    return () => {
-      isOpen = false;
-    };
-  }, []);
   const device = analysis.rig.devices[deviceId];
   const candidates = device ? candidatesFor(device.model, ours) : [];
   const models = candidates.filter(({ key }) => chosen.includes(key)).map(({ model }) => model);

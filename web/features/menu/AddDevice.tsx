@@ -10,8 +10,8 @@ import {
   stamped,
   type Rig,
 } from '@echo-loom/core';
-import { useEffect, useRef, useState } from 'react';
-import { fetchOwnModels } from '@/features/library/door';
+import { useRef, useState } from 'react';
+import { useOwnModels } from '@/features/library/useOwnModels';
 import { useLoomView } from '@/features/loom/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
@@ -57,15 +57,7 @@ export const AddDevice = ({ rig, onClose }: Props) => {
   const select = useLoomView((view) => view.select);
   const [query, setQuery] = useState('');
   const input = useRef<HTMLInputElement>(null);
-  const [ours, setOurs] = useState<readonly OwnModel[]>([]);
-  useEffect(() => {
-    let isOpen = true;
-    // Without an answer the classes are there all the same.
-    void fetchOwnModels().then((models) => isOpen && setOurs(models ?? []));
-    return () => {
-      isOpen = false;
-    };
-  }, []);
+  const ours = useOwnModels();
   const add = (key: string) => {
     const own = ours.find(({ id }) => key === `${OURS}${id}`);
     const model = own ? stamped(own) : classById(key);
