@@ -17,11 +17,7 @@ const ALL: readonly Width[] = WIDTHS;
 const WIDE: readonly Width[] = [1280, 900];
 
 /** What axe finds serious on a page as it is, with its place. */
-const axeOn = async (
-  page: Page,
-  what: string,
-  rules: 'all' | 'contrast',
-): Promise<string[]> => {
+const axeOn = async (page: Page, what: string, rules: 'all' | 'contrast'): Promise<string[]> => {
   // No frames within the page, and only what is wrong is read: the same findings in half the time.
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
   if (rules === 'contrast') axe.withRules(['color-contrast']);

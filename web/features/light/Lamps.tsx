@@ -58,7 +58,10 @@ const DimmerRule = ({ lamp, share, isDrawn, onDrag, onSet }: Dimmer) => {
         onKeyUp={(event) => keep(event.currentTarget.value)}
         onBlur={(event) => keep(event.currentTarget.value)}
       />
-      <span className="figures" style={{ minWidth: '3.4em', textAlign: 'right', whiteSpace: 'nowrap' }}>
+      <span
+        className="figures"
+        style={{ minWidth: '3.4em', textAlign: 'right', whiteSpace: 'nowrap' }}
+      >
         {percent} %
       </span>
     </Box>

@@ -64,44 +64,47 @@ const asLog = (old: OldLog, upgraded: ReturnType<typeof upgradeLog>): LogEntry[]
     says: old.entries[index]?.says ?? '',
   }));
 
-describe.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15])('a log of version %i', (version) => {
-  const old = oldLog(version);
-  const upgraded = upgradeLog(old.document, numbered(old, version));
-  const log = asLog(old, upgraded);
+describe.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15])(
+  'a log of version %i',
+  (version) => {
+    const old = oldLog(version);
+    const upgraded = upgradeLog(old.document, numbered(old, version));
+    const log = asLog(old, upgraded);
 
-  it('is all brought up with its document', () => {
-    expect(upgraded.entries.map((entry) => entry.version)).toEqual(
-      old.entries.map(() => RIG_VERSION),
-    );
-    expect(readable(upgraded.document).name).toBe('Second Firing, old');
-    expect(log.map(({ command }) => command?.type)).toEqual(
-      old.entries.map(({ command }) => command.type),
-    );
-  });
-  it('takes back everything that was done before the update, and leaves what there was', () => {
-    const { rig, count } = takenBack(readable(upgraded.document), log);
-    // One of them was taken back while it was still of its own version.
-    expect(count).toBe(old.entries.length - 2);
-    expect(rigToJson(rig)).toBe(rigToJson(readable(old.start)));
-  });
-  it('does again what was taken back before the update', () => {
-    const rig = readable(upgraded.document);
-    const [undone] = undoState(log.slice(0, 10), 'old-author').redo;
-    if (!undone) throw new Error('nothing was taken back');
-    const { changes } = applyTracked(rig, revertOf(undone, 'redo'));
-    expect(changes.map(({ path }) => path.slice(0, 2))).toContainEqual([
-      'devices',
-      'guest-two-mic',
-    ]);
-  });
-  it('can be brought up again without a difference', () => {
-    const again = upgradeLog(
-      upgraded.document,
-      upgraded.entries.map((entry) => ({ ...entry })),
-    );
-    expect(again.entries).toEqual(upgraded.entries);
-  });
-});
+    it('is all brought up with its document', () => {
+      expect(upgraded.entries.map((entry) => entry.version)).toEqual(
+        old.entries.map(() => RIG_VERSION),
+      );
+      expect(readable(upgraded.document).name).toBe('Second Firing, old');
+      expect(log.map(({ command }) => command?.type)).toEqual(
+        old.entries.map(({ command }) => command.type),
+      );
+    });
+    it('takes back everything that was done before the update, and leaves what there was', () => {
+      const { rig, count } = takenBack(readable(upgraded.document), log);
+      // One of them was taken back while it was still of its own version.
+      expect(count).toBe(old.entries.length - 2);
+      expect(rigToJson(rig)).toBe(rigToJson(readable(old.start)));
+    });
+    it('does again what was taken back before the update', () => {
+      const rig = readable(upgraded.document);
+      const [undone] = undoState(log.slice(0, 10), 'old-author').redo;
+      if (!undone) throw new Error('nothing was taken back');
+      const { changes } = applyTracked(rig, revertOf(undone, 'redo'));
+      expect(changes.map(({ path }) => path.slice(0, 2))).toContainEqual([
+        'devices',
+        'guest-two-mic',
+      ]);
+    });
+    it('can be brought up again without a difference', () => {
+      const again = upgradeLog(
+        upgraded.document,
+        upgraded.entries.map((entry) => ({ ...entry })),
+      );
+      expect(again.entries).toEqual(upgraded.entries);
+    });
+  },
+);
 
 describe('a log that does not fit together', () => {
   const old = oldLog(4);
