@@ -1,4 +1,5 @@
 import { analyse } from '../analyse';
+import { CannotBuild } from './plan';
 import { RigDraft } from '../catalogue/draft';
 import { ahead, stepped, wallAheadM } from '../passes/place';
 import {
@@ -10,6 +11,7 @@ import {
   type SimpleCommand,
   type Spot,
 } from '../rig';
+import { type Finding, findingKey } from '../rules';
 import { setLight } from '../solve/light/answer';
 
 /** A green screen behind the one who is seen, with its two lamps, a key and a fill, all set. */
@@ -90,17 +92,41 @@ const withRoomBehind = (rig: Rig, at: Spot): Rig => {
   return shortM > 0 ? carried(rig, stepped({ xM: 0, yM: 0 }, at.facingDeg, shortM)) : rig;
 };
 
+const INSTEAD = 'leave the background as it is';
+
+/** What presses in a rig that did not before: a tripod outside the walls, a lamp in somebody’s picture. */
+const broughtBy = (before: Rig, after: Rig): Finding | undefined => {
+  const known = new Set(analyse(before).findings.map(findingKey));
+  return analyse(after).findings.find(
+    (finding) => finding.level !== 'note' && !known.has(findingKey(finding)),
+  );
+};
+
 /**
  * The rig with a green screen behind the first person who is seen and stands in the room.
- * @returns the same where there is nobody, or no room for a screen behind them
+ * @throws CannotBuild where there is nobody, no room for a screen behind them, or where its lamps and the room
+ * it takes would spoil what was built
  */
 export const withGreenScreen = (built: Rig): Rig => {
+  const lit = litBefore(built);
+  const brought = broughtBy(built, lit);
+  if (brought)
+    throw new CannotBuild(
+      `A green screen does not fit into this show. ${brought.says} Let fewer people be seen, or ${INSTEAD}.`,
+    );
+  return lit;
+};
+
+const litBefore = (built: Rig): Rig => {
   const stands = seenIn(built);
   const rig = stands?.at ? withRoomBehind(built, stands.at) : built;
   const seen = seenIn(rig);
   const at = seen?.at ?? null;
   const corners = rig.shell?.corners;
-  if (!seen || !at || !corners) return built;
+  if (!seen || !at || !corners)
+    throw new CannotBuild(
+      `Nobody who is seen stands in a room that is drawn. Let someone be seen, or ${INSTEAD}.`,
+    );
   const { personId } = seen;
   const middle = spot(stepped(at, at.facingDeg + 180, BEHIND_M), at.facingDeg);
   const places = {
@@ -111,7 +137,10 @@ export const withGreenScreen = (built: Rig): Rig => {
   };
   const edges = [-0.5, 0.5].map((side) => ahead(middle, side * SCREEN.widthM, 0));
   if (![...edges, ...Object.values(places)].every((point) => isInside(corners, point)))
-    return built;
+    throw new CannotBuild(
+      `The room has no place for a green screen ${BEHIND_M} m behind the one who is seen, and its lamps. Use a ` +
+        `larger room, or ${INSTEAD}.`,
+    );
   const draft = new RigDraft(rig.name, rig).do({
     type: 'addBackdrop',
     backdropId: 'green-screen',

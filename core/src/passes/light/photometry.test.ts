@@ -104,7 +104,7 @@ describe('a large source', () => {
       }
     return sum / many ** 2;
   };
-  it('is summed over its face: within two percent of an integration by brute force', () =>
+  it('is summed over its face: within 2.5 percent of an integration by brute force', () =>
     fc.assert(
       fc.property(
         fc.record({
@@ -126,7 +126,7 @@ describe('a large source', () => {
             illuminance(shining, point, looking(0)),
             integrated(shining, point, looking(0)),
           ];
-          expect(Math.abs(summed / whole - 1)).toBeLessThan(0.02);
+          expect(Math.abs(summed / whole - 1)).toBeLessThan(0.025);
         },
       ),
       { numRuns: 25 },
