@@ -41,6 +41,8 @@ test('Harbour Hall: the whole chart at a key, larger and smaller by keys and whe
   await expect(device(page, 'switcher')).toBeVisible();
   await expect(overview(page)).toBeVisible();
   const size = page.getByRole('button', { name: /^Size/ });
+  // The chart is laid out once more when its fonts are there: it is made to fit after that.
+  await page.evaluate(async () => void (await document.fonts.ready));
   await page.keyboard.press('0');
   await expect(size).not.toHaveText('100 %');
   // The chart is laid out anew once its size is said.
