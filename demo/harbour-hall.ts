@@ -1,4 +1,13 @@
-import { allLengths, analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
+import {
+  allLengths,
+  analyse,
+  apply,
+  asideCommands,
+  builtLines,
+  numbering,
+  type Rig,
+  RigDraft,
+} from '@echo-loom/core';
 import { harbourHallGear } from './gear';
 import { light } from './harbour-hall-light';
 import { BENCH, people } from './harbour-hall-people';
@@ -263,6 +272,28 @@ const cut = (rig: Rig): Rig =>
     ),
   });
 
+/** Every cable has its number, and a volunteer has been round the control room already: one knob stands elsewhere. */
+const numberedAndTicked = (rig: Rig): Rig => {
+  const numbers = numbering(rig);
+  const numbered = numbers ? apply(rig, numbers) : rig;
+  const by = { by: 'Volunteer, desk', when: '2026-11-26T16:20:00Z' };
+  return builtLines(numbered)
+    .filter(({ owner }) => owner === 'Sound desk' || owner === 'Switcher')
+    .slice(0, 12)
+    .reduce(
+      (now, { toTick }, index) =>
+        apply(now, {
+          type: 'tickBuilt',
+          found:
+            index === 1 && toTick.part === 'settings' && typeof toTick.found === 'number'
+              ? { ...toTick, found: toTick.found + 3 }
+              : toTick,
+          ...by,
+        }),
+      numbered,
+    );
+};
+
 export const harbourHall = (): Rig => {
   const draft = new RigDraft('Harbour Hall')
     .do({
@@ -274,6 +305,8 @@ export const harbourHall = (): Rig => {
         'distribution of mains in the control room is the hall’s electrician’s.',
     })
     .do({ type: 'tagRig', tags: ['volunteers', 'fortnightly'] })
+    .do({ type: 'addShow', showId: 'debate-1', show: { name: 'Debate', on: '2026-12-03' } })
+    .do({ type: 'addShow', showId: 'debate-2', show: { name: 'Debate', on: '2026-12-17' } })
     .place('floor', 'Floor')
     .place('lectern', 'Lectern')
     .place('gallery', 'Gallery')
@@ -293,5 +326,5 @@ export const harbourHall = (): Rig => {
     harbourHallGear,
   ])
     part(draft);
-  return lookedAt(clapped(cut(draft.build())));
+  return numberedAndTicked(lookedAt(clapped(cut(draft.build()))));
 };

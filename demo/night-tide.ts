@@ -12,6 +12,7 @@ export const nightTide = (): Rig => nightTideGear(light(plan(wiring()))).build()
 const wiring = (): RigDraft =>
   new RigDraft('Night Tide')
     .do({ type: 'tagRig', tags: ['podcast'] })
+    .do({ type: 'addShow', showId: 'tide-1', show: { name: 'Recording', on: '2026-12-03' } })
     .do({
       type: 'writeNotes',
       notes:

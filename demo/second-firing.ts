@@ -16,6 +16,8 @@ export const secondFiring = (): Rig =>
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')
     .do({ type: 'tagRig', tags: ['live', 'weekly'] })
+    .do({ type: 'addShow', showId: 'firing-1', show: { name: 'Second Firing', on: '2026-12-03' } })
+    .do({ type: 'addShow', showId: 'firing-2', show: { name: 'Second Firing', on: '2026-12-10' } })
     .do({
       type: 'writeNotes',
       notes:

@@ -24,6 +24,7 @@ export {
   studioSchema,
   UNSAID,
 } from './build/studio';
+export { builtFollows, type BuiltLine, builtLines, type BuiltState } from './built';
 export * from './catalogue';
 export {
   CHARGER_CLASSES,

@@ -68,6 +68,8 @@ export {
 export * from './shell/schema';
 export * from './supports/schema';
 export { type UsualSupport, USUAL_SUPPORTS, usualSupport } from './supports/usual';
+export * from './built/schema';
 export * from './sets/schema';
+export { type Show, showSchema } from './shows';
 export * from './ways/schema';
 export { cleanLine, cleanText, shorten, writable } from './text';

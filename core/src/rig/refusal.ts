@@ -58,6 +58,15 @@ export const refusals = {
     new Refusal(`There is no way for cables "${id}" in this rig; it may have been removed.`),
   noOwnCable: (id: string) =>
     new Refusal(`There is no cable "${id}" in the box; it may have been taken out.`),
+  numberTaken: (number: number) =>
+    new Refusal(
+      `Another cable bears the number ${number}, or did once; a number is given to one cable only.`,
+    ),
+  noShow: (id: string) =>
+    new Refusal(`There is no show "${id}" on the list of this rig; it may have been removed.`),
+  noControl: (device: string, control: string) =>
+    new Refusal(`${device} has no control “${control}”; its model may have been changed.`),
+  notTicked: () => new Refusal('Nothing is ticked there; it may have been taken back.'),
   noCircuit: (id: string) =>
     new Refusal(`There is no circuit "${id}" in this rig; it may have been removed.`),
   noFeed: (id: string) =>

@@ -1,5 +1,6 @@
 import * as aside from './aside';
 import * as brief from './brief';
+import * as built from './built';
 import * as cabling from './cabling';
 import * as devices from './devices';
 import * as hands from './hands';
@@ -17,6 +18,7 @@ import * as reminders from './reminders';
 import * as room from './room';
 import * as sets from './sets';
 import * as shell from './shell';
+import * as shows from './shows';
 import type { Slice } from './slice';
 import * as supports from './supports';
 import * as timing from './timing';
@@ -48,6 +50,8 @@ const SLICES = {
   reminders,
   sets,
   aside,
+  shows,
+  built,
 };
 
 type Slices = typeof SLICES;

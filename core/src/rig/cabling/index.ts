@@ -10,9 +10,11 @@ import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
 import {
   CABLE_WAY_KINDS,
+  cableNumberSchema,
   cableWaySchema,
   CARRIES,
   layingSchema,
+  MAX_NUMBERED,
   ownCableSchema,
   USUAL_LAYING,
 } from './schema';
@@ -23,8 +25,15 @@ export const shape = {
   laying: layingSchema,
   cableWays: z.record(idSchema, cableWaySchema),
   ownCables: z.record(idSchema, ownCableSchema),
+  /** The number on each cable, given once: it stays when the cable is taken out, and is given to no other */
+  cableNumbers: z.record(idSchema, cableNumberSchema),
 };
-export const blank = () => ({ laying: USUAL_LAYING, cableWays: {}, ownCables: {} });
+export const blank = () => ({
+  laying: USUAL_LAYING,
+  cableWays: {},
+  ownCables: {},
+  cableNumbers: {},
+});
 
 const changeOfLaying = layingSchema.partial();
 
@@ -96,6 +105,31 @@ export const commands = {
           };
     },
   }),
+  /** Numbers cables; one that has a number gets another only where it is named here */
+  numberCables: command({
+    schema: z.strictObject({ numbers: z.record(idSchema, cableNumberSchema) }),
+    apply: (rig, { numbers }) => {
+      for (const linkId of Object.keys(numbers))
+        mustHave(entry(rig.links, linkId), refusals.noLink(linkId));
+      const after = { ...rig.cableNumbers, ...numbers };
+      const twice = numberedTwice(after);
+      if (twice) throw refusals.numberTaken(twice.number);
+      if (Object.keys(after).length > MAX_NUMBERED)
+        throw refusals.tooMany('numbered cables', MAX_NUMBERED);
+      Object.assign(rig.cableNumbers, numbers);
+    },
+    says: (_rig, { numbers }) => {
+      const all = Object.values(numbers).sort((a, b) => a - b);
+      const [first, last] = [all[0], all.at(-1)];
+      return all.length === 1
+        ? `Gave a cable the number ${first}.`
+        : `Numbered ${all.length} cables${all.length === 0 ? '' : `, ${first} to ${last}`}.`;
+    },
+    arbitrary: (chance, rig) => {
+      const linkId = anyId(chance, rig.links);
+      return linkId === null ? null : { numbers: { [linkId]: chance.integer(1, 4000) } };
+    },
+  }),
   ...collection({
     key: 'cableWay',
     many: 'ways for cables',
@@ -142,12 +176,38 @@ export const commands = {
   }),
 };
 
-export const problems = (rig: Rig): Problem[] =>
-  Object.entries(rig.links).flatMap(([linkId, { lay }]) =>
+/** Two cables that bear the same number. */
+const numberedTwice = (
+  numbers: Readonly<Record<string, number>>,
+): { readonly linkId: string; readonly number: number } | null => {
+  const seen = new Set<number>();
+  for (const [linkId, number] of Object.entries(numbers)) {
+    if (seen.has(number)) return { linkId, number };
+    seen.add(number);
+  }
+  return null;
+};
+
+const numberProblems = ({ cableNumbers }: Rig): Problem[] => {
+  const twice = numberedTwice(cableNumbers);
+  return twice
+    ? [
+        {
+          path: ['cableNumbers', twice.linkId],
+          says: `cable number ${twice.number} is given twice`,
+        },
+      ]
+    : [];
+};
+
+export const problems = (rig: Rig): Problem[] => [
+  ...numberProblems(rig),
+  ...Object.entries(rig.links).flatMap(([linkId, { lay }]) =>
     (lay?.by ?? []).flatMap((id, index) =>
       missing(rig.cableWays, 'way for cables', ['links', linkId, 'lay', 'by', String(index)], id),
     ),
-  );
+  ),
+];
 export const forget = (rig: DraftRig, { kind, id }: Gone): void => {
   if (kind !== 'cable way') return;
   for (const { lay } of Object.values(rig.links)) {
@@ -157,4 +217,4 @@ export const forget = (rig: DraftRig, { kind, id }: Gone): void => {
     else delete lay.by;
   }
 };
-export const limits = {};
+export const limits = { cableNumbers: MAX_NUMBERED };

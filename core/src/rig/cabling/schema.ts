@@ -62,3 +62,9 @@ export const ownCableSchema = z.strictObject({
   order: orderSchema,
 });
 export type OwnCable = z.infer<typeof ownCableSchema>;
+
+/** What is written on a cable. */
+export const cableNumberSchema = z.number().int().min(1).max(99_999);
+
+/** Numbers are never given again: those of cables that are gone count too. */
+export const MAX_NUMBERED = 60_000;

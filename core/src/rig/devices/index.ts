@@ -13,7 +13,7 @@ import { deviceName } from './names';
 import { replaceModel } from './replace-model';
 import { OWNERSHIPS } from './ownership';
 import { deviceSchema, MAX_DEVICES, settingSchema } from './schema';
-import { settingProblem } from './settings';
+import { settingProblem, settingText } from './settings';
 
 /** What the rig is made of: each device with its model, its settings, and whose and where it is. */
 
@@ -26,17 +26,6 @@ const deviceIn = (rig: DraftRig, id: string) =>
 const checkOwners = (rig: DraftRig, personId: string | null, placeId: string | null): void => {
   if (personId !== null) mustHave(entry(rig.people, personId), refusals.noPerson(personId));
   if (placeId !== null) mustHave(entry(rig.places, placeId), refusals.noPlace(placeId));
-};
-
-/** A value as its control shows it: `54 dB`, `on`, or the name of a choice. */
-const valueName = (rig: Rig, deviceId: string, controlId: string, value: ControlValue): string => {
-  const device = entry(rig.devices, deviceId);
-  const control = device && entry(device.model.controls, controlId);
-  if (typeof value === 'boolean') return value ? 'on' : 'off';
-  if (control?.type === 'gain') return `${value} dB`;
-  if (control?.type === 'amount') return `${value} ${control.unit}`.trim();
-  if (control?.type !== 'choice') return String(value);
-  return control.options.find((option) => option.value === value)?.label ?? String(value);
 };
 
 const sightName = (rig: Rig, id: string): string =>
@@ -214,6 +203,41 @@ export const commands = {
       price: anyOf(chance, [null, 10, 250]),
     })),
   }),
+  /** Says which of the studio's things a device or a lens is, and how that is had; null: none of them */
+  takeThing: command({
+    schema: z.strictObject({
+      of: z.enum(['device', 'lens']),
+      id: idSchema,
+      thingId: idSchema.nullable(),
+      ownership: z.enum(OWNERSHIPS),
+    }),
+    apply: (rig, { of, id, thingId, ownership }) => {
+      const item =
+        of === 'device' ? deviceIn(rig, id) : mustHave(entry(rig.lenses, id), refusals.noLens(id));
+      item.ownership = ownership;
+      if (thingId === null) delete item.thingId;
+      else item.thingId = thingId;
+    },
+    says: (rig, { of, id, thingId, ownership }) => {
+      const name =
+        of === 'device' ? deviceName(rig, id) : (entry(rig.lenses, id)?.name ?? 'a lens');
+      return thingId === null
+        ? `Made ${name} none of the studio’s things, but ${ownership}.`
+        : `Took what the studio has for ${name}; it is ${ownership}.`;
+    },
+    arbitrary: (chance, rig) => {
+      const of = chance.oneOf(['device', 'device', 'lens']);
+      const id = anyId(chance, of === 'device' ? rig.devices : rig.lenses);
+      return id === null
+        ? null
+        : {
+            of,
+            id,
+            thingId: chance.once(4) ? null : newId(chance, 'thing'),
+            ownership: chance.oneOf(OWNERSHIPS),
+          };
+    },
+  }),
   setControl: command({
     schema: z.strictObject({ deviceId: idSchema, control: idSchema, value: settingSchema }),
     apply: (rig, { deviceId, control, value }) => {
@@ -225,7 +249,7 @@ export const commands = {
     says: (rig, { deviceId, control, value }) => {
       const device = entry(rig.devices, deviceId);
       const label = (device && entry(device.model.controls, control)?.label) ?? control;
-      const shown = valueName(rig, deviceId, control, value);
+      const shown = device ? settingText(device, control, value) : String(value);
       return `Set ${label} of ${deviceName(rig, deviceId)} to ${shown}.`;
     },
     arbitrary: ofOne((chance, rig, deviceId) => {

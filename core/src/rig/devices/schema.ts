@@ -23,6 +23,8 @@ export const deviceSchema = z.strictObject({
   /** What was or will be paid, in the studio's currency; null = the class's typical price */
   price: z.number().min(0).max(1e9).nullable(),
   ownership: z.enum(OWNERSHIPS),
+  /** Which of the studio's things it is; left out: nobody has said, or it is not there yet */
+  thingId: idSchema.optional(),
   /** Where it stands by itself; a microphone with a person stands where its aim says */
   at: spotSchema.nullable(),
   /** Its middle above the floor, m, where it stands by itself; null = not said */

@@ -46,3 +46,17 @@ export const settingProblem = (
         : `${control.label} goes from ${control.min} to ${control.max} ${control.unit}; ${value} is outside`;
   }
 };
+
+/** A value as its control shows it: `54 dB`, `on`, or the name of a choice. */
+export const settingText = (
+  { model }: Pick<SetDevice, 'model'>,
+  controlId: string,
+  value: ControlValue,
+): string => {
+  const control = entry(model.controls, controlId);
+  if (typeof value === 'boolean') return value ? 'on' : 'off';
+  if (control?.type === 'gain') return `${value} dB`;
+  if (control?.type === 'amount') return `${value} ${control.unit}`.trim();
+  if (control?.type !== 'choice') return String(value);
+  return control.options.find((option) => option.value === value)?.label ?? String(value);
+};

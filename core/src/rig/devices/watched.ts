@@ -108,6 +108,10 @@ export class WatchedDevice implements Device {
     this.notice(this.index, ASPECTS.rest, 0);
     return this.device.ownership;
   }
+  get thingId(): Device['thingId'] {
+    this.notice(this.index, ASPECTS.rest, 0);
+    return this.device.thingId;
+  }
   get order(): number {
     this.notice(this.index, ASPECTS.rest, 0);
     return this.device.order;
@@ -130,6 +134,7 @@ const ASPECT_OF: Readonly<Record<Exclude<keyof Device, 'settings'>, Aspect>> = {
   lensId: 'rest',
   price: 'rest',
   ownership: 'rest',
+  thingId: 'rest',
   order: 'rest',
 };
 const PLAIN_FIELDS = Object.entries(ASPECT_OF) as readonly (readonly [

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CABLES } from '../links/cables';
 import { portAt } from '../links/mating';
+import type { SimpleCommand } from '../commands';
 import type { End } from '../links/schema';
 import { entry, inOrder } from '../order';
 import { type Rig, rigSchema } from '../rig';
@@ -37,13 +38,44 @@ export const patchOrder = (rig: Rig): [string, Rig['links'][string]][] =>
       (idA < idB ? -1 : 1),
   );
 
-/** The number of each cable, from 1, in the order of the patch sheet: the same on plan, labels and lists. */
-export const cableNumbers = (rig: Rig): ReadonlyMap<string, number> =>
-  new Map(
-    patchOrder(rig)
-      .filter(([, { cable }]) => cable.kind !== 'inside')
-      .map(([id], index) => [id, index + 1]),
+/** The next number that no cable bears or ever bore. */
+const firstFree = ({ cableNumbers: given }: Rig): number => {
+  let highest = 0;
+  for (const number of Object.values(given)) if (number > highest) highest = number;
+  return highest + 1;
+};
+
+/** Cables that have no number yet, in the order of the patch sheet. */
+export const unnumbered = (rig: Rig): string[] =>
+  patchOrder(rig).flatMap(([id, { cable }]) =>
+    cable.kind === 'inside' || entry(rig.cableNumbers, id) !== undefined ? [] : [id],
   );
+
+/** What numbers the cables that have none: each gets one above all that were ever given. @returns null where all have */
+export const numbering = (rig: Rig): Extract<SimpleCommand, { type: 'numberCables' }> | null => {
+  const without = unnumbered(rig);
+  const from = firstFree(rig);
+  return without.length === 0
+    ? null
+    : {
+        type: 'numberCables',
+        numbers: Object.fromEntries(without.map((id, index) => [id, from + index])),
+      };
+};
+
+/**
+ * The number of each cable: the same on plan, labels and lists. The one it was given, which it keeps; else the one it
+ * would be given now.
+ */
+export const cableNumbers = (rig: Rig): ReadonlyMap<string, number> => {
+  const next = numbering(rig)?.numbers ?? {};
+  return new Map(
+    patchOrder(rig).flatMap(([id, { cable }]) => {
+      const number = entry(rig.cableNumbers, id) ?? next[id];
+      return cable.kind === 'inside' || number === undefined ? [] : [[id, number]];
+    }),
+  );
+};
 
 /** The patch sheet: one line a cable. Cells that a spreadsheet would run as a formula are quoted as text. */
 export const patchSheetCsv = (rig: Rig): string => {

@@ -142,8 +142,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 16', '"version": 17'),
-      /^version: this file is of version 17/,
+      nightTide.replace('"version": 17', '"version": 18'),
+      /^version: this file is of version 18/,
     ],
     [
       'a shot of a camera that is not there',
@@ -155,8 +155,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 16', '"version": 0'),
-      /^version: expected a version from 1 to 16/,
+      nightTide.replace('"version": 17', '"version": 0'),
+      /^version: expected a version from 1 to 17/,
     ],
     [
       'a resistance of the wrong kind',
@@ -255,6 +255,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 16 } },
+      properties: { version: { const: 17 } },
     }));
 });

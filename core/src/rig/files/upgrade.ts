@@ -315,6 +315,15 @@ const lightIsKnown = (rig: Branch): Branch => ({
 /** Version 15 had no lamps on batteries and no devices of the studio's own; what it had stays as it is. */
 const devicesAreOwn = (rig: Branch): Branch => ({ ...rig, version: 16 });
 
+/** Version 16 had no days, no cable numbers, nothing of the studio's and nothing ticked; a rig begins with none. */
+const thingsAreKnown = (rig: Branch): Branch => ({
+  ...rig,
+  version: 17,
+  cableNumbers: {},
+  shows: {},
+  built: { settings: {}, cables: {}, places: {}, supports: {} },
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -336,6 +345,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   13: readingsAreKept,
   14: lightIsKnown,
   15: devicesAreOwn,
+  16: thingsAreKnown,
 };
 
 /**

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { OWNERSHIPS } from '../devices/ownership';
-import { nameSchema } from '../ids';
+import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
 
 /** Lenses: things of their own, which outlive the bodies they sit on. */
@@ -29,6 +29,8 @@ export const lensSchema = z.strictObject({
   mount: nameSchema,
   price: z.number().min(0).max(1e9).nullable(),
   ownership: z.enum(OWNERSHIPS),
+  /** Which of the studio's things it is; left out: nobody has said, or it is not there yet */
+  thingId: idSchema.optional(),
   order: orderSchema,
 });
 export type Lens = z.infer<typeof lensSchema>;
