@@ -1,14 +1,6 @@
-import {
-  allLengths,
-  analyse,
-  apply,
-  asideCommands,
-  builtLines,
-  numbering,
-  type Rig,
-  RigDraft,
-} from '@echo-loom/core';
+import { allLengths, analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
 import { harbourHallGear } from './gear';
+import { numberedAndTicked } from './harbour-hall-built';
 import { light } from './harbour-hall-light';
 import { BENCH, people } from './harbour-hall-people';
 import { clapped } from './harbour-hall-claps';
@@ -271,28 +263,6 @@ const cut = (rig: Rig): Rig =>
       (command) => command.type === 'setCable' && !BROUGHT.test(command.linkId),
     ),
   });
-
-/** Every cable has its number, and a volunteer has been round the control room already: one knob stands elsewhere. */
-const numberedAndTicked = (rig: Rig): Rig => {
-  const numbers = numbering(rig);
-  const numbered = numbers ? apply(rig, numbers) : rig;
-  const by = { by: 'Volunteer, desk', when: '2026-11-26T16:20:00Z' };
-  return builtLines(numbered)
-    .filter(({ owner }) => owner === 'Sound desk' || owner === 'Switcher')
-    .slice(0, 12)
-    .reduce(
-      (now, { toTick }, index) =>
-        apply(now, {
-          type: 'tickBuilt',
-          found:
-            index === 1 && toTick.part === 'settings' && typeof toTick.found === 'number'
-              ? { ...toTick, found: toTick.found + 3 }
-              : toTick,
-          ...by,
-        }),
-      numbered,
-    );
-};
 
 export const harbourHall = (): Rig => {
   const draft = new RigDraft('Harbour Hall')

@@ -14,6 +14,7 @@ import { replaceModel } from './replace-model';
 import { OWNERSHIPS } from './ownership';
 import { deviceSchema, MAX_DEVICES, settingSchema } from './schema';
 import { settingProblem, settingText } from './settings';
+import { takeThing } from './take-thing';
 
 /** What the rig is made of: each device with its model, its settings, and whose and where it is. */
 
@@ -203,41 +204,7 @@ export const commands = {
       price: anyOf(chance, [null, 10, 250]),
     })),
   }),
-  /** Says which of the studio's things a device or a lens is, and how that is had; null: none of them */
-  takeThing: command({
-    schema: z.strictObject({
-      of: z.enum(['device', 'lens']),
-      id: idSchema,
-      thingId: idSchema.nullable(),
-      ownership: z.enum(OWNERSHIPS),
-    }),
-    apply: (rig, { of, id, thingId, ownership }) => {
-      const item =
-        of === 'device' ? deviceIn(rig, id) : mustHave(entry(rig.lenses, id), refusals.noLens(id));
-      item.ownership = ownership;
-      if (thingId === null) delete item.thingId;
-      else item.thingId = thingId;
-    },
-    says: (rig, { of, id, thingId, ownership }) => {
-      const name =
-        of === 'device' ? deviceName(rig, id) : (entry(rig.lenses, id)?.name ?? 'a lens');
-      return thingId === null
-        ? `Made ${name} none of the studio’s things, but ${ownership}.`
-        : `Took what the studio has for ${name}; it is ${ownership}.`;
-    },
-    arbitrary: (chance, rig) => {
-      const of = chance.oneOf(['device', 'device', 'lens']);
-      const id = anyId(chance, of === 'device' ? rig.devices : rig.lenses);
-      return id === null
-        ? null
-        : {
-            of,
-            id,
-            thingId: chance.once(4) ? null : newId(chance, 'thing'),
-            ownership: chance.oneOf(OWNERSHIPS),
-          };
-    },
-  }),
+  takeThing,
   setControl: command({
     schema: z.strictObject({ deviceId: idSchema, control: idSchema, value: settingSchema }),
     apply: (rig, { deviceId, control, value }) => {

@@ -51,7 +51,7 @@ export const unnumbered = (rig: Rig): string[] =>
     cable.kind === 'inside' || entry(rig.cableNumbers, id) !== undefined ? [] : [id],
   );
 
-/** What numbers the cables that have none: each gets one above all that were ever given. @returns null where all have */
+/** What numbers the cables that have none, above all that were ever given. @returns null where all have one */
 export const numbering = (rig: Rig): Extract<SimpleCommand, { type: 'numberCables' }> | null => {
   const without = unnumbered(rig);
   const from = firstFree(rig);
@@ -64,8 +64,8 @@ export const numbering = (rig: Rig): Extract<SimpleCommand, { type: 'numberCable
 };
 
 /**
- * The number of each cable: the same on plan, labels and lists. The one it was given, which it keeps; else the one it
- * would be given now.
+ * The number of each cable: the same on plan, labels and lists. The one it was given, which it keeps;
+ * else the one it would be given now.
  */
 export const cableNumbers = (rig: Rig): ReadonlyMap<string, number> => {
   const next = numbering(rig)?.numbers ?? {};
