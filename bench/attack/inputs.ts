@@ -83,6 +83,7 @@ const digest = async (client: pg.Client): Promise<string> => {
       ) from entries), '')
       || coalesce((select string_agg(currency, ',') from studio), '')
       || coalesce((select string_agg(id || version || md5(model::text), ',' order by id, version) from own_models), '')
+      || coalesce((select string_agg(id || version || md5(thing::text), ',' order by id) from things), '')
     ) as digest`,
   );
   return rows[0]?.digest ?? '';

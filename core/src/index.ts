@@ -284,3 +284,4 @@ export { type SizeStudy, studySize } from './solve/size-study';
 export { type Chosen, type TakenStep, together, type Together } from './solve/together';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';
 export * from './library';
+export * from './things';

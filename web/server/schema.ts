@@ -1,4 +1,4 @@
-import type { Change, Command, Model, Rig } from '@echo-loom/core';
+import type { Change, Command, Model, Rig, Thing } from '@echo-loom/core';
 import {
   doublePrecision,
   index,
@@ -80,3 +80,13 @@ export const ownModels = pgTable(
   },
   (table) => [primaryKey({ columns: [table.id, table.version] })],
 );
+
+/** The studio’s things, each as it stands; the version counts its saves, so that nobody writes over another. */
+export const things = pgTable('things', {
+  id: text('id').primaryKey(),
+  version: integer('version').notNull(),
+  thing: json('thing').$type<Thing>().notNull(),
+  at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  /** Set when it was taken off the list; it can be put back */
+  deletedAt: timestamp('deleted_at', { withTimezone: true }),
+});

@@ -31,6 +31,7 @@ import {
   type SetsAnswer,
   whatToBuy,
   type Mains,
+  type Stock,
   nextStep,
   type NextStep,
   predict,
@@ -119,9 +120,9 @@ const offersOf = (
 export class EngineTasks {
   private analysis: Analysis | null = null;
 
-  /** A rig from answers. @param mains what the studio stands on */
-  build(answers: Answers, mains: Mains | null, onProgress?: Progress): Built {
-    return build(answers, mains, onProgress);
+  /** A rig from answers. @param mains what the studio stands on @param stock what the studio has */
+  build(answers: Answers, mains: Mains | null, stock: Stock, onProgress?: Progress): Built {
+    return build(answers, mains, onProgress, stock);
   }
 
   /** Takes the rig of the page over. @param changes since the last one this worker was given */

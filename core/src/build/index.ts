@@ -1,5 +1,6 @@
 import type { Progress } from '../edits/gain/set';
 import type { Mains, Rig } from '../rig';
+import { NO_STOCK, type Stock, takingFirst } from '../things/taken';
 import type { Answers } from './answers';
 import { cheapen } from './cheaper';
 import { finish, withDelays, withLenses } from './finish';
@@ -33,11 +34,13 @@ const PARTS = { wired: 5, placed: 60, settled: 70 } as const;
  * chosen by rule, nothing by template, then by the product's own judgement: what presses is mended, and
  * no class is dearer than it must be. Where the answers contradict each other it says which.
  * @param mains what the studio stands on
+ * @param stock what the studio has: taken first, at no cost
  */
 export const build = (
   answers: Answers,
   mains: Mains | null = null,
   onProgress?: Progress,
+  stock: Stock = NO_STOCK,
 ): Built => {
   const within = (from: number, to: number) => (done: number, of: number) =>
     onProgress?.(Math.round(from + ((to - from) * done) / of), 100);
@@ -46,7 +49,8 @@ export const build = (
     const finished = finish(rig, answers, within(PARTS.wired, PARTS.placed));
     const cheaper = cheapen(finished, withLenses, within(PARTS.settled, 100));
     // A cheaper class may be slower, and more may be taken in than before.
-    const made = withDelays(cheaper);
+    const bought = withDelays(cheaper);
+    const made = stock.things.length === 0 ? bought : withDelays(takingFirst(bought, stock));
     const lit = answers.background === 'green screen' ? withGreenScreen(made.rig) : made.rig;
     return { ok: true, rig: lit, unmet: [...unmet, ...leftOver(made, unmet)] };
   } catch (error) {

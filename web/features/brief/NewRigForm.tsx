@@ -6,9 +6,11 @@ import {
   DEFAULT_HOUSE_RULES,
   HOUSE_QUESTIONS,
   type Mains,
+  NO_STOCK,
   type Rig,
   rigToJson,
   settledIn,
+  type Stock,
   type Studio,
   type Unmet,
   WANTED_FORMATS,
@@ -36,6 +38,8 @@ interface Props {
   readonly mains: Mains | null;
   /** What else it hands to new rigs */
   readonly studio: Studio;
+  /** What it has, to be taken before anything is bought */
+  readonly stock: Stock;
 }
 
 /** The schools that decide what is bought; the others are chosen later, among the house rules. */
@@ -56,7 +60,7 @@ interface Made {
  * A short conversation: who, what, how it goes out. Every answer has a default, and Enter makes the
  * rig at any time.
  */
-export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) => {
+export const NewRigForm = ({ pointName, about, answers, mains, studio, stock }: Props) => {
   const router = useRouter();
   const form = useForm<Answers>({
     resolver: zodResolver(answersSchema),
@@ -68,7 +72,8 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) 
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const [made, setMade] = useState<Made | null>(null);
-  const building = useBuilding(mains);
+  const [isTaking, setTaking] = useState(true);
+  const building = useBuilding(mains, isTaking ? stock : NO_STOCK);
   const keep = async (built: Rig) => {
     const rig = settledIn(built, studio);
     const answer = await sendFile('/api/rigs/import', new File([rigToJson(rig)], 'rig.json'));
@@ -135,6 +140,18 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio }: Props) 
               mayBeNone
             />
           </Part>
+          {stock.things.length > 0 && (
+            <Part title="What there is">
+              <label>
+                <input
+                  type="checkbox"
+                  checked={isTaking}
+                  onChange={({ target }) => setTaking(target.checked)}
+                />{' '}
+                Take the studio’s own things first, at no cost
+              </label>
+            </Part>
+          )}
           <Part title="House rules that decide what is bought">
             {HOUSE_ASKED.map((key) => (
               <ChooseAnswer

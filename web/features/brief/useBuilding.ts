@@ -1,6 +1,6 @@
 'use client';
 
-import type { Answers, Built, Mains } from '@echo-loom/core';
+import type { Answers, Built, Mains, Stock } from '@echo-loom/core';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Engine } from '@/workers/queue';
@@ -17,7 +17,7 @@ interface Building {
  * Builds a rig in a thread of its own, which ends with it. `begin` answers null where it was cancelled
  * or the thread failed; then `at` says why.
  */
-export const useBuilding = (mains: Mains | null): Building => {
+export const useBuilding = (mains: Mains | null, stock: Stock): Building => {
   const [at, setAt] = useState<TaskState<Built>>({ state: 'idle' });
   const engine = useRef<Engine | null>(null);
   const end = () => {
@@ -51,6 +51,7 @@ export const useBuilding = (mains: Mains | null): Building => {
           .build(
             answers,
             mains,
+            stock,
             proxy((tried: number, of: number) => {
               if (isMine()) setAt({ state: 'working', tried, of });
             }),

@@ -99,7 +99,13 @@ describe('a backup', () => {
     const later = await createRigFromText(JSON.stringify(blankRig('Later')));
     await sqlRows(`delete from entries`);
     const restored = await restoreBackup(file, FOLDER);
-    expect(restored.rows).toEqual({ rigs: 3, entries: 2, studio: 1, own_models: 0 });
+    expect(restored.rows).toEqual({
+      rigs: 3,
+      entries: 2,
+      studio: 1,
+      own_models: 0,
+      things: 0,
+    });
     expect(await everything()).toBe(before);
     expect(await findRaw(later)).toBeNull();
     // And what was restored is a database like any other.
@@ -133,9 +139,9 @@ describe('a backup', () => {
     const older = {
       ...rest,
       migrations: migrations.slice(0, 2),
-      // The library came later than that.
+      // The library and the things came later than that.
       tables: tables
-        .filter(({ name }) => name !== 'own_models')
+        .filter(({ name }) => name !== 'own_models' && name !== 'things')
         .map(({ name, columns }) => ({
           name,
           columns: columns.filter((column) => !SINCE.has(column)),

@@ -1,8 +1,8 @@
 import { getTableName } from 'drizzle-orm';
-import { entries, ownModels, rigs, studio } from '../schema';
+import { entries, ownModels, rigs, studio, things } from '../schema';
 
 /** Every table that a backup holds, each after those it refers to. A test fails when one of the schema is missing. */
-export const TABLES: readonly string[] = [rigs, entries, studio, ownModels].map((table) =>
+export const TABLES: readonly string[] = [rigs, entries, studio, ownModels, things].map((table) =>
   getTableName(table),
 );
 

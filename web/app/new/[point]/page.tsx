@@ -2,7 +2,9 @@ import { nameSchema, STARTING_POINTS } from '@echo-loom/core';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { NewRigForm } from '@/features/brief/NewRigForm';
+import { listOwnModels } from '@/server/library';
 import { findStudio, mainsOf } from '@/server/studio';
+import { listThings } from '@/server/things';
 
 export const metadata: Metadata = { title: 'New rig' };
 
@@ -16,7 +18,11 @@ const Page = async ({ params, searchParams }: Props) => {
   const { point: pointId } = await params;
   const point = STARTING_POINTS.find(({ id }) => id === pointId);
   if (!point) notFound();
-  const studio = await findStudio();
+  const [studio, things, models] = await Promise.all([
+    findStudio(),
+    listThings(),
+    listOwnModels(),
+  ]);
   const name = nameSchema.safeParse((await searchParams)['name']);
   return (
     <NewRigForm
@@ -25,6 +31,7 @@ const Page = async ({ params, searchParams }: Props) => {
       answers={point.answers(name.success ? name.data : point.name)}
       mains={mainsOf(studio)}
       studio={studio}
+      stock={{ things, models }}
     />
   );
 };
