@@ -58,7 +58,7 @@ const isCrowded = ({ causes }: Analysis): boolean =>
   );
 
 /** Every gain by the search of "set it for me". */
-const withGains = (analysis: Analysis): Analysis =>
+export const withGains = (analysis: Analysis): Analysis =>
   done(analysis, 'Set every gain.', setForAll(analysis).commands);
 
 /** Every delay so that sound and picture meet. */

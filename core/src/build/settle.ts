@@ -34,7 +34,7 @@ export const isPressing = ({ finding: { level } }: Pick<Cause, 'finding'>): bool
   level !== 'note';
 
 /** What presses, by key. */
-const pressingOf = ({ findings }: Analysis): ReadonlySet<string> =>
+export const pressingOf = ({ findings }: Analysis): ReadonlySet<string> =>
   new Set(findings.filter(({ level }) => level !== 'note').map(findingKey));
 
 /** The rig with the cheapest remedy of a cause that changes no answer and brings nothing that presses. */

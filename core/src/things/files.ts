@@ -85,6 +85,13 @@ const readCell = ({ is, options }: ThingColumn, text: string): Read => {
 
 const headed = new Map(THING_COLUMNS.map((column) => [column.field as string, column.heading]));
 
+const firstOfEach = <T extends { readonly path: readonly PropertyKey[] }>(
+  issues: readonly T[],
+): T[] =>
+  issues.filter(
+    ({ path }, index) => issues.findIndex((other) => other.path[0] === path[0]) === index,
+  );
+
 /** What a form or a file says of a thing. @returns the thing, or what is wrong by field */
 export const readThing = (
   thing: unknown,
@@ -99,7 +106,8 @@ export const readThing = (
     ? { ok: true, thing: read.data }
     : {
         ok: false,
-        faults: read.error.issues.map(({ path, message }) => ({
+        // What is wrong with a field first is told; the rest of it may follow from that.
+        faults: firstOfEach(read.error.issues).map(({ path, message }) => ({
           field: String(path[0] ?? ''),
           says: `${headed.get(String(path[0])) ?? 'It'}: ${message}`,
         })),
@@ -192,13 +200,24 @@ const readRows = ([head, ...rows]: readonly Row[], modelRefs: ReadonlySet<string
   return { lines, faults };
 };
 
+/** What parts the headings; what stands in the lines below is no guide, since notes hold anything. */
+const delimiterOf = (text: string): string => {
+  const [head = ''] = text.split(/\r?\n/, 1);
+  const count = (mark: string) => head.split(mark).length;
+  return [';', '\t'].find((mark) => count(mark) > count(',')) ?? ',';
+};
+
 /**
  * Reads a table of things.
  * @param modelRefs classes of the catalogue and models of the library that a thing may be of
  * @returns each thing that is sound, by its line, and everything that is wrong with the others
  */
 export const thingsFromCsv = (text: string, modelRefs: ReadonlySet<string>): ReadThings => {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, {
+    delimiter: delimiterOf(plain),
+    skipEmptyLines: false,
+  });
   let line = 1;
   const rows = data.map((cells): Row => {
     const row = { line, cells: cells.map(unquoted) };

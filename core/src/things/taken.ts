@@ -1,4 +1,6 @@
 import { type Analysis, reanalyse } from '../analyse';
+import { withDelays, withGains } from '../build/finish';
+import { pressingOf } from '../build/settle';
 import { CATALOGUE } from '../catalogue';
 import { compareIn } from '../library/compare';
 import { type OwnModel, stamped } from '../library/own';
@@ -46,6 +48,15 @@ const ownFirst = (a: OwnThing, b: OwnThing): number =>
 const isToBuy = (ownership: string): boolean =>
   ownership === 'to buy' || ownership === 'second-hand';
 
+/** Gains and delays of another model are its own: they are set again where it brings something that presses. */
+const settledWith = (before: Analysis, swappedIn: Analysis): Analysis | null => {
+  const was = pressingOf(before);
+  const isBetter = (now: Analysis) => [...pressingOf(now)].every((key) => was.has(key));
+  if (isBetter(swappedIn)) return swappedIn;
+  const set = withDelays(withGains(swappedIn));
+  return isBetter(set) ? set : null;
+};
+
 /** Another model of the same kind that the studio has, where it brings nothing that presses. */
 const swapped = (
   analysis: Analysis,
@@ -58,14 +69,14 @@ const swapped = (
     const model = own.thing.modelRef === null ? null : modelOf(stock, own.thing.modelRef);
     if (model?.kind !== kind) continue;
     const [tried] = compareIn(analysis, deviceId, [model]);
-    if (!tried || tried.why !== null || tried.brings.some(({ level }) => level !== 'note'))
-      continue;
+    if (!tried || tried.why !== null) continue;
     const command: Command = {
       type: 'batch',
       label: `Took ${own.thing.name} from what there is`,
       commands: [...tried.commands, takeCommand('device', deviceId, own)],
     };
-    return reanalyse(analysis, apply(analysis.rig, command));
+    const next = settledWith(analysis, reanalyse(analysis, apply(analysis.rig, command)));
+    if (next) return next;
   }
   return null;
 };

@@ -1,0 +1,103 @@
+import { RigDraft } from '../catalogue/draft';
+import { apply } from '../rig';
+import { thingFindings } from './findings';
+import { ownThing } from './things-for-cases';
+import { takeCommand } from './uses';
+import type { NamedRig } from './uses';
+import type { OwnThing } from './schema';
+
+const rigOf = (
+  id: string,
+  days: readonly string[],
+  mics: Readonly<Record<string, OwnThing>>,
+): NamedRig => {
+  let rig = Object.keys(mics)
+    .reduce((draft, mic) => draft.device(mic, 'mic-dynamic-quiet'), new RigDraft(`Rig ${id}`))
+    .build();
+  for (const [mic, own] of Object.entries(mics)) rig = apply(rig, takeCommand('device', mic, own));
+  for (const [index, on] of days.entries())
+    rig = apply(rig, { type: 'addShow', showId: `s-${index}`, show: { name: 'Show', on } });
+  return { id, rig };
+};
+const mic = ownThing('mic');
+const codes = (things: readonly OwnThing[], rigs: readonly NamedRig[]) =>
+  thingFindings(things, rigs).map(({ code }) => code);
+
+describe('the same thing in two rigs', () => {
+  const a = rigOf('a', ['2026-12-03', '2026-12-10'], { one: mic });
+  const b = rigOf('b', ['2026-12-10', '2026-12-17'], { two: mic });
+  it('on one day is a stop, with the day and the sum', () => {
+    const [found] = thingFindings([mic], [a, b]);
+    expect(found).toMatchObject({
+      code: 'things.same-day',
+      level: 'stop',
+      says: 'mic is wanted in Rig a and Rig b on 2026-12-10.',
+      sum: '2026-12-10: Rig a 1 + Rig b 1 = 2, of 1 there',
+    });
+  });
+  it('on different days is none', () =>
+    expect(codes([mic], [a, rigOf('b', ['2026-12-04'], { two: mic })])).toEqual([]));
+  it('is none where there are two of it', () =>
+    expect(codes([ownThing('mic', { count: 2 })], [a, b])).toEqual([]));
+  it('offers another that is free that day, and it mends it', () => {
+    const spare = ownThing('spare');
+    const [found] = thingFindings([mic, spare], [a, b]);
+    const fix = found?.fixes[0];
+    expect(fix?.says).toBe(
+      'Rig a: take spare for Quiet dynamic microphone'.replace(
+        'Quiet dynamic microphone',
+        a.rig.devices['one']?.name ?? '',
+      ),
+    );
+    const mended = { id: 'a', rig: apply(a.rig, fix?.command ?? { type: 'renameRig', name: 'x' }) };
+    expect(codes([mic, spare], [mended, b])).toEqual([]);
+  });
+  it('never offers one that is broken, back already, or taken itself', () => {
+    const others = [
+      ownThing('broken', { condition: 'broken' }),
+      ownThing('gone', { had: 'borrowed', backOn: '2026-12-05' }),
+      ownThing('taken'),
+      ownThing('other-model', { modelRef: 'mic-condenser-large' }),
+    ];
+    const c = rigOf('c', ['2026-12-03', '2026-12-10', '2026-12-17'], { three: others[2] ?? mic });
+    const [found] = thingFindings([mic, ...others], [a, b, c]);
+    expect(found?.fixes.map(({ says }) => says.split(':')[1]?.trim().split(' ')[0])).toEqual([
+      'buy',
+      'buy',
+    ]);
+  });
+});
+
+describe('one rig and the things', () => {
+  it('twice the same is a stop whatever the day', () => {
+    const [found] = thingFindings([mic], [rigOf('a', [], { one: mic, two: mic })]);
+    expect(found).toMatchObject({ code: 'things.twice', sum: '2 used − 1 there = 1 too many' });
+  });
+  it('borrowed and back before the show', () => {
+    const lent = ownThing('lent', { had: 'borrowed', backOn: '2026-12-02' });
+    expect(codes([lent], [rigOf('a', ['2026-12-03'], { one: lent })])).toEqual([
+      'things.gone-back',
+    ]);
+    expect(codes([lent], [rigOf('a', ['2026-12-02'], { one: lent })])).toEqual([]);
+  });
+  it.each([
+    ['broken', 'stop'],
+    ['faulty', 'warn'],
+  ] as const)('%s is a %s', (condition, level) => {
+    const own = ownThing('own', { condition });
+    expect(thingFindings([own], [rigOf('a', [], { one: own })])).toMatchObject([
+      { code: 'things.not-fit', level },
+    ]);
+  });
+  it.each(['new', 'good', 'worn'] as const)('%s is fit', (condition) => {
+    const own = ownThing('own', { condition });
+    expect(codes([own], [rigOf('a', [], { one: own })])).toEqual([]);
+  });
+  it('wanted, another model, off the list', () => {
+    const wanted = ownThing('wanted', { had: 'wanted' });
+    const other = ownThing('other', { modelRef: 'mic-condenser-large' });
+    expect(codes([wanted], [rigOf('a', [], { one: wanted })])).toEqual(['things.not-had']);
+    expect(codes([other], [rigOf('a', [], { one: other })])).toEqual(['things.other-model']);
+    expect(codes([], [rigOf('a', [], { one: mic })])).toEqual(['things.not-listed']);
+  });
+});
