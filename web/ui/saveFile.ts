@@ -12,14 +12,31 @@ export const saveBlob = (name: string, blob: Blob): void => {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 };
 
-/** Gives a table to the person as a spreadsheet; the writer is loaded when it is asked for. */
+/** A sheet of a spreadsheet. */
+export interface TableSheet {
+  readonly sheet: string;
+  readonly fields: readonly string[];
+  readonly rows: readonly (readonly (string | number | null)[])[];
+}
+
+/** Gives tables to the person as one spreadsheet; the writer is loaded when it is asked for. */
+export const saveTables = async (name: string, sheets: readonly TableSheet[]): Promise<void> => {
+  const { default: writeXlsxFile } = await import('write-excel-file/browser');
+  await writeXlsxFile(
+    sheets.map(({ sheet, fields, rows }) => ({
+      sheet,
+      data: [
+        fields.map((value) => ({ value, fontWeight: 'bold' as const })),
+        ...rows.map((row) => [...row]),
+      ],
+    })),
+  ).toFile(name);
+};
+
+/** The same of one table. */
 export const saveTable = async (
   name: string,
   sheet: string,
-  fields: readonly string[],
-  rows: readonly (readonly (string | number | null)[])[],
-): Promise<void> => {
-  const { default: writeXlsxFile } = await import('write-excel-file/browser');
-  const head = fields.map((value) => ({ value, fontWeight: 'bold' as const }));
-  await writeXlsxFile([head, ...rows.map((row) => [...row])], { sheet }).toFile(name);
-};
+  fields: TableSheet['fields'],
+  rows: TableSheet['rows'],
+): Promise<void> => saveTables(name, [{ sheet, fields, rows }]);

@@ -49,7 +49,7 @@ export interface BuiltLine {
   readonly planFollows: readonly SimpleCommand[];
 }
 
-const figure2 = (value: number): string => value.toFixed(2);
+const figure2 = (value: number): string => value.toFixed(2).replace('-', '−');
 
 const spotText = (spot: Spot | null): string =>
   spot === null

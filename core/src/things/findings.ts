@@ -117,7 +117,8 @@ const twice = (around: Around, own: OwnThing, uses: readonly Use[]): ThingFindin
             thingId: own.id,
             says:
               `${nameOf(own)} is in ${inRig[0]?.rigName} ${inRig.length} times, as ` +
-              `${inRig.map(({ itemName }) => itemName).join(' and ')}; there ${own.thing.count === 1 ? 'is one' : `are ${own.thing.count}`}.`,
+              `${inRig.map(({ itemName }) => itemName).join(' and ')}; ` +
+              `there ${own.thing.count === 1 ? 'is one' : `are ${own.thing.count}`}.`,
             sum: `${inRig.length} used − ${own.thing.count} there = ${inRig.length - own.thing.count} too many`,
             fixes: inRig.slice(own.thing.count).flatMap((use) => fixesFor(around, use, own.id)),
           },
@@ -170,7 +171,9 @@ const state = (around: Around, own: OwnThing, uses: readonly Use[]): ThingFindin
       code: 'things.gone-back',
       level: 'stop',
       thingId: id,
-      says: `${nameOf(own)} goes back${thing.from === null ? '' : ` to ${thing.from}`} on ${thing.backOn}, and ${rigs} needs it on ${late[0]}.`,
+      says:
+        `${nameOf(own)} goes back${thing.from === null ? '' : ` to ${thing.from}`} on ${thing.backOn}, ` +
+        `and ${rigs} needs it on ${late[0]}.`,
       sum: `${late[0]} is after ${thing.backOn}`,
       fixes: uses
         .filter(({ days }) => days.some(isLate))

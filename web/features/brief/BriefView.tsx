@@ -8,6 +8,7 @@ import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { CoverageMatrix } from './CoverageMatrix';
 import { MoneyPanel } from './MoneyPanel';
+import { ShowDays } from './ShowDays';
 import { ShowFields } from './ShowFields';
 
 /** How much of the brief is met, in a sentence. */
@@ -112,6 +113,7 @@ export const BriefView = () => {
           )}
           <MoneyPanel />
           <ShowFields brief={brief} />
+          <ShowDays rig={analysis.rig} />
         </Box>
       </Flex>
     </Box>

@@ -4,7 +4,6 @@ import {
   type Answers,
   answersSchema,
   DEFAULT_HOUSE_RULES,
-  HOUSE_QUESTIONS,
   type Mains,
   NO_STOCK,
   type Rig,
@@ -13,7 +12,6 @@ import {
   type Stock,
   type Studio,
   type Unmet,
-  WANTED_FORMATS,
 } from '@echo-loom/core';
 import { sendFile } from '@/features/shelf/door';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
@@ -25,6 +23,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { Part, PeopleQuestions, SightQuestions } from './NewRigParts';
 import { CheckAnswer, ChooseAnswer, NumberAnswer, TextAnswer } from './answers';
 import { SearchProgress } from '@/ui/Searching';
+import { HOUSE_ASKED, HOUSE_MORE, HouseAnswers } from './HouseAnswers';
 import { firstProblem } from './first-problem';
 import { UnmetAnswers } from './UnmetAnswers';
 import { useBuilding } from './useBuilding';
@@ -42,10 +41,6 @@ interface Props {
   readonly stock: Stock;
 }
 
-/** The schools that decide what is bought; the others are chosen later, among the house rules. */
-const HOUSE_ASKED = ['switching', 'microphones', 'captureSize', 'spareInputs'] as const;
-/** Those that few shows answer otherwise. */
-const HOUSE_MORE = ['computers', 'soundRecorded', 'monitoring', 'prompter', 'cut'] as const;
 const ASKED_DEFAULTS = Object.fromEntries(
   [...HOUSE_ASKED, ...HOUSE_MORE].map((key) => [key, DEFAULT_HOUSE_RULES[key]]),
 );
@@ -152,37 +147,7 @@ export const NewRigForm = ({ pointName, about, answers, mains, studio, stock }: 
               </label>
             </Part>
           )}
-          <Part title="House rules that decide what is bought">
-            {HOUSE_ASKED.map((key) => (
-              <ChooseAnswer
-                key={key}
-                name={`houseRules.${key}`}
-                label={HOUSE_QUESTIONS[key].question}
-                options={HOUSE_QUESTIONS[key].schools}
-              />
-            ))}
-            <Box as="details" fontSize="sm">
-              <Box as="summary" cursor="pointer" py="1">
-                More of them: computers, sound, listening, prompter, rate
-              </Box>
-              <Flex direction="column" gap="1.5" pt="1">
-                {HOUSE_MORE.map((key) => (
-                  <ChooseAnswer
-                    key={key}
-                    name={`houseRules.${key}`}
-                    label={HOUSE_QUESTIONS[key].question}
-                    options={HOUSE_QUESTIONS[key].schools}
-                  />
-                ))}
-                <ChooseAnswer
-                  name="houseRules.chosenFormat"
-                  label="Format of the pictures"
-                  options={WANTED_FORMATS}
-                  unanswered="As the mains says, sent at half the rate"
-                />
-              </Flex>
-            </Box>
-          </Part>
+          <HouseAnswers />
           {refusal && (
             <Box
               role="alert"

@@ -1,4 +1,5 @@
 import {
+  cableNumbers,
   circuitOf,
   entry,
   figure,
@@ -14,7 +15,15 @@ import {
 } from '@echo-loom/core';
 
 /** What the figure on each thread says. */
-export const READINGS = ['Format', 'Level', 'Headroom', 'Delay', 'Cable', 'Power'] as const;
+export const READINGS = [
+  'Format',
+  'Level',
+  'Headroom',
+  'Delay',
+  'Cable',
+  'Number',
+  'Power',
+] as const;
 export type Reading = (typeof READINGS)[number];
 
 /** Stages that arrive over each link, by link. */
@@ -84,6 +93,7 @@ export const READING_UNITS: Readonly<Record<Reading, string>> = {
   Headroom: 'dB from the peaks to the ceiling',
   Delay: 'ms from the source; ≥ where some of it is not known',
   Cable: 'length in m, and how much of its reach that is',
+  Number: 'the number on the cable, the same as on its labels and in the patch sheet',
   Power:
     'what the device before it draws at most, from where if not the mains, and its circuit by number',
 };
@@ -120,6 +130,10 @@ export const readingText = (
       if (delays.length === 0) return null;
       const longest = Math.max(...delays.map((delay) => delay.knownMs));
       return `${delays.some((delay) => delay.unknown > 0) ? '≥ ' : ''}${figure(longest, longest >= 100 ? 0 : 1)}`;
+    }
+    case 'Number': {
+      const number = cableNumbers(analysis.rig).get(linkId);
+      return number === undefined ? null : String(number);
     }
     case 'Cable': {
       const edge = analysis.graph.links.get(linkId);
@@ -161,6 +175,7 @@ export const readingOfStage = (
       return said === null ? null : `${said} ms`;
     case 'Format':
     case 'Cable':
+    case 'Number':
     case 'Power':
       return said;
   }

@@ -1,68 +1,13 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { freeId, inOrder, type Lens, lensText, OWNERSHIPS, USUAL_LENSES } from '@echo-loom/core';
+import { asLens, freeId, inOrder, lensText, takeCommand, USUAL_LENSES } from '@echo-loom/core';
 import { useState } from 'react';
-import { oneOf } from '@/features/brief/words';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
-import { NameField } from '@/ui/NameField';
-import { NumberField } from '@/ui/NumberField';
-
-type Change = Partial<Omit<Lens, 'order'>>;
-
-/** The figures of one lens, each to be typed over. */
-const LensFields = ({ lens, onChange }: { lens: Lens; onChange: (change: Change) => void }) => {
-  const { focal } = lens;
-  const number = (
-    label: string,
-    unit: string,
-    value: number,
-    [min, max, step]: readonly [number, number, number],
-    put: (value: number) => Change,
-  ) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      value={value}
-      min={min}
-      max={max}
-      step={step}
-      onCommit={(typed) => typed !== null && onChange(put(typed))}
-    />
-  );
-  return (
-    <Flex direction="column" gap="1.5" mt="1.5">
-      <NameField label="Name" value={lens.name} onCommit={(name) => onChange({ name })} />
-      {number('Shortest focal length', 'mm', focal.shortestMm, [0.5, 5000, 1], (shortestMm) => ({
-        focal: { shortestMm, longestMm: Math.max(shortestMm, focal.longestMm) },
-      }))}
-      {number('Longest focal length', 'mm', focal.longestMm, [0.5, 5000, 1], (longestMm) => ({
-        focal: { shortestMm: Math.min(longestMm, focal.shortestMm), longestMm },
-      }))}
-      {number('Widest aperture, f/', '', lens.widest, [0.5, 64, 0.1], (widest) => ({ widest }))}
-      {number('Focuses from', 'm', lens.nearestM, [0, 100, 0.05], (nearestM) => ({ nearestM }))}
-      {number('Mass', 'kg', lens.massKg, [0.01, 100, 0.05], (massKg) => ({ massKg }))}
-      <NameField label="Mount" value={lens.mount} onCommit={(mount) => onChange({ mount })} />
-      <NumberField
-        label="Price"
-        unit=""
-        mayBeUnknown
-        value={lens.price}
-        min={0}
-        max={1e9}
-        step={10}
-        onCommit={(price) => onChange({ price })}
-      />
-      <ChoiceField
-        label="How it is had"
-        value={lens.ownership}
-        options={OWNERSHIPS.map((value) => ({ value, label: value }))}
-        onChoose={(value) => onChange({ ownership: oneOf(OWNERSHIPS, value) ?? lens.ownership })}
-      />
-    </Flex>
-  );
-};
+import { ThingOf } from '@/features/things/ThingOf';
+import { useListedThings } from '@/features/things/useListedThings';
+import { LensFields } from './LensFields';
 
 /** The lenses of the rig: what each is, and which camera has it. */
 export const Lenses = () => {
@@ -75,6 +20,20 @@ export const Lenses = () => {
       .filter(([, device]) => device.lensId === lensId)
       .map(([, { name }]) => `on ${name}`)
       .join(', ') || 'in the cupboard';
+  const { things } = useListedThings(String(lenses.length));
+  const own = things.filter((one) => asLens(one) !== null);
+  const take = (thingId: string) => {
+    const found = own.find(({ id }) => id === thingId);
+    const lens = found && asLens(found);
+    if (!found || !lens) return;
+    const lensId = freeId(lens.name, rig.lenses);
+    const fields = { ...lens, price: found.thing.paid, ownership: 'owned' as const };
+    const commands = [
+      { type: 'addLens' as const, lensId, lens: fields },
+      takeCommand('lens', lensId, found),
+    ];
+    run({ type: 'batch', label: `Took the lens ${lens.name} of the studio`, commands });
+  };
   const add = (name: string) => {
     const usual = USUAL_LENSES.find((lens) => lens.name === name);
     if (!usual) return;
@@ -126,14 +85,33 @@ export const Lenses = () => {
             </Flex>
           </Flex>
           {open === lensId && (
-            <LensFields
-              lens={lens}
-              onChange={(change) => run({ type: 'changeLens', lensId, lens: change })}
-            />
+            <>
+              <ThingOf
+                of="lens"
+                itemId={lensId}
+                thingId={lens.thingId}
+                fits={(one) => asLens(one)?.mount.toLowerCase() === lens.mount.toLowerCase()}
+              />
+              <LensFields
+                lens={lens}
+                onChange={(change) => run({ type: 'changeLens', lensId, lens: change })}
+              />
+            </>
           )}
         </Box>
       ))}
       <Box mt="2" maxW="420px">
+        {own.length > 0 && (
+          <ChoiceField
+            label="Take one of the studio’s"
+            value=""
+            options={[
+              { value: '', label: 'Choose…' },
+              ...own.map(({ id, thing }) => ({ value: id, label: thing.name })),
+            ]}
+            onChoose={take}
+          />
+        )}
         <ChoiceField
           label="Add a usual lens"
           value=""

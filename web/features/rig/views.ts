@@ -51,6 +51,13 @@ export const GROUPS: readonly Group[] = [
     ],
   },
   {
+    name: 'Build',
+    views: [
+      { name: 'Build book', path: '/book' },
+      { name: 'As built', path: '/built' },
+    ],
+  },
+  {
     name: 'Record',
     views: [
       { name: 'Findings', path: '/findings', marks: 'all' },

@@ -1,7 +1,8 @@
 'use client';
 
 import { Flex } from '@chakra-ui/react';
-import { inOrder, OWNERSHIPS, priceOf, type Device, type Rig } from '@echo-loom/core';
+import { inOrder, modelRefOf, OWNERSHIPS, priceOf, type Device, type Rig } from '@echo-loom/core';
+import { ThingOf } from '@/features/things/ThingOf';
 import { oneOf, OWNERSHIP } from '@/features/brief/words';
 import { useMoney } from '@/features/rig/Studio';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -33,6 +34,12 @@ export const Ownership = ({ rig, deviceId, device }: Props) => {
           const ownership = oneOf(OWNERSHIPS, value);
           if (ownership) run({ type: 'setOwnership', deviceId, ownership, price: device.price });
         }}
+      />
+      <ThingOf
+        of="device"
+        itemId={deviceId}
+        thingId={device.thingId}
+        fits={({ thing }) => thing.is === 'device' && thing.modelRef === modelRefOf(device.model)}
       />
       <NumberField
         label="Price"

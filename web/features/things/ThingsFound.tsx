@@ -37,7 +37,7 @@ export const ThingsFound = ({ findings }: { readonly findings: readonly ThingFin
                   {finding.says}
                 </Text>
               </Flex>
-              <Text fontSize="sm" color="ink.soft" className="figures" mt="1">
+              <Text fontSize="xs" color="ink.soft" className="figures" mt="1">
                 {finding.sum}
               </Text>
               <Flex gap="1.5" wrap="wrap" mt="1.5" align="center">

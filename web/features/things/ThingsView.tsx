@@ -1,23 +1,15 @@
 'use client';
 
-import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
-import {
-  CONDITIONS,
-  HAD_AS,
-  type OwnThing,
-  type Thing,
-  THING_KINDS,
-  type ThingFinding,
-  type Use,
-} from '@echo-loom/core';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import type { OwnThing, Thing, ThingFinding, Use } from '@echo-loom/core';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { FilterChoice } from '@/ui/FilterChoice';
 import { PlainTable } from '@/ui/PlainTable';
 import { useGrowing } from '@/ui/useGrowing';
 import { ALL_THINGS, narrowedThings, whatText } from './search';
 import { type ModelChoice, ThingForm } from './ThingForm';
 import { ThingsFiles } from './ThingsFiles';
+import { ThingsFilters } from './ThingsFilters';
 import { ThingsFound } from './ThingsFound';
 import { useThings } from './useThings';
 
@@ -30,7 +22,6 @@ interface Props {
 }
 
 const AT_A_TIME = 100;
-const pairs = (values: readonly string[]) => values.map((value) => [value, value] as const);
 
 const Used = ({ uses }: { readonly uses: readonly Use[] }) => (
   <>
@@ -113,51 +104,7 @@ export const ThingsView = ({ things, uses, findings, models, currency }: Props) 
               {money.format(paid)}.
             </Text>
             <ThingsFound findings={findings} />
-            <Flex gap="2" wrap="wrap" align="center" mb="2">
-              <Input
-                size="sm"
-                maxW="16rem"
-                type="search"
-                aria-label="Search things"
-                placeholder="Search: name, serial, shelf…"
-                value={by.query}
-                onChange={({ target }) => setBy({ ...by, query: target.value })}
-              />
-              <FilterChoice
-                label="Kind"
-                all="Every kind"
-                value={by.kind}
-                options={pairs(THING_KINDS)}
-                onChoose={(kind) => setBy({ ...by, kind })}
-              />
-              <FilterChoice
-                label="Had"
-                all="However had"
-                value={by.had}
-                options={pairs(HAD_AS)}
-                onChoose={(had) => setBy({ ...by, had })}
-              />
-              <FilterChoice
-                label="Condition"
-                all="Any condition"
-                value={by.condition}
-                options={pairs(CONDITIONS)}
-                onChoose={(condition) => setBy({ ...by, condition })}
-              />
-              <FilterChoice
-                label="Use"
-                all="Used or not"
-                value={by.use}
-                options={[
-                  ['used', 'In a rig'],
-                  ['idle', 'In no rig'],
-                ]}
-                onChoose={(use) => setBy({ ...by, use })}
-              />
-              <Text fontSize="sm" color="ink.soft" role="status">
-                {shown.length} of {things.length}
-              </Text>
-            </Flex>
+            <ThingsFilters by={by} onBy={setBy} shown={shown.length} of={things.length} />
             {shown.length === 0 ? (
               <Button size="sm" variant="outline" onClick={() => setBy(ALL_THINGS)}>
                 Nothing fits all of that: show everything

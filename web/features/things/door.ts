@@ -1,4 +1,10 @@
-import type { SimpleCommand, Thing, ThingFault } from '@echo-loom/core';
+import {
+  type OwnThing,
+  type SimpleCommand,
+  type Thing,
+  type ThingFault,
+  thingSchema,
+} from '@echo-loom/core';
 import { z } from 'zod';
 
 /** The way of the studio's things to the server. */
@@ -74,3 +80,24 @@ export const takenBack = (saved: readonly SavedThing[]): ThingsDeed => ({
   does: 'save',
   things: saved.map(({ id, version, before }) => ({ id, from: version, thing: before })),
 });
+
+/** What of a thing a rig wants to know: where else it is, and what is wrong with that. */
+export interface ListedThings {
+  readonly things: readonly OwnThing[];
+  readonly findings: readonly { readonly thingId: string; readonly says: string }[];
+}
+
+const listedSchema = z.object({
+  things: z.array(z.object({ id: z.string(), version: z.number(), thing: thingSchema })),
+  findings: z.array(z.object({ thingId: z.string(), says: z.string() })),
+});
+
+/** The things of the studio. @returns null where the server does not answer */
+export const fetchThings = async (): Promise<ListedThings | null> => {
+  try {
+    const response = await fetch('/api/things');
+    return response.ok ? listedSchema.parse(await response.json()) : null;
+  } catch {
+    return null;
+  }
+};

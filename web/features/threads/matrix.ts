@@ -1,5 +1,6 @@
 import {
   type Analysis,
+  cableNumbers,
   type DeviceNode,
   figure,
   formatName,
@@ -73,6 +74,14 @@ export const matrixOf = (analysis: Analysis, threads: readonly Thread[]): Matrix
 const lengthM = (thread: Thread): number =>
   itemsOf(thread).links.reduce((sum, { link }) => sum + link.cable.lengthM, 0);
 
+/** The numbers of the cables on a thread's way, in its order. */
+const cableNumbersOf = ({ rig }: Analysis, thread: Thread): string => {
+  const numbers = cableNumbers(rig);
+  return itemsOf(thread)
+    .links.flatMap(({ id }) => numbers.get(id) ?? [])
+    .join(', ');
+};
+
 /** What every device on a thread's way draws at most, together. @unit W */
 const powerW = (thread: Thread): number =>
   itemsOf(thread).devices.reduce((sum, { model }) => sum + (supplyOf(model)?.mostW ?? 0), 0);
@@ -89,6 +98,8 @@ export const arrivalText = (analysis: Analysis, thread: Thread, reading: Reading
   switch (reading) {
     case 'Cable':
       return `${figure(lengthM(thread))} m`;
+    case 'Number':
+      return cableNumbersOf(analysis, thread);
     case 'Power':
       return `${figure(powerW(thread), 0)} W`;
     case 'Delay': {

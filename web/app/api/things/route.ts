@@ -61,9 +61,10 @@ const keep = async (all: readonly ThingToSave[], more: object = {}): Promise<Res
     return answer({ saved: all.length === 0 ? [] : await saveThings(all), ...more });
   } catch (error) {
     if (!(error instanceof ThingSavedMeanwhile)) throw error;
+    const name = error.thingName === '' ? 'it' : `“${error.thingName}”`;
     return problem(
       409,
-      `Somebody else changed ${error.thingName === '' ? 'it' : `“${error.thingName}”`} meanwhile. Nothing was changed; ` +
+      `Somebody else changed ${name} meanwhile. Nothing was changed; ` +
         'what you typed is still here.',
     );
   }
@@ -95,7 +96,7 @@ const perform = async (deed: Deed): Promise<Response> => {
     case 'save': {
       const refs = await modelRefs();
       const strange = deed.things.find(
-        ({ thing }) => thing?.modelRef != null && !refs.has(thing.modelRef),
+        ({ thing }) => typeof thing?.modelRef === 'string' && !refs.has(thing.modelRef),
       );
       return strange?.thing
         ? problem(

@@ -18,11 +18,7 @@ const Page = async ({ params, searchParams }: Props) => {
   const { point: pointId } = await params;
   const point = STARTING_POINTS.find(({ id }) => id === pointId);
   if (!point) notFound();
-  const [studio, things, models] = await Promise.all([
-    findStudio(),
-    listThings(),
-    listOwnModels(),
-  ]);
+  const [studio, things, models] = await Promise.all([findStudio(), listThings(), listOwnModels()]);
   const name = nameSchema.safeParse((await searchParams)['name']);
   return (
     <NewRigForm

@@ -80,10 +80,12 @@ interface Props {
   readonly layout: LoomLayout;
   readonly reading: Reading;
   readonly isBlack: boolean;
+  /** Threads whose figure is written on this sheet; left out: all of them */
+  readonly written?: ReadonlySet<string>;
 }
 
 /** Everything that stands on the chart, as marks of an SVG drawing. */
-export const LoomDrawing = ({ analysis, layout, reading, isBlack }: Props) => {
+export const LoomDrawing = ({ analysis, layout, reading, isBlack, written }: Props) => {
   const worst = worstByItem(analysis);
   const stages = stagesByLink(analysis);
   const textOf = ({ linkId, linkIds }: LoomStrand) =>
@@ -120,6 +122,7 @@ export const LoomDrawing = ({ analysis, layout, reading, isBlack }: Props) => {
       ))}
       {bridging.map(line)}
       {layout.strands.map((strand) => {
+        if (written && !written.has(strand.linkId)) return null;
         const text = textOf(strand);
         const [x, y] = [strand.x1 + 4 + READING_WIDTH / 2, strand.y1];
         return (

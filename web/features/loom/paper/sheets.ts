@@ -54,6 +54,42 @@ const SCALES: Readonly<Record<Exclude<SizeOnPaper, 'one sheet'>, number>> = {
 const count = (length: number, sheet: number, join: number): number =>
   length <= sheet ? 1 : 1 + Math.ceil((length - sheet) / (sheet - join));
 
+/** A drawing on the parts of sheets that are drawn on, the same scale on all of them. */
+interface Cutting {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly mmPerPx: number;
+  readonly joinMm: number;
+}
+
+/**
+ * Cuts a drawing into parts of sheets that overlap by the join.
+ * @param width of the drawing, px @param height of the drawing, px
+ */
+export const cutInto = (
+  width: number,
+  height: number,
+  { widthMm, heightMm, mmPerPx, joinMm }: Cutting,
+): Pick<Sheets, 'columns' | 'rows' | 'sheets'> => {
+  const [sheetWidth, sheetHeight] = [widthMm / mmPerPx, heightMm / mmPerPx];
+  const join = joinMm / mmPerPx;
+  const columns = count(width, sheetWidth, join);
+  const rows = count(height, sheetHeight, join);
+  const sheets = Array.from({ length: columns * rows }, (_, index): Sheet => {
+    const [row, column] = [Math.floor(index / columns), index % columns];
+    return {
+      number: index + 1,
+      x: column * (sheetWidth - join),
+      y: row * (sheetHeight - join),
+      width: sheetWidth,
+      height: sheetHeight,
+      right: column < columns - 1 ? index + 2 : null,
+      below: row < rows - 1 ? index + 1 + columns : null,
+    };
+  });
+  return { columns, rows, sheets };
+};
+
 /**
  * Cuts a drawing into sheets.
  * @param width of the drawing, px @param height of the drawing, px
@@ -70,21 +106,6 @@ export const cutIntoSheets = (
     size === 'one sheet'
       ? Math.min(widthMm / width, heightMm / height, PX_MM)
       : PX_MM * SCALES[size];
-  const [sheetWidth, sheetHeight] = [widthMm / mmPerPx, heightMm / mmPerPx];
-  const join = JOIN_MM / mmPerPx;
-  const columns = count(width, sheetWidth, join);
-  const rows = count(height, sheetHeight, join);
-  const sheets = Array.from({ length: columns * rows }, (_, index): Sheet => {
-    const [row, column] = [Math.floor(index / columns), index % columns];
-    return {
-      number: index + 1,
-      x: column * (sheetWidth - join),
-      y: row * (sheetHeight - join),
-      width: sheetWidth,
-      height: sheetHeight,
-      right: column < columns - 1 ? index + 2 : null,
-      below: row < rows - 1 ? index + 1 + columns : null,
-    };
-  });
-  return { paper, mmPerPx, widthMm, heightMm, columns, rows, sheets };
+  const cut = cutInto(width, height, { widthMm, heightMm, mmPerPx, joinMm: JOIN_MM });
+  return { paper, mmPerPx, widthMm, heightMm, ...cut };
 };

@@ -1,0 +1,1 @@
+export { BookView as default } from '@/features/book/BookView';

@@ -1,0 +1,1 @@
+export { BuiltView as default } from '@/features/built/BuiltView';
