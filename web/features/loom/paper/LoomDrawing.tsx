@@ -138,6 +138,7 @@ export const LoomDrawing = ({ analysis, layout, reading, isBlack, written }: Pro
                 stroke="#777"
               />
               <text
+                data-reading={strand.linkId}
                 x={x}
                 y={y + 4}
                 textAnchor="middle"
