@@ -127,6 +127,14 @@ test('a microphone amplifier from its data sheet, used in two rigs, changed once
   await expect(
     page.getByText('Brought Two-channel amplifier of ours up to date').first(),
   ).toBeVisible();
+  // Whoever brought it up takes it back there, as any edit of their own.
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(
+    page.getByText(/^Took back: Brought Two-channel amplifier of ours up to date/),
+  ).toBeVisible();
+  await saved(page);
+  await page.goto(library);
+  await expect(used.getByText('1 device, up to date')).toHaveCount(1);
 });
 
 test('interfaces side by side in Second Firing, and the one that is chosen put there', async ({

@@ -1,4 +1,4 @@
-import { CATALOGUE } from '@echo-loom/core';
+import { blankThing, CATALOGUE, takeCommand } from '@echo-loom/core';
 import { gzipSync } from 'node:zlib';
 import type { Random } from './spoil';
 import { mangle, pick, spoil } from './spoil';
@@ -69,12 +69,39 @@ const COMMANDS: readonly object[] = [
 ];
 
 /** What is done with the library, none of it right. */
+const SOME_THING = {
+  ...blankThing('Attack', 'device'),
+  modelRef: 'mic-dynamic-quiet',
+  serial: 'A-1',
+};
+
+/** Edits of the list of things that are sound as they stand, to be broken. */
+const THINGS_DEEDS: readonly unknown[] = [
+  { does: 'save', things: [{ id: null, from: 0, thing: SOME_THING }] },
+  { does: 'save', things: [{ id: 'zoom', from: 1, thing: null }] },
+  { does: 'take csv', text: 'Id,Name,Kind\r\nx,Tape,other\r\n', isSure: true },
+  {
+    does: 'take cells',
+    cells: [
+      ['Name', 'Kind'],
+      ['Tape', 'other'],
+    ],
+    isSure: true,
+  },
+  {
+    does: 'take in rig',
+    rigId: 'night-tide',
+    author: 'attack-browser',
+    command: takeCommand('device', 'host-mic', null),
+  },
+];
+
 const LIBRARY_DEEDS: readonly object[] = [
   { does: 'save', id: null, from: 0, model: { name: 'No model' } },
   { does: 'save', id: 'nobody', from: 7, model: CATALOGUE[0] },
   { does: 'save', id: '../x', from: 0, model: CATALOGUE[0] },
   { does: 'remove', id: 'nobody' },
-  { does: 'update', id: 'nobody', rigId: 'night-tide' },
+  { does: 'update', id: 'nobody', rigId: 'night-tide', author: 'attack-browser' },
   { does: 'take json', text: '{"kind":"echo-loom-library","version":1,"models":[]}' },
   { does: 'take csv', text: 'model,path,value\nnobody,name,x', isSure: true },
 ];
@@ -148,6 +175,12 @@ export const makeDoors = (
       headers: type(random),
       body: json(random, pick(random, LIBRARY_DEEDS)),
     }),
+    things: (random) => ({
+      method: 'POST',
+      path: '/api/things',
+      headers: type(random),
+      body: json(random, pick(random, THINGS_DEEDS)),
+    }),
     query: (random) => {
       const id = pick(random, IDS);
       const number = pick(random, NUMBERS);
@@ -158,6 +191,7 @@ export const makeDoors = (
         `/api/rigs/${id}`,
         `/api/rigs/${id}/raw`,
         `/api/library?as=${number}`,
+        `/api/things?as=${number}`,
         `/api/library/${id}`,
         `/library/${id}`,
         `/api/rigs/night-tide/entries?after=0&is=${number}`,

@@ -24,6 +24,7 @@ const SHARES: Readonly<Record<string, number>> = {
   entries: 26,
   shelf: 10,
   library: 10,
+  things: 10,
   query: 14,
   events: 5,
   restore: 6,

@@ -111,12 +111,12 @@ describe('rigs that use a model', () => {
       ['ports.line-1.maxInDbu'],
       ['ports.line-1.maxInDbu'],
     ]);
-    expect(await updateRig(rigId, versions)).toBeNull();
+    expect(await updateRig(rigId, versions, 'ada-browser')).toBeNull();
     const after = await openRig(rigId);
     expect(after?.revision).toBe(1);
     expect(after?.rig.devices['two']?.model.own).toEqual({ modelId: 'box', version: 2 });
     expect((await usesOf(versions))[0]?.updates).toEqual([]);
-    expect(await updateRig('nobody', versions)).toMatch(/no such rig/);
+    expect(await updateRig('nobody', versions, 'ada-browser')).toMatch(/no such rig/);
   });
 });
 

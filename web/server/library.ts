@@ -139,10 +139,11 @@ export const usesOf = async (versions: readonly OwnModel[]): Promise<UsedIn[]> =
   });
 };
 
-/** Brings a rig up to the latest version, as one edit of its log. @returns why not; null where it is done */
+/** Brings a rig up to the latest version, as one edit of its log in somebody's name. @returns why not; null where it is done */
 export const updateRig = async (
   rigId: string,
   versions: readonly OwnModel[],
+  author: string,
 ): Promise<string | null> => {
   const [found, on] = [await findRig(rigId), await standOf(rigId)];
   if (!found?.read.ok || !on) return 'There is no such rig; it may have been taken off the shelf.';
@@ -155,7 +156,7 @@ export const updateRig = async (
     entries: [
       {
         id: nanoid(),
-        author: 'the-library',
+        author,
         command: { type: 'batch', label: `Brought ${name} up to date`, commands },
       },
     ],

@@ -141,7 +141,12 @@ describe('things and rigs', () => {
     expect(uses.map(({ rigName }) => rigName).sort()).toEqual(['One', 'Two']);
     expect(findings.map(({ code }) => code)).toEqual(['things.same-day']);
     const fix = findings[0]?.fixes.find(({ rigId }) => rigId === a);
-    const { status } = await post({ does: 'take in rig', rigId: a, command: fix?.command });
+    const { status } = await post({
+      does: 'take in rig',
+      author: 'ada-browser',
+      rigId: a,
+      command: fix?.command,
+    });
     expect(status).toBe(200);
     expect((await aroundThings(things)).findings).toEqual([]);
     const opened = await openRig(a);
@@ -151,8 +156,14 @@ describe('things and rigs', () => {
   });
   it('takes nothing but a thing, and nothing into a rig that is not there', async () => {
     const rename = { type: 'renameRig', name: 'x' };
-    expect((await post({ does: 'take in rig', rigId: 'x', command: rename })).status).toBe(400);
+    expect(
+      (await post({ does: 'take in rig', author: 'ada-browser', rigId: 'x', command: rename }))
+        .status,
+    ).toBe(400);
     const take = takeCommand('device', 'one', null);
-    expect((await post({ does: 'take in rig', rigId: 'nowhere', command: take })).status).toBe(409);
+    expect(
+      (await post({ does: 'take in rig', author: 'ada-browser', rigId: 'nowhere', command: take }))
+        .status,
+    ).toBe(409);
   });
 });

@@ -116,17 +116,18 @@ export const aroundThings = async (all: readonly OwnThing[]): Promise<ThingsArou
   };
 };
 
-/** Does to a rig what a finding offers, as one edit of its log. @returns why not; null where it is done */
+/** Does to a rig what a finding offers, as one edit of its log in somebody's name. @returns why not; null where it is done */
 export const takeInRig = async (
   rigId: string,
   command: Extract<Command, { type: 'takeThing' }>,
+  author: string,
 ): Promise<string | null> => {
   const on = await standOf(rigId);
   if (!on) return 'There is no such rig; it may have been taken off the shelf.';
   const saved = await saveEntries(rigId, {
     version: RIG_VERSION,
     on,
-    entries: [{ id: nanoid(), author: 'the-things', command }],
+    entries: [{ id: nanoid(), author, command }],
   });
   if (saved.status !== 'taken') return 'The rig was changed meanwhile. Try again.';
   return saved.refused[0]?.why ?? null;

@@ -34,6 +34,7 @@ export const Filters = ({
       options={[
         ['ours', 'Yours'],
         ['catalogue', 'Catalogue'],
+        ['there', 'You have one'],
       ]}
       onChoose={(whose) => onBy({ ...by, whose })}
     />

@@ -12,15 +12,19 @@ import { Filters } from './Filters';
 import { LibraryFiles } from './LibraryFiles';
 import { ALL, connectorsOf, type Entry, narrowed } from './search';
 
-const CLASSES: readonly Entry[] = CATALOGUE.map((model) => ({
-  key: `class ${model.classId ?? ''}`,
-  model,
-  own: null,
-}));
-
-const entriesOf = (models: readonly OwnModel[]): Entry[] => [
-  ...models.map((own) => ({ key: `own ${own.id}`, model: own.model, own })),
-  ...CLASSES,
+const entriesOf = (models: readonly OwnModel[], there: ReadonlySet<string>): Entry[] => [
+  ...models.map((own) => ({
+    key: `own ${own.id}`,
+    model: own.model,
+    own,
+    isThere: there.has(`own:${own.id}`),
+  })),
+  ...CATALOGUE.map((model) => ({
+    key: `class ${model.classId ?? ''}`,
+    model,
+    own: null,
+    isThere: there.has(model.classId ?? ''),
+  })),
 ];
 
 const priceText = (price: number | null, currency: string): string =>
@@ -49,15 +53,17 @@ const Name = ({ entry: { own, model } }: { readonly entry: Entry }) => (
 
 interface Props {
   readonly models: readonly OwnModel[];
+  /** What the studio's things are of, as they name it */
+  readonly there: readonly string[];
   readonly currency: string;
 }
 
 /** Catalogue and the studio's own models, searched together. */
-export const LibraryList = ({ models, currency }: Props) => {
+export const LibraryList = ({ models, there, currency }: Props) => {
   const router = useRouter();
   const [by, setBy] = useState(ALL);
   const deferred = useDeferredValue(by);
-  const entries = useMemo(() => entriesOf(models), [models]);
+  const entries = useMemo(() => entriesOf(models, new Set(there)), [models, there]);
   const shown = narrowed(entries, deferred);
   const put = async (id: string, name: string, isBack: boolean) => {
     const answer = await libraryDo({ does: isBack ? 'put back' : 'remove', id });

@@ -2,10 +2,12 @@
 
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { DeviceUpdate } from '@echo-loom/core';
+import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { PlainTable } from '@/ui/PlainTable';
+import { authorId } from '@/session/outbox';
 import { toaster } from '@/ui/toaster';
 import { libraryDo, type UsedIn } from './door';
 
@@ -37,7 +39,7 @@ export const Uses = ({ id, uses }: { readonly id: string; readonly uses: readonl
   const update = async (rigs: readonly UsedIn[]) => {
     for (const { rigId, name } of rigs) {
       setBusy(rigId);
-      const answer = await libraryDo({ does: 'update', id, rigId });
+      const answer = await libraryDo({ does: 'update', id, rigId, author: authorId(nanoid) });
       toaster.create(
         answer.ok
           ? {

@@ -11,7 +11,13 @@ export type LibraryDeed =
       readonly model: Model;
     }
   | { readonly does: 'remove' | 'put back'; readonly id: string }
-  | { readonly does: 'update'; readonly id: string; readonly rigId: string }
+  | {
+      readonly does: 'update';
+      readonly id: string;
+      readonly rigId: string;
+      /** In whose name: whoever does it can take it back in the rig */
+      readonly author: string;
+    }
   | { readonly does: 'take json'; readonly text: string }
   | { readonly does: 'take csv'; readonly text: string; readonly isSure: boolean };
 

@@ -98,9 +98,9 @@ describe('the editor', () => {
 describe('the list', () => {
   const dear: Model = { ...booster, kind: 'preamp', typicalPrice: 900 };
   const entries: readonly Entry[] = [
-    { key: 'a', model: own.model, own },
-    { key: 'b', model: dear, own: null },
-    { key: 'c', model: { ...dear, typicalPrice: null }, own: null },
+    { key: 'a', model: own.model, own, isThere: false },
+    { key: 'b', model: dear, own: null, isThere: true },
+    { key: 'c', model: { ...dear, typicalPrice: null }, own: null, isThere: false },
   ];
   const keys = (by: Partial<typeof ALL>) =>
     narrowed(entries, { ...ALL, ...by }).map(({ key }) => key);
@@ -109,6 +109,7 @@ describe('the list', () => {
     expect(keys({ query: 'OURS booster' })).toEqual(['a']);
     expect(keys({ whose: 'ours' })).toEqual(['a']);
     expect(keys({ whose: 'catalogue', kind: 'preamp' })).toEqual(['b', 'c']);
+    expect(keys({ whose: 'there' })).toEqual(['b']);
     // Without a price nobody knows whether it is under it.
     expect(keys({ mostPrice: 900 })).toEqual(['a', 'b']);
     expect(keys({ mostPrice: 10 })).toEqual([]);
@@ -116,7 +117,7 @@ describe('the list', () => {
     expect(keys({ connector: 'hdmi' })).toEqual([]);
   });
   it('says so where nothing fits, and shows everything again', async () => {
-    drawWithRouter(<LibraryList models={[own]} currency="EUR" />);
+    drawWithRouter(<LibraryList models={[own]} there={[]} currency="EUR" />);
     const count = () => screen.getByRole('status').textContent;
     const all = count();
     await userEvent.type(screen.getByLabelText('Search models'), 'no such thing');
@@ -129,7 +130,7 @@ describe('the list', () => {
   });
   it('takes a model out and says how to have it back', async () => {
     const sent = serverThat(200, {});
-    const going = drawWithRouter(<LibraryList models={[own]} currency="EUR" />);
+    const going = drawWithRouter(<LibraryList models={[own]} there={[]} currency="EUR" />);
     await userEvent.click(
       screen.getByRole('button', { name: 'Take Booster of ours out of the library' }),
     );

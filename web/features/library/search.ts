@@ -7,6 +7,8 @@ export interface Entry {
   readonly model: Model;
   /** null for a class of the catalogue */
   readonly own: OwnModel | null;
+  /** Whether the studio has one, as its list of things says */
+  readonly isThere: boolean;
 }
 
 export interface Narrowed {
@@ -37,6 +39,9 @@ const fitsQuery = ({ model }: Entry, query: string): boolean => {
     .every((word) => text.includes(word));
 };
 
+const fitsWhose = ({ own, isThere }: Entry, whose: string | null): boolean =>
+  whose === null || (whose === 'there' ? isThere : (whose === 'ours') === (own !== null));
+
 /** What fits every condition, the studio's own first. */
 export const narrowed = (entries: readonly Entry[], by: Narrowed): Entry[] =>
   entries.filter(
@@ -44,7 +49,7 @@ export const narrowed = (entries: readonly Entry[], by: Narrowed): Entry[] =>
       fitsQuery(entry, by.query) &&
       (by.kind === null || entry.model.kind === by.kind) &&
       (by.connector === null || connectorsOf(entry.model).includes(by.connector)) &&
-      (by.whose === null || (by.whose === 'ours') === (entry.own !== null)) &&
+      fitsWhose(entry, by.whose) &&
       (by.mostPrice === null ||
         (entry.model.typicalPrice !== null && entry.model.typicalPrice <= by.mostPrice)),
   );

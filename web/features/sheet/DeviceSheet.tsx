@@ -14,6 +14,7 @@ import { carriedBy } from './carried';
 import { Carries } from './Carries';
 import { Controls } from './Controls';
 import { DataSheet } from './DataSheet';
+import { BehindNote } from '@/features/library/BehindNote';
 import { Ownership } from './Ownership';
 import { Ports } from './Ports';
 import { Reminders } from './Reminders';
@@ -62,6 +63,7 @@ export const DeviceSheet = ({ analysis, deviceId, onConnect }: Props) => {
       <Text fontSize="sm" color="ink.soft" mt="1.5">
         {device.model.about}
       </Text>
+      {device.model.own && <BehindNote own={device.model.own} />}
       {findings.length > 0 && (
         <Flex direction="column" gap="2.5" mt="3">
           {findings.map((finding, index) => (

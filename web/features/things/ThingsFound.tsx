@@ -2,7 +2,9 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { ThingFinding, ThingFix } from '@echo-loom/core';
+import { nanoid } from 'nanoid';
 import Link from 'next/link';
+import { authorId } from '@/session/outbox';
 import { LevelMark } from '@/ui/LevelMark';
 import { useThings } from './useThings';
 
@@ -10,7 +12,10 @@ import { useThings } from './useThings';
 export const ThingsFound = ({ findings }: { readonly findings: readonly ThingFinding[] }) => {
   const perform = useThings();
   const mend = ({ rigId, command, says }: ThingFix) =>
-    perform({ does: 'take in rig', rigId, command }, `${says}. It stands in that rig’s history.`);
+    perform(
+      { does: 'take in rig', rigId, author: authorId(nanoid), command },
+      `${says}. It stands in that rig’s history.`,
+    );
   return (
     <Box as="section" aria-labelledby="found" mb="5">
       <Text as="h2" id="found" fontSize="lg" fontWeight="600" mb="1">

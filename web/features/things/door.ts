@@ -24,7 +24,13 @@ export type ThingsDeed =
       readonly cells: readonly (readonly (string | number | boolean | null)[])[];
       readonly isSure: boolean;
     }
-  | { readonly does: 'take in rig'; readonly rigId: string; readonly command: SimpleCommand };
+  | {
+      readonly does: 'take in rig';
+      readonly rigId: string;
+      /** In whose name: whoever does it can take it back in the rig */
+      readonly author: string;
+      readonly command: SimpleCommand;
+    };
 
 /** What was saved, and how it stood before. */
 export interface SavedThing {

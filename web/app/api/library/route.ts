@@ -20,7 +20,7 @@ import {
   usedIds,
   versionsOf,
 } from '@/server/library';
-import { rigIdSchema } from '@/session/protocol';
+import { givenIdSchema, rigIdSchema } from '@/session/protocol';
 
 /** A library of a thousand models is some megabytes. */
 const MAX_BYTES = 16 * 1024 * 1024;
@@ -35,7 +35,12 @@ const deedSchema = z.discriminatedUnion('does', [
   }),
   z.strictObject({ does: z.literal('remove'), id: idSchema }),
   z.strictObject({ does: z.literal('put back'), id: idSchema }),
-  z.strictObject({ does: z.literal('update'), id: idSchema, rigId: rigIdSchema }),
+  z.strictObject({
+    does: z.literal('update'),
+    id: idSchema,
+    rigId: rigIdSchema,
+    author: givenIdSchema,
+  }),
   z.strictObject({ does: z.literal('take json'), text: z.string() }),
   /** @param isSure takes what can be taken; otherwise it is only said what would be */
   z.strictObject({ does: z.literal('take csv'), text: z.string(), isSure: z.boolean() }),
@@ -94,7 +99,7 @@ const perform = async (deed: Deed): Promise<Response> => {
     case 'update': {
       const versions = await versionsOf(deed.id);
       if (versions.length === 0) return noSuchModel();
-      const why = await updateRig(deed.rigId, versions);
+      const why = await updateRig(deed.rigId, versions, deed.author);
       return why === null ? answer({}) : problem(409, why);
     }
     case 'take json': {

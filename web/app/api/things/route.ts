@@ -22,7 +22,7 @@ import {
   ThingSavedMeanwhile,
   type ThingToSave,
 } from '@/server/things';
-import { rigIdSchema } from '@/session/protocol';
+import { givenIdSchema, rigIdSchema } from '@/session/protocol';
 
 /** Five thousand things with notes are some megabytes. */
 const MAX_BYTES = 16 * 1024 * 1024;
@@ -48,7 +48,12 @@ const deedSchema = z.discriminatedUnion('does', [
     cells: z.array(z.array(cellSchema).max(200)).max(MOST_THINGS + 10),
     isSure: z.boolean(),
   }),
-  z.strictObject({ does: z.literal('take in rig'), rigId: rigIdSchema, command: z.unknown() }),
+  z.strictObject({
+    does: z.literal('take in rig'),
+    rigId: rigIdSchema,
+    author: givenIdSchema,
+    command: z.unknown(),
+  }),
 ]);
 type Deed = z.infer<typeof deedSchema>;
 
@@ -112,7 +117,7 @@ const perform = async (deed: Deed): Promise<Response> => {
     case 'take in rig': {
       const command = parsed(commandSchema, deed.command);
       if (command.type !== 'takeThing') return problem(400, 'Only a thing can be taken here.');
-      const why = await takeInRig(deed.rigId, command);
+      const why = await takeInRig(deed.rigId, command, deed.author);
       return why === null ? answer({}) : problem(409, why);
     }
   }
