@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { RigDraft } from '../catalogue/draft';
 import { apply } from '../rig';
 import { thingFindings } from './findings';
@@ -19,6 +20,7 @@ const rigOf = (
     rig = apply(rig, { type: 'addShow', showId: `s-${index}`, show: { name: 'Show', on } });
   return { id, rig };
 };
+const DAYS = ['2026-12-03', '2026-12-04', '2026-12-05'] as const;
 const mic = ownThing('mic');
 const codes = (things: readonly OwnThing[], rigs: readonly NamedRig[]) =>
   thingFindings(things, rigs).map(({ code }) => code);
@@ -99,5 +101,102 @@ describe('one rig and the things', () => {
     expect(codes([wanted], [rigOf('a', [], { one: wanted })])).toEqual(['things.not-had']);
     expect(codes([other], [rigOf('a', [], { one: other })])).toEqual(['things.other-model']);
     expect(codes([], [rigOf('a', [], { one: mic })])).toEqual(['things.not-listed']);
+  });
+});
+
+/** Rigs and things at random: few of each, so that they meet. */
+const worlds = fc
+  .record({
+    counts: fc.array(fc.integer({ min: 1, max: 2 }), { minLength: 2, maxLength: 4 }),
+    lent: fc.array(fc.option(fc.constantFrom(...DAYS), { nil: null }), {
+      minLength: 4,
+      maxLength: 4,
+    }),
+    broken: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 4, maxLength: 4 }),
+    rigs: fc.array(
+      fc.record({
+        days: fc.subarray([...DAYS]),
+        mics: fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 1, maxLength: 3 }),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+  })
+  .map(({ counts, lent, broken, rigs }) => {
+    const things = counts.map((count, at) =>
+      ownThing(`t-${at}`, {
+        count,
+        had: lent[at] ? 'borrowed' : 'owned',
+        backOn: lent[at] ?? null,
+        condition: broken[at] === 0 ? 'broken' : 'good',
+      }),
+    );
+    return {
+      things,
+      rigs: rigs.map(({ days, mics }, at) =>
+        rigOf(
+          `r${at}`,
+          days,
+          Object.fromEntries(
+            mics.map((thing, index) => [`m-${index}`, things[thing % things.length] ?? mic]),
+          ),
+        ),
+      ),
+    };
+  });
+
+/** What is wrong with a thing, counted another way: day by day and rig by rig, over the devices themselves. */
+const byHand = ({ thing, id }: OwnThing, rigs: readonly NamedRig[]): string[] => {
+  const times = ({ rig }: NamedRig) =>
+    Object.values(rig.devices).filter(({ thingId }) => thingId === id).length;
+  const isOn = ({ rig }: NamedRig, day: string) =>
+    Object.values(rig.shows).some(({ on }) => on === day);
+  const using = rigs.filter((rig) => times(rig) > 0);
+  const clash = DAYS.some((day) => {
+    const then = using.filter((rig) => isOn(rig, day));
+    return then.length > 1 && then.reduce((sum, rig) => sum + times(rig), 0) > thing.count;
+  });
+  const { backOn } = thing;
+  const late =
+    backOn !== null && using.some((rig) => DAYS.some((day) => isOn(rig, day) && day > backOn));
+  return [
+    ...(clash ? ['things.same-day'] : []),
+    ...using.filter((rig) => times(rig) > thing.count).map(() => 'things.twice'),
+    ...(late ? ['things.gone-back'] : []),
+    ...(using.length > 0 && thing.condition === 'broken' ? ['things.not-fit'] : []),
+  ].sort();
+};
+
+describe('things and rigs at random', () => {
+  it('are found wrong exactly where a count by hand finds them wrong', () => {
+    fc.assert(
+      fc.property(worlds, ({ things, rigs }) => {
+        const found = thingFindings(things, rigs);
+        for (const own of things)
+          expect(
+            found
+              .filter(({ thingId }) => thingId === own.id)
+              .map(({ code }) => code)
+              .sort(),
+          ).toEqual(byHand(own, rigs));
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it('are never made worse by what is offered', () => {
+    fc.assert(
+      fc.property(worlds, ({ things, rigs }) => {
+        const before = thingFindings(things, rigs);
+        for (const { fixes } of before)
+          for (const { rigId, command } of fixes) {
+            const then = rigs.map((one) =>
+              one.id === rigId ? { id: one.id, rig: apply(one.rig, command) } : one,
+            );
+            const after = thingFindings(things, then);
+            const was = new Set(before.map(({ code, thingId }) => `${code} ${thingId}`));
+            for (const { code, thingId } of after) expect(was).toContain(`${code} ${thingId}`);
+          }
+      }),
+      { numRuns: 150 },
+    );
   });
 });
