@@ -15,6 +15,7 @@ export {
 } from './build';
 export { type Beginning, BEGINNINGS } from './build/rooms';
 export { settledIn } from './build/settled-in';
+export { NO_STOCK, type Stock, takingFirst } from './build/taking-first';
 export {
   currencySchema,
   lengthsSchema,

@@ -139,7 +139,10 @@ export const usesOf = async (versions: readonly OwnModel[]): Promise<UsedIn[]> =
   });
 };
 
-/** Brings a rig up to the latest version, as one edit of its log in somebody's name. @returns why not; null where it is done */
+/**
+ * Brings a rig up to the latest version, as one edit of its log in somebody's name.
+ * @returns why not; null where it is done
+ */
 export const updateRig = async (
   rigId: string,
   versions: readonly OwnModel[],

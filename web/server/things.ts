@@ -116,7 +116,10 @@ export const aroundThings = async (all: readonly OwnThing[]): Promise<ThingsArou
   };
 };
 
-/** Does to a rig what a finding offers, as one edit of its log in somebody's name. @returns why not; null where it is done */
+/**
+ * Does to a rig what a finding offers, as one edit of its log in somebody's name.
+ * @returns why not; null where it is done
+ */
 export const takeInRig = async (
   rigId: string,
   command: Extract<Command, { type: 'takeThing' }>,

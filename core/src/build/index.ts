@@ -1,6 +1,6 @@
 import type { Progress } from '../edits/gain/set';
 import type { Mains, Rig } from '../rig';
-import { NO_STOCK, type Stock, takingFirst } from '../things/taken';
+import { NO_STOCK, type Stock, takingFirst } from './taking-first';
 import type { Answers } from './answers';
 import { cheapen } from './cheaper';
 import { finish, withDelays, withLenses } from './finish';

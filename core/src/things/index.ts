@@ -27,9 +27,9 @@ export {
   type ThingKind,
   thingSchema,
 } from './schema';
-export { asLens, NO_STOCK, type Stock, takingFirst } from './taken';
 export {
   allModelRefs,
+  asLens,
   daysOf,
   modelRefOf,
   type NamedRig,

@@ -9,10 +9,8 @@ export type ThingKind = (typeof THING_KINDS)[number];
 
 /** How the studio has it. */
 export const HAD_AS = ['owned', 'borrowed', 'wanted'] as const;
-export type HadAs = (typeof HAD_AS)[number];
 
 export const CONDITIONS = ['new', 'good', 'worn', 'faulty', 'broken'] as const;
-export type Condition = (typeof CONDITIONS)[number];
 
 /** A class of the catalogue by its id, or a model of the studio's own by `own:` and its id. */
 export const modelRefSchema = z

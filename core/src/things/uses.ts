@@ -85,3 +85,16 @@ export const takeCommand = (
 /** Whether nothing is the matter with it. */
 export const isFit = ({ condition }: Thing): boolean =>
   condition !== 'faulty' && condition !== 'broken';
+
+/** A thing as a lens of a rig. @returns null where it is none */
+export const asLens = ({ thing }: OwnThing) => {
+  const { name, shortestMm, longestMm, widest, massKg, nearestM, mount } = thing;
+  return shortestMm === null ||
+    longestMm === null ||
+    widest === null ||
+    massKg === null ||
+    nearestM === null ||
+    mount === null
+    ? null
+    : { name, focal: { shortestMm, longestMm }, widest, massKg, nearestM, mount };
+};

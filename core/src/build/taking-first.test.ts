@@ -1,9 +1,9 @@
 import { analyse } from '../analyse';
-import { build, STARTING_POINTS } from '../build';
+import { build, STARTING_POINTS } from '.';
 import { priceOf, moneyOf } from '../passes/money';
 import { inOrder } from '../rig/order';
-import { ownThing } from './things-for-cases';
-import { modelRefOf, usesIn } from './uses';
+import { ownThing } from '../things/things-for-cases';
+import { modelRefOf, usesIn } from '../things/uses';
 
 const answers = STARTING_POINTS.find(({ id }) => id === 'two-voices')?.answers('Two voices');
 const built = (things: ReturnType<typeof ownThing>[]) => {

@@ -1,6 +1,6 @@
 import { type Analysis, reanalyse } from '../analyse';
-import { withDelays, withGains } from '../build/finish';
-import { pressingOf } from '../build/settle';
+import { withDelays, withGains } from './finish';
+import { pressingOf } from './settle';
 import { CATALOGUE } from '../catalogue';
 import { compareIn } from '../library/compare';
 import { type OwnModel, stamped } from '../library/own';
@@ -8,8 +8,8 @@ import { apply, type Command, type Model, type Rig } from '../rig';
 import { freeId } from '../rig/ids';
 import { reachesFocal } from '../rig/lenses/schema';
 import { inOrder } from '../rig/order';
-import type { OwnThing } from './schema';
-import { isFit, modelRefOf, takeCommand, usesIn } from './uses';
+import type { OwnThing } from '../things/schema';
+import { asLens, isFit, modelRefOf, takeCommand, usesIn } from '../things/uses';
 
 /** A rig that takes what the studio has before anything is bought. */
 
@@ -137,19 +137,6 @@ const withLenses = (begin: Rig, stock: Stock): Rig => {
     left.set(own.id, (left.get(own.id) ?? 0) - 1);
   }
   return rig;
-};
-
-/** A thing as a lens of a rig. @returns null where it is none */
-export const asLens = ({ thing }: OwnThing) => {
-  const { name, shortestMm, longestMm, widest, massKg, nearestM, mount } = thing;
-  return shortestMm === null ||
-    longestMm === null ||
-    widest === null ||
-    massKg === null ||
-    nearestM === null ||
-    mount === null
-    ? null
-    : { name, focal: { shortestMm, longestMm }, widest, massKg, nearestM, mount };
 };
 
 /** The studio's cables, in the box that the rig's are taken from first. */
