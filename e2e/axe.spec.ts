@@ -6,6 +6,9 @@ import { expect, test } from './application';
 /** Those that are laid out otherwise where there is little room. */
 const NARROW = new Set(['', '/findings', '/gain', '/panel', '/room', '/threads']);
 
+/** Those that repeat the same row by the hundred: looked at in the small rig. */
+const LONG = new Set(['/book', '/built']);
+
 /** What may run on a page is said with it. */
 const POLICY = /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'/;
 
@@ -76,19 +79,22 @@ test.describe.configure({ mode: 'parallel' });
 test.use({ colorScheme: 'light' });
 
 const middle = Math.ceil(VIEWS.length / 2);
-for (const [name, views] of [
+for (const [part, views] of [
   ['the first half of the views', VIEWS.slice(0, middle)],
   ['the rest of the views', VIEWS.slice(middle)],
 ] as const)
-  test(`axe finds nothing serious on ${name}, wide and narrow, light and dark`, async ({
+  test(`axe finds nothing serious on ${part}, wide and narrow, light and dark`, async ({
     page,
     demo,
   }) => {
     const found = complaintsOf(page);
     for (const { path } of views) {
-      const response = await page.goto(`${demo.url}/rigs/second-firing${path}`);
+      const [id, name] = LONG.has(path)
+        ? ['night-tide', 'Night Tide']
+        : ['second-firing', 'Second Firing'];
+      const response = await page.goto(`${demo.url}/rigs/${id}${path}`);
       expect(response?.headers()['content-security-policy']).toMatch(POLICY);
-      await expect(page.getByRole('heading', { name: 'Second Firing', exact: true })).toBeVisible();
+      await expect(page.getByRole('heading', { name, exact: true, level: 1 })).toBeVisible();
       found.push(...(await look(page, path || 'loom', NARROW.has(path) ? ALL : WIDE)));
     }
     expect(found).toEqual([]);
@@ -111,6 +117,12 @@ test('axe finds nothing serious on the shelf, a new rig and what opens over a ri
   await expect(page.getByRole('table', { name: 'Models' })).toBeVisible();
   await page.getByLabel('Search models').fill('interface');
   found.push(...(await look(page, 'library', ALL)));
+  await page.goto(`${url}/things`);
+  await expect(page.getByRole('table', { name: 'Things' })).toBeVisible();
+  found.push(...(await look(page, 'things', ALL)));
+  await page.getByRole('button', { name: 'Zoom 24–70', exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'Zoom 24–70' })).toBeVisible();
+  found.push(...(await look(page, 'a thing', ALL)));
   await page.goto(`${url}/library/new?from=booster-inline`);
   for (const name of ['Sockets', 'Inner ways', 'Controls'])
     for (const item of await page.getByRole('region', { name }).locator('summary').all())
