@@ -1,5 +1,13 @@
 import { RigDraft } from '../catalogue/draft';
-import { apply, cableNumbers, numbering, type Rig, type SimpleCommand, unnumbered } from '../rig';
+import {
+  apply,
+  cableNumbers,
+  numbering,
+  Refusal,
+  type Rig,
+  type SimpleCommand,
+  unnumbered,
+} from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
 import { builtFollows, type BuiltLine, builtLines } from './index';
 
@@ -112,6 +120,83 @@ describe('what is looked at', () => {
     const ticked = lines.reduce(tick, hall);
     expect(builtLines(ticked).filter(({ state }) => state !== 'so')).toEqual([]);
   });
+});
+
+describe('what stands on something', () => {
+  const standing = new RigDraft('Standing')
+    .support('desk', 'Desk, 1.4 m', [1, 2, 0])
+    .device('box', 'interface-2')
+    .stand('box', 'desk', 0.3, 0.1, 90)
+    .build();
+  const moved = (rig: Rig, xM: number): Rig =>
+    apply(rig, {
+      type: 'standDevice',
+      deviceId: 'box',
+      on: { supportId: 'desk', xM, yM: 0.1, turnDeg: 90, upM: 0 },
+    });
+  it('is told relative to it, and the plan follows there', () => {
+    const line = lineAt(standing, 'places', 'box');
+    expect(line.plan).toBe(`on ${standing.supports['desk']?.name}, x 0.30 m, y 0.10 m, turned 90°`);
+    const other = moved(tick(standing, line), -0.4);
+    expect(lineAt(other, 'places', 'box').plan).toContain('x −0.40 m');
+    const follows = all(other, lineAt(other, 'places', 'box').planFollows);
+    expect(follows.devices['box']).toEqual(standing.devices['box']);
+  });
+  it('found on something that is gone, the plan cannot follow', () => {
+    const ticked = tick(standing, lineAt(standing, 'places', 'box'));
+    const gone = apply(ticked, { type: 'removeSupport', supportId: 'desk' });
+    expect(lineAt(gone, 'places', 'box')).toMatchObject({
+      state: 'differs',
+      plan: 'not said',
+      planFollows: [],
+    });
+    expect(builtLines(gone).filter(({ part }) => part === 'supports')).toEqual([]);
+  });
+  it('and what carries it is looked at by itself', () => {
+    const ticked = tick(standing, lineAt(standing, 'supports', 'desk'));
+    const other = apply(ticked, {
+      type: 'changeSupport',
+      supportId: 'desk',
+      support: { at: { xM: 2, yM: 2, facingDeg: 0 } },
+    });
+    const line = lineAt(other, 'supports', 'desk');
+    expect([line.state, line.plan]).toEqual(['differs', 'x 2.00 m, y 2.00 m, facing 0°']);
+    expect(all(other, line.planFollows).supports).toEqual(standing.supports);
+  });
+  it('where nobody said where it stands there is nothing to look at', () =>
+    expect(
+      builtLines(start)
+        .filter(({ part }) => part === 'places')
+        .map(({ key }) => key),
+    ).toEqual(['desk']));
+});
+
+describe('a knob that was found where the model no longer lets it stand', () => {
+  it('differs, and the plan cannot follow', () => {
+    const rig = apply(start, {
+      type: 'tickBuilt',
+      found: { part: 'settings', deviceId: 'desk', control: 'gain-1', found: 500 },
+      by: 'Ada',
+      when: WHEN,
+    });
+    expect(lineAt(rig, 'settings', 'desk.gain-1')).toMatchObject({
+      state: 'differs',
+      planFollows: [],
+    });
+  });
+  it.each([
+    ['a knob', { part: 'settings', deviceId: 'desk', control: 'nothing', found: 1 }],
+    ['a device', { part: 'settings', deviceId: 'nobody', control: 'gain-1', found: 1 }],
+    ['a support', { part: 'supports', supportId: 'nobody', found: null }],
+  ] as const)('%s that is not there is refused', (_what, found) =>
+    expect(() => apply(start, { type: 'tickBuilt', found, by: 'Ada', when: WHEN })).toThrow(
+      Refusal,
+    ),
+  );
+  it('a tick that is not there cannot be taken back', () =>
+    expect(() => apply(start, { type: 'untickBuilt', part: 'cables', key: 'x' })).toThrow(
+      'Nothing is ticked there',
+    ));
 });
 
 describe('numbers of cables', () => {

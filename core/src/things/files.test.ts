@@ -154,6 +154,20 @@ describe('a table that is none', () => {
   );
   it('takes what it understands beside a column it does not', () =>
     expect(thingsFromCsv('Name,Kind,Colour\r\nTape,other,red', REFS).lines).toHaveLength(1));
+  it('takes a file that begins with the mark of its encoding', () =>
+    expect(thingsFromCsv('\uFEFFName,Kind\r\nTape,other', REFS).lines).toHaveLength(1));
+  it('passes over lines with nothing in them, and counts them', () => {
+    const { lines, faults } = thingsFromCsv('Name,Kind\r\n,\r\nTape,other\r\n\r\n', REFS);
+    expect(lines.map(({ line }) => line)).toEqual([3]);
+    expect(faults).toEqual([]);
+  });
+  it('takes a heading with or without its unit, and a choice as it is called or labelled', () => {
+    const text = 'Name,Kind,Cable,Length\r\nLead,CABLE,Balanced audio cable,5';
+    expect(thingsFromCsv(text, REFS).lines[0]?.thing).toMatchObject({
+      cableKind: 'balanced',
+      lengthM: 5,
+    });
+  });
   it('takes a semicolon between cells, as some spreadsheets write', () =>
     expect(thingsFromCsv('Name;Kind\r\nTape;other', REFS).lines).toHaveLength(1));
 });

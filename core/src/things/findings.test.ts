@@ -3,8 +3,7 @@ import { RigDraft } from '../catalogue/draft';
 import { apply } from '../rig';
 import { thingFindings } from './findings';
 import { ownThing } from './things-for-cases';
-import { takeCommand } from './uses';
-import type { NamedRig } from './uses';
+import { asLens, type NamedRig, takeCommand } from './uses';
 import type { OwnThing } from './schema';
 
 const rigOf = (
@@ -199,4 +198,98 @@ describe('things and rigs at random', () => {
       { numRuns: 150 },
     );
   });
+});
+
+describe('lenses', () => {
+  const zoom = (id: string, more: Partial<OwnThing['thing']> = {}) =>
+    ownThing(id, {
+      is: 'lens',
+      modelRef: null,
+      shortestMm: 24,
+      longestMm: 70,
+      widest: 2.8,
+      massKg: 0.7,
+      nearestM: 0.4,
+      mount: 'Mirrorless',
+      ...more,
+    });
+  const one = zoom('one');
+  const withLens = (id: string): NamedRig => {
+    const lens = asLens(one);
+    if (!lens) throw new Error('no lens');
+    const rig = [
+      {
+        type: 'addLens' as const,
+        lensId: 'zoom',
+        lens: { ...lens, price: null, ownership: 'owned' as const },
+      },
+      takeCommand('lens', 'zoom', one),
+      { type: 'addShow' as const, showId: 's', show: { name: 'Show', on: '2026-12-03' } },
+    ].reduce(apply, new RigDraft(`Rig ${id}`).build());
+    return { id, rig };
+  };
+  const offered = (...others: readonly OwnThing[]) =>
+    thingFindings([one, ...others], [withLens('a'), withLens('b')])[0]?.fixes.map(
+      ({ says }) => says,
+    );
+  it('clash as devices do, and another that is alike is offered', () => {
+    expect(codes([one], [withLens('a'), withLens('b')])).toEqual(['things.same-day']);
+    expect(offered(zoom('two'))).toContain('Rig a: take two for one');
+  });
+  it.each([
+    ['shorter', { shortestMm: 16 }],
+    ['longer', { longestMm: 105 }],
+    ['slower', { widest: 4 }],
+    ['of another mount', { mount: 'Small' }],
+  ])('one that is %s is not', (_what, more) =>
+    expect(offered(zoom('two', more))).toEqual([
+      'Rig a: buy another for one',
+      'Rig b: buy another for one',
+    ]),
+  );
+  it('a thing of another kind is no lens', () => {
+    expect(asLens(mic)).toBeNull();
+    expect(asLens(zoom('bare', { nearestM: null }))).toBeNull();
+    const lens = { id: 'a', rig: apply(withLens('a').rig, takeCommand('lens', 'zoom', mic)) };
+    expect(codes([mic], [lens])).toEqual(['things.other-model']);
+  });
+});
+
+describe('what is said', () => {
+  it('counts, and names the serial number where there is one', () => {
+    const two = ownThing('pair', { count: 2 });
+    const [found] = thingFindings([two], [rigOf('a', [], { one: two, more: two, third: two })]);
+    expect(found?.says).toMatch(/^pair is in Rig a 3 times, as .*; there are 2\.$/);
+    expect(found?.sum).toBe('3 used − 2 there = 1 too many');
+    const numbered = ownThing('mic', { serial: 'B7', condition: 'broken' });
+    expect(thingFindings([numbered], [rigOf('a', [], { one: numbered })])[0]?.says).toBe(
+      'mic (B7) is broken, and Rig a is built on it.',
+    );
+  });
+  it('counts the days on which they meet, the first of them named', () => {
+    const days = ['2026-12-03', '2026-12-04', '2026-12-05'];
+    const [found] = thingFindings(
+      [mic],
+      [rigOf('a', days, { one: mic }), rigOf('b', days, { two: mic })],
+    );
+    expect(found?.says).toBe('mic is wanted in Rig a and Rig b on 2026-12-03 and on 2 more days.');
+  });
+  it('names whom it goes back to, and the first day it is missed', () => {
+    const lent = ownThing('lent', { had: 'borrowed', from: 'The college', backOn: '2026-12-03' });
+    const rig = rigOf('a', ['2026-12-03', '2026-12-05', '2026-12-04'], { one: lent });
+    expect(thingFindings([lent], [rig])[0]?.says).toBe(
+      'lent goes back to The college on 2026-12-03, and Rig a needs it on 2026-12-04.',
+    );
+  });
+  it('of a thing that nothing uses is nothing', () =>
+    expect(
+      codes(
+        [
+          ownThing('a', { condition: 'broken' }),
+          ownThing('b', { had: 'wanted' }),
+          ownThing('c', { had: 'borrowed', backOn: '2020-01-01' }),
+        ],
+        [rigOf('a', ['2026-12-03'], {})],
+      ),
+    ).toEqual([]));
 });
