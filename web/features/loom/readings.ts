@@ -21,8 +21,8 @@ export const READINGS = [
   'Headroom',
   'Delay',
   'Cable',
-  'Number',
   'Power',
+  'Number',
 ] as const;
 export type Reading = (typeof READINGS)[number];
 

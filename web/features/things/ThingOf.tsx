@@ -45,7 +45,10 @@ export const ThingOf = ({ of, itemId, thingId, fits }: Props) => {
       />
       {said.map(({ says }) => (
         <Text key={says} fontSize="xs" color="madder">
-          {says} <Link href="/things">See the things.</Link>
+          {says}{' '}
+          <Link href="/things" style={{ textDecoration: 'underline' }}>
+            See the things.
+          </Link>
         </Text>
       ))}
     </>
