@@ -104,7 +104,7 @@ describe('a large source', () => {
       }
     return sum / many ** 2;
   };
-  it('is summed over its face: within 2.5 percent of an integration by brute force', () =>
+  it('is summed over its face: within 2 percent of an integration by brute force', () =>
     fc.assert(
       fc.property(
         fc.record({
@@ -126,10 +126,16 @@ describe('a large source', () => {
             illuminance(shining, point, looking(0)),
             integrated(shining, point, looking(0)),
           ];
-          expect(Math.abs(summed / whole - 1)).toBeLessThan(0.025);
+          expect(Math.abs(summed / whole - 1)).toBeLessThan(0.02);
         },
       ),
-      { numRuns: 25 },
+      {
+        numRuns: 25,
+        // Where a source just under a fifth of its distance was taken for a point, and was 2.5 % off.
+        examples: [
+          [{ x: 0, y: 0.5, z: 1.6747826212989965, wide: 0.11410617668967728, tall: 0.1, beam: 60 }],
+        ],
+      },
     ));
   it('before a disc that shines evenly is what the textbook says: πL·sin² of half its angle', () => {
     // A square of the same area as a disc, far enough for the two to be one: E = L·A·cos/d².
