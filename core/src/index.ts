@@ -35,6 +35,7 @@ export {
   wayToBuy,
 } from './catalogue/house-gear';
 export { RigDraft } from './catalogue/draft';
+export * from './day';
 export * from './explain';
 export {
   isIdle,

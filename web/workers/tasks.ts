@@ -9,6 +9,8 @@ import {
   type Arrangement,
   build,
   type Built,
+  changeOver,
+  type ChangeTask,
   type Chosen,
   costOf,
   difference,
@@ -53,6 +55,8 @@ import {
   setsOf,
   type SimpleCommand,
   type Size,
+  type Schedule,
+  scheduleFor,
   type SizeStudy,
   solveTiming,
   timingByPlace,
@@ -116,6 +120,13 @@ const offersOf = (
     return offerOf(analysis, finding, fix);
   });
 
+/** A change-over as it would be done. */
+export interface ChangeOverAnswer {
+  readonly tasks: readonly ChangeTask[];
+  readonly schedule: Schedule;
+  readonly withOneMore: Schedule;
+}
+
 /** The engine beside the page: it follows the page's rig and works out what takes long. */
 export class EngineTasks {
   private analysis: Analysis | null = null;
@@ -165,6 +176,16 @@ export class EngineTasks {
   /** The best places for everything on a desk; null where there is nothing to arrange. */
   arrange(deskId: string, onProgress?: Progress): Arrangement | null {
     return arrangeDesk(this.present(), deskId, onProgress);
+  }
+
+  /** Who does what when from one state of the room to a set, and how long it would take one more. */
+  changeOver(fromSetId: string | null, toSetId: string, people: number): ChangeOverAnswer {
+    const tasks = changeOver(this.present().rig, fromSetId, toSetId);
+    return {
+      tasks,
+      schedule: scheduleFor(tasks, people),
+      withOneMore: scheduleFor(tasks, people + 1),
+    };
   }
 
   /** Everybody and everything in the room; null where there is no room, or nobody to place. */

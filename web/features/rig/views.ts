@@ -58,6 +58,10 @@ export const GROUPS: readonly Group[] = [
     ],
   },
   {
+    name: 'Day',
+    views: [{ name: 'Change-over', path: '/change-over' }],
+  },
+  {
     name: 'Record',
     views: [
       { name: 'Findings', path: '/findings', marks: 'all' },

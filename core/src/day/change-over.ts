@@ -1,0 +1,237 @@
+import { bodyOf } from '../catalogue/bodies';
+import {
+  type Device,
+  entry,
+  inOrder,
+  type Placed,
+  type Rig,
+  type Spot,
+  type Support,
+} from '../rig';
+import type { Task } from './schedule';
+
+/** From one state of the room to a set: what is carried, plugged and checked, as tasks with their estimates. */
+
+export interface ChangeTask extends Task {
+  /** What is done: `Carry Host’s tripod` */
+  readonly what: string;
+  /** Where to, or what about it */
+  readonly where: string;
+  /** How the minutes are estimated, with the numbers in it */
+  readonly sum: string;
+}
+
+/** How long things take to handle, apart from the way and the weight. Typical; a measured run counts for more. @unit min */
+const HANDLING_MIN = { desk: 1, rack: 1, stand: 0.6, arm: 0.6 } as const;
+const DEVICE_MIN = 0.4;
+/** A camera is framed, a lamp is aimed. @unit min */
+const AIM_MIN = 0.5;
+const CABLE_MIN = 0.3;
+const CHECK_MIN = 2;
+/** Carrying, among other people. @unit m/min */
+const PACE = 40;
+/** Heavier things are slower: so many kilograms cost a minute. */
+const KG_PER_MIN = 25;
+/** From where things are put away. @unit m */
+const STORE_M = 10;
+/** Heavier than this two carry; local rules on lifting may ask for two sooner. @unit kg */
+const ONE_CARRIES_KG = 20;
+/** A desk weighs about so much. @unit kg/m² */
+const DESK_KG_PER_M2 = 18;
+const ARM_KG = 3;
+const RACK_KG = 20;
+/** Less than this is no move. */
+const NEAR_M = 0.05;
+const NEAR_DEG = 5;
+
+interface State {
+  readonly support: (id: string, support: Support) => Spot | null;
+  readonly device: (id: string, device: Device) => Placed;
+}
+
+const placedNow = ({ at, heightM, on, aim }: Device): Placed => ({ at, heightM, on, aim });
+
+/** Where everything stands in a set; what came after it was kept stands as it does now. */
+const stateOf = (rig: Rig, setId: string): State => {
+  const set = entry(rig.sets, setId);
+  return {
+    support: (id, { at }) => entry(set?.supports ?? {}, id) ?? at,
+    device: (id, device) => entry(set?.devices ?? {}, id) ?? placedNow(device),
+  };
+};
+
+const apart = (a: Spot, b: Spot): number => Math.hypot(a.xM - b.xM, a.yM - b.yM);
+const turned = (a: number, b: number): number => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
+const isElsewhere = (a: Spot, b: Spot): boolean =>
+  apart(a, b) >= NEAR_M || turned(a.facingDeg, b.facingDeg) >= NEAR_DEG;
+
+const massOf = (device: Device): number => bodyOf(device.model)?.massKg ?? 0;
+
+const ownMass = ({ figures }: Support): number => {
+  switch (figures.is) {
+    case 'desk':
+      return figures.widthM * figures.depthM * DESK_KG_PER_M2;
+    case 'rack':
+      return RACK_KG;
+    case 'stand':
+      return figures.massKg + figures.ballastKg + figures.counterKg + (figures.out?.massKg ?? 0);
+    case 'arm':
+      return ARM_KG;
+    default:
+      return 0;
+  }
+};
+
+const number = (value: number): string => String(Math.round(value * 100) / 100);
+const quarter = (minutes: number): number => Math.ceil(minutes * 4 - 1e-9) / 4;
+
+/** An estimate by handling, way and weight, up to the next quarter of a minute. */
+const estimate = (handlingMin: number, wayM: number, massKg: number) => {
+  const exact = handlingMin + wayM / PACE + massKg / KG_PER_MIN;
+  return {
+    minutes: quarter(exact),
+    sum:
+      `${number(handlingMin)} min + ${number(wayM)} m ÷ ${PACE} m/min + ${number(massKg)} kg ÷ ` +
+      `${KG_PER_MIN} kg/min = ${number(exact)} min`,
+  };
+};
+
+const spotText = ({ xM, yM, facingDeg }: Spot): string =>
+  `to x ${xM.toFixed(2)} m, y ${yM.toFixed(2)} m, facing ${Math.round(facingDeg)}°`;
+
+/** Desks and racks are the room's furniture: they stay when things are put away; what hangs stays always. */
+const isFurniture = ({ figures }: Support): boolean =>
+  figures.is === 'desk' || figures.is === 'rack';
+const isFixed = ({ figures }: Support): boolean =>
+  figures.is === 'overhead' || figures.is === 'wall';
+
+const supportTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
+  inOrder(rig.supports).flatMap(([id, support]) => {
+    const spot = to.support(id, support);
+    const was = from ? from.support(id, support) : isFurniture(support) ? spot : null;
+    const { figures } = support;
+    if (!spot || figures.is === 'overhead' || figures.is === 'wall') return [];
+    if (was && !isElsewhere(was, spot)) return [];
+    const riding = inOrder(rig.devices).filter(
+      ([deviceId, device]) =>
+        from !== null &&
+        to.device(deviceId, device).on?.supportId === id &&
+        from.device(deviceId, device).on?.supportId === id,
+    );
+    const massKg = ownMass(support) + riding.reduce((sum, [, device]) => sum + massOf(device), 0);
+    const wayM = was ? apart(was, spot) : 2 * STORE_M;
+    const rolls = figures.is === 'desk' && figures.rolls;
+    const { minutes, sum } = estimate(HANDLING_MIN[figures.is], wayM, rolls ? 0 : massKg);
+    return [
+      {
+        id: `support ${id}`,
+        what: `${was ? 'Carry' : 'Set up'} ${support.name}${riding.length > 0 ? ` with what is on it` : ''}`,
+        where: spotText(spot),
+        minutes,
+        people: !rolls && massKg > ONE_CARRIES_KG ? 2 : 1,
+        after: support.onId === null ? [] : [`support ${support.onId}`],
+        sum,
+      },
+    ];
+  });
+
+const standsElsewhere = (a: Placed, b: Placed): boolean => {
+  if (a.on || b.on)
+    return (
+      a.on?.supportId !== b.on?.supportId ||
+      Math.hypot((a.on?.xM ?? 0) - (b.on?.xM ?? 0), (a.on?.yM ?? 0) - (b.on?.yM ?? 0)) >= NEAR_M
+    );
+  return a.at !== null && b.at !== null ? isElsewhere(a.at, b.at) : a.at !== b.at;
+};
+
+const deviceTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
+  inOrder(rig.devices).flatMap(([id, device]) => {
+    const placed = to.device(id, device);
+    const support = placed.on ? entry(rig.supports, placed.on.supportId) : undefined;
+    if ((!placed.at && !support) || (support && isFixed(support))) return [];
+    const was = from?.device(id, device) ?? null;
+    if (was && !standsElsewhere(was, placed)) return [];
+    const isAimed = device.model.kind === 'camera' || device.model.kind === 'light';
+    const massKg = massOf(device);
+    const wayM =
+      was?.at && placed.at ? apart(was.at, placed.at) : from === null ? 2 * STORE_M : STORE_M / 2;
+    const { minutes, sum } = estimate(DEVICE_MIN + (isAimed ? AIM_MIN : 0), wayM, massKg);
+    return [
+      {
+        id: `device ${id}`,
+        what: `${isAimed ? 'Put up and aim' : 'Put'} ${device.name}`,
+        where: support ? `on ${support.name}` : placed.at ? spotText(placed.at) : '',
+        minutes,
+        people: massKg > ONE_CARRIES_KG ? 2 : 1,
+        after: placed.on ? [`support ${placed.on.supportId}`] : [],
+        sum,
+      },
+    ];
+  });
+
+/** Cables between things that do not move together are plugged anew, those of one device by one person. */
+const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): ChangeTask[] => {
+  const bySource = new Map<
+    string,
+    { readonly after: Set<string>; count: number; lengthM: number }
+  >();
+  for (const { from, to, cable } of Object.values(rig.links)) {
+    if (cable.kind === 'inside' || cable.kind === 'radio') continue;
+    const [a, b] = [moved(from.deviceId), moved(to.deviceId)];
+    if (a.length === 0 && b.length === 0) continue;
+    if (a.join() === b.join() && a.every((id) => id.startsWith('support '))) continue;
+    const known = bySource.get(from.deviceId) ?? { after: new Set<string>(), count: 0, lengthM: 0 };
+    for (const id of [...a, ...b]) known.after.add(id);
+    known.count += 1;
+    known.lengthM += cable.lengthM;
+    bySource.set(from.deviceId, known);
+  }
+  return [...bySource].map(([deviceId, { after, count, lengthM }]) => {
+    const { minutes, sum } = estimate(CABLE_MIN * count, lengthM, 0);
+    return {
+      id: `cables ${deviceId}`,
+      what: `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ${entry(rig.devices, deviceId)?.name ?? deviceId}`,
+      where: 'as the patch sheet says',
+      minutes,
+      people: 1,
+      after: [...after],
+      sum,
+    };
+  });
+};
+
+/**
+ * Everything that is done from one state of the room to a set.
+ * @param fromSetId null: everything but the furniture is put away
+ * @returns tasks in the order of the rig; none where nothing differs
+ */
+export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string): ChangeTask[] => {
+  const from = fromSetId === null ? null : stateOf(rig, fromSetId);
+  const to = stateOf(rig, toSetId);
+  const carried = [...supportTasks(rig, from, to), ...deviceTasks(rig, from, to)];
+  const ids = new Set(carried.map(({ id }) => id));
+  const moved = (deviceId: string): string[] => {
+    const device = entry(rig.devices, deviceId);
+    const on = device && to.device(deviceId, device).on;
+    return [`device ${deviceId}`, ...(on ? [`support ${on.supportId}`] : [])].filter((id) =>
+      ids.has(id),
+    );
+  };
+  const tasks = [...carried, ...cableTasks(rig, moved)].map((task) => ({
+    ...task,
+    after: task.after.filter((id) => ids.has(id)),
+  }));
+  if (tasks.length === 0) return [];
+  return [
+    ...tasks,
+    {
+      id: 'check',
+      what: 'Check picture, sound and light',
+      where: 'before anybody is called in',
+      minutes: CHECK_MIN,
+      people: 1,
+      after: tasks.map(({ id }) => id),
+      sum: `${CHECK_MIN} min`,
+    },
+  ];
+};

@@ -1,0 +1,1 @@
+export { ChangeOverView as default } from '@/features/change-over/ChangeOverView';

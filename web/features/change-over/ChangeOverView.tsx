@@ -1,0 +1,161 @@
+'use client';
+
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { inOrder, personMinutes } from '@echo-loom/core';
+import Link from 'next/link';
+import { useState } from 'react';
+import { useRig, useRigId } from '@/features/rig/RigProvider';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
+import { PlainTable } from '@/ui/PlainTable';
+import type { ChangeOverAnswer } from '@/workers/tasks';
+import { useTask } from '@/workers/useTask';
+import { clockText, Timeline } from './Timeline';
+
+/** Everything but the furniture is put away. */
+const AWAY = '';
+const MOST_PEOPLE = 8;
+
+const saved = ({ schedule, withOneMore }: ChangeOverAnswer): string | null => {
+  if (!schedule.ok || !withOneMore.ok) return null;
+  const gain = schedule.minutes - withOneMore.minutes;
+  return gain > 0.01
+    ? `One more person would make it ${clockText(withOneMore.minutes)}: ${clockText(gain)} less.`
+    : 'One more person would save nothing: the longest chain takes as long.';
+};
+
+const Answer = ({
+  answer,
+  people,
+}: {
+  readonly answer: ChangeOverAnswer;
+  readonly people: number;
+}) => {
+  const { tasks, schedule } = answer;
+  if (tasks.length === 0)
+    return <Text fontSize="sm">Nothing stands elsewhere: there is nothing to carry or plug.</Text>;
+  const names = new Map(tasks.map(({ id, what }) => [id, what]));
+  return (
+    <>
+      {schedule.ok ? (
+        <>
+          <Text fontSize="lg" role="status">
+            <b className="figures">{clockText(schedule.minutes)}</b> minutes with{' '}
+            {people === 1 ? 'one person' : `${people} people`}
+            <Text as="span" fontSize="sm" color="ink.soft">
+              {` · ${personMinutes(tasks)} person-minutes · ` +
+                (schedule.isBest
+                  ? 'no order takes less'
+                  : `no order takes less than ${clockText(schedule.leastMin)}`)}
+            </Text>
+          </Text>
+          <Text fontSize="sm" mb="3">
+            {saved(answer)}
+          </Text>
+          <Timeline tasks={tasks} schedule={schedule} people={people} />
+        </>
+      ) : (
+        <Text role="alert" fontSize="sm" bg="madder.wash" p="2">
+          {[...names].reduce(
+            (says, [id, what]) => says.replace(`“${id}”`, `“${what}”`),
+            schedule.why,
+          )}
+        </Text>
+      )}
+      <Box mt="5">
+        <Text as="h3" fontWeight="600" mb="1">
+          Tasks and how they are estimated
+        </Text>
+        <PlainTable
+          label="Tasks"
+          headings={['Task', 'Where', 'Minutes', 'People', 'After', 'Estimated by']}
+          lines={tasks.map(({ id, what, where, minutes, people: needed, after, sum }) => ({
+            id,
+            head: what,
+            cells: [
+              where,
+              minutes,
+              needed,
+              id === 'check'
+                ? 'everything'
+                : after.map((other) => names.get(other) ?? other).join('; ') || '–',
+              sum,
+            ],
+          }))}
+        />
+        <Text fontSize="xs" color="ink.soft" mt="1.5">
+          Estimates are typical. Over 20 kg two carry; local rules may ask for two sooner. What
+          hangs over heads stays where a competent person hung it.
+        </Text>
+      </Box>
+    </>
+  );
+};
+
+/** From one state of the room to a set: who carries and plugs what, when, and how long it takes. */
+export const ChangeOverView = () => {
+  const analysis = useRig((state) => state.analysis);
+  const rigId = useRigId();
+  const sets = inOrder(analysis.rig.sets);
+  const [from, setFrom] = useState(AWAY);
+  const [wanted, setWanted] = useState<string | null>(null);
+  const [people, setPeople] = useState(2);
+  const to = sets.some(([id]) => id === wanted) ? wanted : (sets[0]?.[0] ?? null);
+  const at = useTask<ChangeOverAnswer>({
+    analysis,
+    key: to === null ? null : `${from} ${to} ${people}`,
+    ask: (tasks) => tasks.changeOver(from === AWAY ? null : from, to ?? '', people),
+  });
+  const named = sets.map(([value, { name }]) => ({ value, label: name }));
+  return (
+    <Box overflowY="auto" p="4" flex="1">
+      <Text as="h2" fontSize="lg" fontWeight="600" mb="2">
+        Change-over
+      </Text>
+      {to === null ? (
+        <Text fontSize="sm" maxW="60ch">
+          A change-over leads to a set: where everything stands for one look of the show. Keep one
+          on the{' '}
+          <Link href={`/rigs/${rigId}/plan`} style={{ textDecoration: 'underline' }}>
+            plan
+          </Link>
+          , under Sets; it is then told here who carries and plugs what, and how long it takes.
+        </Text>
+      ) : (
+        <>
+          <Flex gap="4" wrap="wrap" mb="3" maxW="60rem" className="screen-only">
+            <Box flex="1" minW="16rem">
+              <ChoiceField
+                label="From"
+                value={from}
+                options={[{ value: AWAY, label: 'Put away' }, ...named]}
+                onChoose={setFrom}
+              />
+            </Box>
+            <Box flex="1" minW="16rem">
+              <ChoiceField label="To" value={to} options={named} onChoose={setWanted} />
+            </Box>
+            <Box flex="1" minW="16rem">
+              <NumberField
+                label="People"
+                unit=""
+                value={people}
+                min={1}
+                max={MOST_PEOPLE}
+                isWhole
+                onCommit={(next) => next !== null && setPeople(next)}
+              />
+            </Box>
+          </Flex>
+          {at.state === 'failed' && (
+            <Text role="alert" fontSize="sm">
+              {at.says}
+            </Text>
+          )}
+          {at.state === 'working' && <Text fontSize="sm">Trying orders…</Text>}
+          {at.state === 'done' && <Answer answer={at.value} people={people} />}
+        </>
+      )}
+    </Box>
+  );
+};
