@@ -1,4 +1,5 @@
 import { allLengths, analyse, apply, asideCommands, type Rig, RigDraft } from '@echo-loom/core';
+import { harbourHallDay } from './days';
 import { harbourHallGear } from './gear';
 import { numberedAndTicked } from './harbour-hall-built';
 import { light } from './harbour-hall-light';
@@ -294,6 +295,7 @@ export const harbourHall = (): Rig => {
     waysAndMains,
     light,
     harbourHallGear,
+    harbourHallDay,
   ])
     part(draft);
   return numberedAndTicked(lookedAt(clapped(cut(draft.build()))));

@@ -1,4 +1,5 @@
 import { finish, rectangle, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
+import { nightTideDay } from './days';
 import { nightTideGear } from './gear';
 import { light } from './night-tide-light';
 import { plan } from './night-tide-plan';
@@ -7,7 +8,7 @@ import { plan } from './night-tide-plan';
  * Night Tide: two voices read fiction at a kitchen table. Both microphones are quiet ones and the
  * interface is a modest one.
  */
-export const nightTide = (): Rig => nightTideGear(light(plan(wiring()))).build();
+export const nightTide = (): Rig => nightTideDay(nightTideGear(light(plan(wiring())))).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Night Tide')

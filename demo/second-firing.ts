@@ -1,5 +1,6 @@
 import { finish, type Rig, RigDraft, USUAL_DELIVERABLES } from '@echo-loom/core';
 import { BOAT_SHED } from './boat-shed';
+import { secondFiringDay } from './days';
 import { secondFiringGear } from './gear';
 import { exposures, light } from './second-firing-light';
 import { firingSet, plan } from './second-firing-plan';
@@ -11,7 +12,9 @@ import { waysAndMains } from './second-firing-ways';
  * and a historian far away.
  */
 export const secondFiring = (): Rig =>
-  secondFiringGear(firingSet(exposures(light(waysAndMains(plan(programme(wiring()))))))).build();
+  secondFiringDay(
+    secondFiringGear(firingSet(exposures(light(waysAndMains(plan(programme(wiring()))))))),
+  ).build();
 
 const wiring = (): RigDraft =>
   new RigDraft('Second Firing')

@@ -34,6 +34,13 @@ export const refusals = {
     new Refusal(`There is no setting to repeat "${id}"; it may have been removed.`),
   noAside: (id: string) =>
     new Refusal(`Nothing is put aside as "${id}"; it may have been taken up again.`),
+  noSegment: (id: string) =>
+    new Refusal(`There is no segment "${id}" in the rundown; it may have been removed.`),
+  noHouseLine: (id: string) =>
+    new Refusal(`There is no line "${id}" on the checklists; it may have been removed.`),
+  notMeasured: () => new Refusal('Nothing was measured of this task; its estimate counts already.'),
+  noStore: (id: string) =>
+    new Refusal(`There is no place for copies "${id}"; it may have been removed.`),
   noHand: (id: string) =>
     new Refusal(
       `There is nothing "${id}" that the show is switched with; it may have been removed.`,

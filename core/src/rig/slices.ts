@@ -2,7 +2,9 @@ import * as aside from './aside';
 import * as brief from './brief';
 import * as built from './built';
 import * as cabling from './cabling';
+import * as day from './day';
 import * as devices from './devices';
+import * as filing from './filing';
 import * as hands from './hands';
 import * as house from './house';
 import * as lenses from './lenses';
@@ -16,6 +18,7 @@ import * as programme from './programme';
 import * as readings from './readings';
 import * as reminders from './reminders';
 import * as room from './room';
+import * as rundown from './rundown';
 import * as sets from './sets';
 import * as shell from './shell';
 import * as shows from './shows';
@@ -52,6 +55,9 @@ const SLICES = {
   aside,
   shows,
   built,
+  rundown,
+  day,
+  filing,
 };
 
 type Slices = typeof SLICES;

@@ -324,6 +324,28 @@ const thingsAreKnown = (rig: Branch): Branch => ({
   built: { settings: {}, cables: {}, places: {}, supports: {} },
 });
 
+/** Frozen: what version 18 knows of files where version 17 said nothing. */
+const FILE_RULES_17 = {
+  template: '{show}_{date}_E{episode}_{source}_T{take}',
+  keepMonths: null,
+  showsAYear: 46,
+  workingFactor: 0.25,
+  masterFactor: 0.05,
+};
+
+/** Version 17 had no day: no rundown, nothing measured, no tape, no rules for files. */
+const dayIsKnown = (rig: Branch): Branch => ({
+  ...rig,
+  version: 18,
+  segments: {},
+  beginsAt: null,
+  houseLines: {},
+  taskMinutes: {},
+  tapes: {},
+  fileRules: FILE_RULES_17,
+  stores: {},
+});
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -346,6 +368,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   14: lightIsKnown,
   15: devicesAreOwn,
   16: thingsAreKnown,
+  17: dayIsKnown,
 };
 
 /**
