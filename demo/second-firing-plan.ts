@@ -123,6 +123,8 @@ export const plan = (draft: RigDraft): RigDraft =>
 /** The other set: everybody at the kiln. Leaves the rig as it stood for the show. */
 export const firingSet = (draft: RigDraft): RigDraft =>
   draft
+    // Lamps and what hangs came after the plan.
+    .do({ type: 'keepSet', setId: 'show', name: 'The show' })
     .do({
       type: 'changePerson',
       personId: 'host',
@@ -132,6 +134,21 @@ export const firingSet = (draft: RigDraft): RigDraft =>
       type: 'changePerson',
       personId: 'cohost',
       person: { at: { xM: 9.8, yM: 3.6, facingDeg: 240 } },
+    })
+    .do({
+      type: 'changeSupport',
+      supportId: 'host-tripod',
+      support: { at: { xM: 8, yM: 2.2, facingDeg: 20 } },
+    })
+    .do({
+      type: 'changeSupport',
+      supportId: 'cohost-tripod',
+      support: { at: { xM: 9, yM: 1.6, facingDeg: 60 } },
+    })
+    .do({
+      type: 'changeSupport',
+      supportId: 'key-stand',
+      support: { at: { xM: 7.4, yM: 3.4, facingDeg: 60 } },
     })
     .do({ type: 'keepSet', setId: 'firing', name: 'The firing' })
     .do({ type: 'standAsSet', setId: 'show' });

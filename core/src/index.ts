@@ -287,3 +287,4 @@ export { type Chosen, type TakenStep, together, type Together } from './solve/to
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';
 export * from './library';
 export * from './things';
+export * from './run';

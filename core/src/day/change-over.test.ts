@@ -15,6 +15,7 @@ const start = new RigDraft('Case')
   .stand('desk', 'table', 0.5)
   .link('mic.out', 'desk.mic-1', 5)
   .do({ type: 'keepSet', setId: 'a', name: 'A' })
+  .do({ type: 'setTape', setId: 'a', tape: 'white' })
   .build();
 
 const at = (rig: Rig, supportId: string, xM: number, yM: number): Rig =>
@@ -23,7 +24,12 @@ const at = (rig: Rig, supportId: string, xM: number, yM: number): Rig =>
     supportId,
     support: { at: { xM, yM, facingDeg: 0 } },
   });
-const kept = (rig: Rig): Rig => apply(rig, { type: 'keepSet', setId: 'b', name: 'B' });
+const kept = (rig: Rig): Rig =>
+  apply(apply(rig, { type: 'keepSet', setId: 'b', name: 'B' }), {
+    type: 'setTape',
+    setId: 'b',
+    tape: 'red',
+  });
 const ids = (tasks: readonly ChangeTask[]) => tasks.map(({ id }) => id);
 const taskOf = (tasks: readonly ChangeTask[], id: string): ChangeTask => {
   const found = tasks.find((task) => task.id === id);
@@ -38,11 +44,11 @@ describe('from one set to another', () => {
     const tasks = changeOver(kept(at(start, 'tripod', 3, 5)), 'a', 'b');
     expect(ids(tasks)).toEqual(['support tripod', 'check']);
     const tripod = taskOf(tasks, 'support tripod');
-    // 4.5 kg of tripod and 1.6 kg of camera, 4 m: 0.6 + 0.1 + 0.24 = 0.94 min.
+    // 4.5 kg of tripod and 1.6 kg of camera, 4 m, framed anew: 1.1 + 0.1 + 0.24 = 1.44 min.
     expect(tripod).toMatchObject({
-      minutes: 1,
+      minutes: 1.5,
       people: 1,
-      sum: '0.6 min + 4 m ÷ 40 m/min + 6.1 kg ÷ 25 kg/min = 0.94 min',
+      sum: '1.1 min + 4 m ÷ 40 m/min + 6.1 kg ÷ 25 kg/min = 1.44 min',
     });
     expect(taskOf(tasks, 'check').after).toEqual(['support tripod']);
   });
@@ -73,6 +79,55 @@ describe('from one set to another', () => {
   });
 });
 
+describe('what was measured and what would save', () => {
+  const rig = kept(at(start, 'tripod', 3, 5));
+  const measure = (to: Rig, minutes: number): Rig =>
+    apply(to, { type: 'measureTask', taskId: 'support tripod', minutes });
+  it('counts the middle of the times, and tells them all beside the estimate', () => {
+    const often = [2, 3.5, 2.5].reduce(measure, rig);
+    expect(taskOf(changeOver(often, 'a', 'b'), 'support tripod')).toMatchObject({
+      minutes: 2.5,
+      spread: { leastMin: 2, mostMin: 3.5, times: 3 },
+      sum: 'measured 3 times: 2, 3.5, 2.5 min; estimated 1.5 min',
+    });
+    expect(
+      taskOf(changeOver(measure(measure(rig, 2), 3), 'a', 'b'), 'support tripod').minutes,
+    ).toBe(2.5);
+  });
+  it('goes back to the estimate when the times are forgotten, and remembers a dozen', () => {
+    const dozen = Array.from({ length: 20 }, (_, at1) => at1 + 1).reduce(measure, rig);
+    expect(dozen.taskMinutes['support tripod']).toEqual([
+      9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20,
+    ]);
+    const forgotten = apply(dozen, { type: 'forgetTask', taskId: 'support tripod' });
+    expect(taskOf(changeOver(forgotten, 'a', 'b'), 'support tripod').minutes).toBe(1.5);
+  });
+  it('takes longer where no tape says where, and says what a mark would save', () => {
+    const bare = apply(rig, { type: 'setTape', setId: 'b', tape: null });
+    // 1.1 + 0.75 + 0.1 + 0.244 = 2.19 min, so 2¼.
+    expect(taskOf(changeOver(bare, 'a', 'b'), 'support tripod')).toMatchObject({
+      minutes: 2.25,
+      markSavesMin: 0.75,
+    });
+  });
+  it('a look that differs is a task, a lamp for lamp', () => {
+    const lit = apply(new RigDraft('Lit').device('lamp', 'light-panel-small').build(), {
+      type: 'keepSet',
+      setId: 'a',
+      name: 'A',
+    });
+    const looks = [
+      { type: 'keepLook', lookId: 'one', name: 'One', setId: 'a' },
+      { type: 'keepSet', setId: 'b', name: 'B' },
+      { type: 'setControl', deviceId: 'lamp', control: 'dimmer', value: 20 },
+      { type: 'keepLook', lookId: 'two', name: 'Two', setId: 'b' },
+    ] as const;
+    const both = looks.reduce<Rig>((to, command) => apply(to, command), lit);
+    expect(ids(changeOver(both, 'a', 'b'))).toEqual(['lamp lamp', 'check']);
+    expect(changeOver(both, 'a', 'a')).toEqual([]);
+  });
+});
+
 describe('from everything put away', () => {
   const tasks = changeOver(start, null, 'a');
   it('the furniture is there; stands, devices and cables are not', () =>
@@ -82,6 +137,8 @@ describe('from everything put away', () => {
       'device mic',
       'device desk',
       'cables mic',
+      'setting camera',
+      'setting desk',
       'check',
     ]));
   it('a device waits for what it stands on, a cable for both its ends', () => {

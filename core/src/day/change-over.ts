@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { bodyOf } from '../catalogue/bodies';
 import {
   type Device,
@@ -19,9 +20,17 @@ export interface ChangeTask extends Task {
   readonly where: string;
   /** How the minutes are estimated, with the numbers in it */
   readonly sum: string;
+  /** Least and most of the times it was measured; null where it never was */
+  readonly spread: {
+    readonly leastMin: number;
+    readonly mostMin: number;
+    readonly times: number;
+  } | null;
+  /** What a mark on the floor would save, where the set has none yet. @unit min */
+  readonly markSavesMin: number;
 }
 
-/** How long things take to handle, apart from the way and the weight. Typical; a measured run counts for more. @unit min */
+/** How long things take to handle, apart from way and weight. Typical; what was measured counts for more. @unit min */
 const HANDLING_MIN = { desk: 1, rack: 1, stand: 0.6, arm: 0.6 } as const;
 const DEVICE_MIN = 0.4;
 /** A camera is framed, a lamp is aimed. @unit min */
@@ -40,9 +49,18 @@ const ONE_CARRIES_KG = 20;
 const DESK_KG_PER_M2 = 18;
 const ARM_KG = 3;
 const RACK_KG = 20;
+/** Finding a place by measuring from two walls, where no mark is on the floor. @unit min */
+const MEASURING_MIN = 0.75;
+/** A lamp dimmed or turned anew, standing where it is. @unit min */
+const LAMP_MIN = 0.25;
+/** A device set as its sheet says, once it stands. @unit min */
+const SHEET_MIN = 0.5;
 /** Less than this is no move. */
 const NEAR_M = 0.05;
 const NEAR_DEG = 5;
+
+/** Before it is known what was measured of it. */
+type Estimated = Omit<ChangeTask, 'spread' | 'markSavesMin'> & { readonly markSavesMin?: number };
 
 interface State {
   readonly support: (id: string, support: Support) => Spot | null;
@@ -66,6 +84,9 @@ const isElsewhere = (a: Spot, b: Spot): boolean =>
   apart(a, b) >= NEAR_M || turned(a.facingDeg, b.facingDeg) >= NEAR_DEG;
 
 const massOf = (device: Device): number => bodyOf(device.model)?.massKg ?? 0;
+
+/** A camera is framed anew where it was carried to, a lamp aimed. */
+const isAimed = ({ model }: Device): boolean => model.kind === 'camera' || model.kind === 'light';
 
 const ownMass = ({ figures }: Support): number => {
   switch (figures.is) {
@@ -105,7 +126,7 @@ const isFurniture = ({ figures }: Support): boolean =>
 const isFixed = ({ figures }: Support): boolean =>
   figures.is === 'overhead' || figures.is === 'wall';
 
-const supportTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
+const supportTasks = (rig: Rig, from: State | null, to: State, isMarked: boolean): Estimated[] =>
   inOrder(rig.supports).flatMap(([id, support]) => {
     const spot = to.support(id, support);
     const was = from ? from.support(id, support) : isFurniture(support) ? spot : null;
@@ -121,9 +142,16 @@ const supportTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
     const massKg = ownMass(support) + riding.reduce((sum, [, device]) => sum + massOf(device), 0);
     const wayM = was ? apart(was, spot) : 2 * STORE_M;
     const rolls = figures.is === 'desk' && figures.rolls;
-    const { minutes, sum } = estimate(HANDLING_MIN[figures.is], wayM, rolls ? 0 : massKg);
+    const findingMin = isMarked ? 0 : MEASURING_MIN;
+    const aimingMin = AIM_MIN * riding.filter(([, device]) => isAimed(device)).length;
+    const { minutes, sum } = estimate(
+      HANDLING_MIN[figures.is] + aimingMin + findingMin,
+      wayM,
+      rolls ? 0 : massKg,
+    );
     return [
       {
+        markSavesMin: findingMin,
         id: `support ${id}`,
         what: `${was ? 'Carry' : 'Set up'} ${support.name}${riding.length > 0 ? ` with what is on it` : ''}`,
         where: spotText(spot),
@@ -144,22 +172,21 @@ const standsElsewhere = (a: Placed, b: Placed): boolean => {
   return a.at !== null && b.at !== null ? isElsewhere(a.at, b.at) : a.at !== b.at;
 };
 
-const deviceTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
+const deviceTasks = (rig: Rig, from: State | null, to: State): Estimated[] =>
   inOrder(rig.devices).flatMap(([id, device]) => {
     const placed = to.device(id, device);
     const support = placed.on ? entry(rig.supports, placed.on.supportId) : undefined;
     if ((!placed.at && !support) || (support && isFixed(support))) return [];
     const was = from?.device(id, device) ?? null;
     if (was && !standsElsewhere(was, placed)) return [];
-    const isAimed = device.model.kind === 'camera' || device.model.kind === 'light';
     const massKg = massOf(device);
     const wayM =
       was?.at && placed.at ? apart(was.at, placed.at) : from === null ? 2 * STORE_M : STORE_M / 2;
-    const { minutes, sum } = estimate(DEVICE_MIN + (isAimed ? AIM_MIN : 0), wayM, massKg);
+    const { minutes, sum } = estimate(DEVICE_MIN + (isAimed(device) ? AIM_MIN : 0), wayM, massKg);
     return [
       {
         id: `device ${id}`,
-        what: `${isAimed ? 'Put up and aim' : 'Put'} ${device.name}`,
+        what: `${isAimed(device) ? 'Put up and aim' : 'Put'} ${device.name}`,
         where: support ? `on ${support.name}` : placed.at ? spotText(placed.at) : '',
         minutes,
         people: massKg > ONE_CARRIES_KG ? 2 : 1,
@@ -170,7 +197,7 @@ const deviceTasks = (rig: Rig, from: State | null, to: State): ChangeTask[] =>
   });
 
 /** Cables between things that do not move together are plugged anew, those of one device by one person. */
-const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): ChangeTask[] => {
+const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): Estimated[] => {
   const bySource = new Map<
     string,
     { readonly after: Set<string>; count: number; lengthM: number }
@@ -190,7 +217,9 @@ const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): C
     const { minutes, sum } = estimate(CABLE_MIN * count, lengthM, 0);
     return {
       id: `cables ${deviceId}`,
-      what: `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ${entry(rig.devices, deviceId)?.name ?? deviceId}`,
+      what:
+        `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ` +
+        (entry(rig.devices, deviceId)?.name ?? deviceId),
       where: 'as the patch sheet says',
       minutes,
       people: 1,
@@ -198,6 +227,80 @@ const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): C
       sum,
     };
   });
+};
+
+/** Lamps that the looks of two sets have otherwise; those that are carried are aimed then. */
+const lampTasks = (
+  rig: Rig,
+  fromSetId: string | null,
+  toSetId: string,
+  moved: (deviceId: string) => readonly string[],
+): Estimated[] => {
+  const lookOf = (setId: string) => Object.values(rig.looks).find((look) => look.setId === setId);
+  const [was, is] = [fromSetId === null ? undefined : lookOf(fromSetId), lookOf(toSetId)];
+  if (!is) return [];
+  return inOrder(rig.devices).flatMap(([id, device]) => {
+    const level = entry(is.levels, id);
+    if (!level || equal(level, entry(was?.levels ?? {}, id))) return [];
+    return [
+      {
+        id: `lamp ${id}`,
+        what: `Set ${device.name}`,
+        where: `as in the look ${is.name}`,
+        minutes: LAMP_MIN,
+        people: 1,
+        after: moved(id),
+        sum: `${LAMP_MIN} min`,
+      },
+    ];
+  });
+};
+
+/** Coming from nothing, what has gains or a picture is set as its sheet says. */
+const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): Estimated[] =>
+  inOrder(rig.devices).flatMap(([id, device]) => {
+    const hasSheet =
+      device.model.kind === 'camera' ||
+      Object.values(device.model.controls).some(({ type }) => type === 'gain');
+    const before = moved(id);
+    return hasSheet && before.length > 0
+      ? [
+          {
+            id: `setting ${id}`,
+            what: `Set ${device.name}`,
+            where: 'as its sheet says',
+            minutes: SHEET_MIN,
+            people: 1,
+            after: before,
+            sum: `${SHEET_MIN} min`,
+          },
+        ]
+      : [];
+  });
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const [low = 0, high = 0] = [
+    sorted[Math.floor((sorted.length - 1) / 2)],
+    sorted[Math.floor(sorted.length / 2)],
+  ];
+  return (low + high) / 2;
+};
+
+/** A task as it was measured, where it was: the middle of its times counts. */
+const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): ChangeTask => {
+  const times = entry(rig.taskMinutes, task.id);
+  if (!times) return { ...task, spread: null, markSavesMin };
+  const minutes = median(times);
+  return {
+    ...task,
+    minutes,
+    markSavesMin: Math.min(markSavesMin, minutes),
+    spread: { leastMin: Math.min(...times), mostMin: Math.max(...times), times: times.length },
+    sum:
+      `measured ${times.length === 1 ? 'once' : `${times.length} times`}: ${times.map(number).join(', ')} min; ` +
+      `estimated ${number(task.minutes)} min`,
+  };
 };
 
 /**
@@ -208,7 +311,8 @@ const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): C
 export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string): ChangeTask[] => {
   const from = fromSetId === null ? null : stateOf(rig, fromSetId);
   const to = stateOf(rig, toSetId);
-  const carried = [...supportTasks(rig, from, to), ...deviceTasks(rig, from, to)];
+  const isMarked = entry(rig.tapes, toSetId) !== undefined;
+  const carried = [...supportTasks(rig, from, to, isMarked), ...deviceTasks(rig, from, to)];
   const ids = new Set(carried.map(({ id }) => id));
   const moved = (deviceId: string): string[] => {
     const device = entry(rig.devices, deviceId);
@@ -217,21 +321,21 @@ export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string):
       ids.has(id),
     );
   };
-  const tasks = [...carried, ...cableTasks(rig, moved)].map((task) => ({
-    ...task,
-    after: task.after.filter((id) => ids.has(id)),
-  }));
+  const tasks = [
+    ...carried,
+    ...cableTasks(rig, moved),
+    ...lampTasks(rig, fromSetId, toSetId, moved),
+    ...(from === null ? settingTasks(rig, moved) : []),
+  ].map((task) => ({ ...task, after: task.after.filter((id) => ids.has(id)) }));
   if (tasks.length === 0) return [];
-  return [
-    ...tasks,
-    {
-      id: 'check',
-      what: 'Check picture, sound and light',
-      where: 'before anybody is called in',
-      minutes: CHECK_MIN,
-      people: 1,
-      after: tasks.map(({ id }) => id),
-      sum: `${CHECK_MIN} min`,
-    },
-  ];
+  const check: Estimated = {
+    id: 'check',
+    what: 'Check picture, sound and light',
+    where: 'before anybody is called in',
+    minutes: CHECK_MIN,
+    people: 1,
+    after: tasks.map(({ id }) => id),
+    sum: `${CHECK_MIN} min`,
+  };
+  return [...tasks, check].map((task) => measured(rig, task));
 };

@@ -1,2 +1,6 @@
-export { changeOver, type ChangeTask } from './change-over';
-export { type Done, personMinutes, type Schedule, scheduleFor, type Task } from './schedule';
+export * from './change-over';
+export * from './checklist';
+export * from './dies';
+export * from './rundown';
+export * from './runs-out';
+export * from './schedule';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { personMinutes, scheduleFor, type Schedule, type Task } from './schedule';
+import { personMinutes, savings, scheduleFor, type Schedule, type Task } from './schedule';
 
 const task = (id: string, minutes: number, people: number, ...after: string[]): Task => ({
   id,
@@ -167,4 +167,31 @@ describe('a large one', () => {
     expect(leastMin).toBeGreaterThanOrEqual(personMinutes(tasks) / 3 - 0.02);
     expect(minutes / leastMin).toBeLessThan(1.1);
   });
+});
+
+describe('what would save most', () => {
+  const tasks = [
+    { id: 'long', minutes: 6, people: 1, after: [] },
+    { id: 'short', minutes: 2, people: 1, after: [] },
+    { id: 'two', minutes: 1, people: 2, after: ['long'] },
+  ];
+  it('is what the whole waits for, not what takes work alone', () => {
+    // Two people: 6 beside 2, then 1 for both: 7. Without `short` nothing is gained; `long` down to 2 gains 4.
+    const all = savings(
+      tasks,
+      2,
+      new Map([
+        ['long', 4],
+        ['short', 9],
+        ['two', 0.5],
+      ]),
+    );
+    expect(all).toEqual([
+      { id: 'long', workMin: 4, sooner: 4 },
+      { id: 'two', workMin: 1, sooner: 0.5 },
+      { id: 'short', workMin: 2, sooner: 0 },
+    ]);
+  });
+  it('is nothing where nothing can be done at all', () =>
+    expect(savings(tasks, 1, new Map([['long', 4]]))).toEqual([]));
 });

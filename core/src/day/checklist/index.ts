@@ -1,0 +1,123 @@
+import type { Analysis } from '../../analyse';
+import { inOrder, PHASES, type Rig } from '../../rig';
+import { hoursText } from '../rundown';
+import { runsOut } from '../runs-out';
+import { about, type CheckLine, line } from './line';
+import { batteryLines, mediumLines, phantomLines, powerLines } from './power';
+import { gainLines, lightLines, pictureLines, reminderLines } from './settings';
+import { computerLines, earLines, streamLines, syncLines, voiceLines } from './tried';
+
+/** Checklists that follow from the rig: nobody types them, and a rig that changes changes them. */
+
+export type { CheckLine, LookUp } from './line';
+
+const duringLines = (analysis: Analysis): CheckLine[] => {
+  const lengthMin = analysis.rig.brief?.lengthMin ?? Infinity;
+  return runsOut(analysis)
+    .filter(({ afterMin }) => afterMin < lengthMin)
+    .map(({ id, deviceId, name, says, afterMin }) =>
+      line({
+        ...about(analysis.rig, deviceId, analysis.device({ id: deviceId })),
+        id: `runs-out ${id}`,
+        phase: 'during',
+        what: `${name}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
+        why: 'It ends before the show does.',
+        figure: `after ${hoursText(afterMin)}`,
+        lookUp: 'power',
+      }),
+    );
+};
+
+const strikeLines = (rig: Rig): CheckLine[] => [
+  ...(Object.keys(rig.sets).length > 0
+    ? [
+        line({
+          id: 'marks',
+          phase: 'strike',
+          what: 'Leave the marks on the floor',
+          why: 'They are the next set-up’s minutes.',
+          lookUp: 'plan',
+        }),
+      ]
+    : []),
+  ...inOrder(rig.places).map(([id, { name }]) =>
+    line({
+      id: `put-away ${id}`,
+      phase: 'strike',
+      what: `Everything of ${name} back where it is kept`,
+      where: name,
+      why: 'What is broken or ran low is written down now, not at the next show.',
+    }),
+  ),
+];
+
+const houseLines = (rig: Rig): CheckLine[] =>
+  inOrder(rig.houseLines).map(([id, { phase, what, where, who, why, isMust }]) =>
+    line({ id: `house ${id}`, phase, what, where, who, why, isMust, isOfHouse: true }),
+  );
+
+const liveLine = (rig: Rig): CheckLine[] =>
+  Object.keys(rig.devices).length === 0
+    ? []
+    : [
+        line({
+          id: 'telephones',
+          phase: 'go live',
+          what: 'Telephones silent, the sign at the door out',
+          why: 'Nobody in the room knows when it is live unless it is said.',
+        }),
+      ];
+
+/** Every line of the day, in the order in which they are done. */
+export const checklist = (analysis: Analysis): readonly CheckLine[] => {
+  const { rig } = analysis;
+  const all = [
+    ...computerLines(rig),
+    ...powerLines(analysis),
+    ...phantomLines(rig),
+    ...mediumLines(analysis),
+    ...lightLines(rig),
+    ...gainLines(rig),
+    ...reminderLines(rig),
+    ...pictureLines(rig),
+    ...voiceLines(analysis),
+    ...earLines(analysis),
+    ...syncLines(analysis),
+    ...streamLines(analysis),
+    ...batteryLines(analysis),
+    ...liveLine(rig),
+    ...duringLines(analysis),
+    ...strikeLines(rig),
+    ...houseLines(rig),
+  ];
+  const strikeRank = ({ id }: CheckLine): number => {
+    const order = ['stream-off', 'stop', 'loud-off', 'phantom-off', 'copy', 'house', 'off'];
+    const at = order.indexOf(id.split(' ')[0] ?? '');
+    return at < 0 ? order.length : at;
+  };
+  return PHASES.flatMap((phase) => {
+    const its = all.filter((each) => each.phase === phase);
+    return phase === 'strike' ? its.sort((a, b) => strikeRank(a) - strikeRank(b)) : its;
+  });
+};
+
+/** What two lists differ in: lines that came, that went, and that say something else now. */
+export const checklistChanged = (
+  before: readonly CheckLine[],
+  after: readonly CheckLine[],
+): {
+  readonly came: readonly CheckLine[];
+  readonly went: readonly CheckLine[];
+  readonly otherwise: readonly CheckLine[];
+} => {
+  const was = new Map(before.map((each) => [each.id, each]));
+  const is = new Set(after.map(({ id }) => id));
+  return {
+    came: after.filter(({ id }) => !was.has(id)),
+    went: before.filter(({ id }) => !is.has(id)),
+    otherwise: after.filter((each) => {
+      const earlier = was.get(each.id);
+      return earlier && (earlier.what !== each.what || earlier.figure !== each.figure);
+    }),
+  };
+};

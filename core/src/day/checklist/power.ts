@@ -1,0 +1,167 @@
+import type { Analysis } from '../../analyse';
+import { batteryOf, feedLoadings } from '../../passes/power';
+import { driveLoads } from '../../passes/computer/lines';
+import { figure } from '../../passes/sum';
+import { type Device, inOrder, type Rig, switchSetting } from '../../rig';
+import { hoursText } from '../rundown';
+import { about, type CheckLine, line } from './line';
+
+/** Lines about what is switched on and written on. */
+
+/** Loudspeakers go on last and off first: what is switched before them makes them crack. */
+const isLoud = ({ kind }: Device['model']): boolean => kind === 'loudspeaker';
+
+export const powerLines = (analysis: Analysis): CheckLine[] => {
+  const { rig } = analysis;
+  const loud = inOrder(rig.devices).filter(([, { model }]) => isLoud(model));
+  const feeds = feedLoadings(analysis).filter(({ drawn }) => drawn.length > 0);
+  const on = feeds.map(({ feedId, feed, typicalW }) =>
+    line({
+      id: `on ${feedId}`,
+      phase: 'set up',
+      what: `Switch on what hangs on ${feed.name}`,
+      where: feed.name,
+      why: 'What stays off now is missed when everybody waits.',
+      figure: `${figure(typicalW, 0)} W in use`,
+      lookUp: 'power',
+      caution: 'A plug that is warm or a breaker that trips: stop, and have it looked at.',
+    }),
+  );
+  const off = [...feeds].reverse().map(({ feedId, feed }) =>
+    line({
+      id: `off ${feedId}`,
+      phase: 'strike',
+      what: `Switch off what hangs on ${feed.name}`,
+      where: feed.name,
+      why: 'Computers and recorders are closed before their power goes.',
+      lookUp: 'power',
+    }),
+  );
+  return [
+    ...on,
+    ...loud.map(([id, device]) =>
+      line({
+        ...about(rig, id, device),
+        id: `loud-on ${id}`,
+        phase: 'set up',
+        what: `${device.name} on, last of all, turned down`,
+        why: 'What is switched on before it makes it crack.',
+        caution: 'A crack at full level hurts ears: turn it down first.',
+      }),
+    ),
+    ...loud.map(([id, device]) =>
+      line({
+        ...about(rig, id, device),
+        id: `loud-off ${id}`,
+        phase: 'strike',
+        what: `${device.name} off, before anything else`,
+        why: 'What is switched off before it makes it crack.',
+      }),
+    ),
+    ...off,
+  ];
+};
+
+/** Inputs that supply phantom power, and have it on. */
+const phantoms = (rig: Rig) =>
+  inOrder(rig.devices).flatMap(([id, device]) =>
+    Object.values(device.model.ports).flatMap((port) => {
+      const control = port.family === 'analogue' ? port.phantomSupply?.control : undefined;
+      return control !== undefined && switchSetting(device, control)
+        ? [{ id, device, control, label: port.name }]
+        : [];
+    }),
+  );
+
+export const phantomLines = (rig: Rig): CheckLine[] => {
+  const seen = new Set<string>();
+  return phantoms(rig).flatMap(({ id, device, control, label }) => {
+    // One switch may serve several inputs.
+    if (seen.has(`${id} ${control}`)) return [];
+    seen.add(`${id} ${control}`);
+    return [
+      line({
+        ...about(rig, id, device),
+        id: `phantom-on ${id} ${control}`,
+        phase: 'set up',
+        what: `Phantom power on at ${device.name}, ${label}`,
+        why: 'Only after everything is plugged: plugging with it on cracks and can harm.',
+        lookUp: 'gain',
+        isMust: true,
+      }),
+      line({
+        ...about(rig, id, device),
+        id: `phantom-off ${id} ${control}`,
+        phase: 'strike',
+        what: `Phantom power off at ${device.name}, ${label}`,
+        why: 'Before anything is unplugged; then wait ten seconds.',
+      }),
+    ];
+  });
+};
+
+export const mediumLines = (analysis: Analysis): CheckLine[] =>
+  driveLoads(analysis)
+    .filter(({ files }) => files.length > 0)
+    .flatMap(({ node, storage, hours }) => {
+      const device = analysis.device(node);
+      const of = { ...about(analysis.rig, node.id, device), lookUp: 'files' as const };
+      const holds = hours === null ? null : `holds ${hoursText(hours * 60)}`;
+      const medium = storage.medium === 'card' ? 'card' : 'drive';
+      return [
+        line({
+          ...of,
+          id: `medium ${node.id}`,
+          phase: 'set up',
+          what:
+            medium === 'card'
+              ? `Format the card of ${device.name}, only when its files are safe`
+              : `Room left on the drive of ${device.name}`,
+          why: 'A medium that is full ends the recording in the middle of the show.',
+          figure: holds,
+          isMust: true,
+          caution: 'Formatting cannot be taken back: two verified copies first.',
+        }),
+        line({
+          ...of,
+          id: `records ${node.id}`,
+          phase: 'go live',
+          what: `${device.name} records, and is seen counting`,
+          why: 'A red light alone is no recording.',
+          isMust: true,
+        }),
+        line({
+          ...of,
+          id: `stop ${node.id}`,
+          phase: 'strike',
+          what: `Stop ${device.name} and wait until it is done writing`,
+          why: 'A file that is not closed may not open again.',
+        }),
+        line({
+          ...of,
+          id: `copy ${node.id}`,
+          phase: 'strike',
+          what: `Label the ${medium} of ${device.name}, copy it, verify the copies`,
+          why: 'Until then there is one of everything.',
+        }),
+      ];
+    });
+
+export const batteryLines = (analysis: Analysis): CheckLine[] =>
+  inOrder(analysis.rig.devices).flatMap(([id, device]) => {
+    const battery = batteryOf(device);
+    return battery === null
+      ? []
+      : [
+          line({
+            ...about(analysis.rig, id, device),
+            id: `battery ${id}`,
+            phase: 'go live',
+            what: `A full battery in ${device.name}`,
+            why: 'It is reckoned from here on.',
+            figure: `lasts ${hoursText(battery.lastsMin)}`,
+            lookUp: 'power',
+            isMust: true,
+          }),
+        ];
+  });

@@ -1,0 +1,4 @@
+export * from './schema';
+export * from './state';
+export * from './log';
+export * from './timecode';
