@@ -43,7 +43,7 @@ export class Application {
 
   /** As on the first day: nothing on the shelf, no studio said, and answering. */
   async clear(): Promise<void> {
-    await this.sql('truncate rigs, entries, studio, own_models, things cascade');
+    await this.sql('truncate rigs, entries, studio, own_models, things, runs, run_events cascade');
     if (!this.served.isRunning) await this.start();
   }
 

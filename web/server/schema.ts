@@ -1,4 +1,4 @@
-import type { Change, Command, Model, Rig, Thing } from '@echo-loom/core';
+import type { Change, Command, Model, Rig, RunEvent, RunPlan, Thing } from '@echo-loom/core';
 import {
   doublePrecision,
   index,
@@ -90,3 +90,38 @@ export const things = pgTable('things', {
   /** Set when it was taken off the list; it can be put back */
   deletedAt: timestamp('deleted_at', { withTimezone: true }),
 });
+
+/** Runs of a rig: what was planned when each began. What happened in it stands in its events. */
+export const runs = pgTable(
+  'runs',
+  {
+    /** Given by whoever began it; the same run begun twice is one */
+    id: text('id').primaryKey(),
+    rigId: text('rig_id')
+      .notNull()
+      .references(() => rigs.id, { onDelete: 'cascade' }),
+    plan: json('plan').$type<RunPlan>().notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+    /** How many events it has: the place of the last */
+    events: integer('events').notNull().default(0),
+  },
+  (table) => [index('runs_of_rig').on(table.rigId, table.at)],
+);
+
+/** What happened in a run: only ever added to. The place counts arrivals, the event says when it was. */
+export const runEvents = pgTable(
+  'run_events',
+  {
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    place: integer('place').notNull(),
+    eventId: text('event_id').notNull(),
+    event: json('event').$type<RunEvent>().notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.runId, table.place] }),
+    uniqueIndex('run_events_once').on(table.runId, table.eventId),
+  ],
+);

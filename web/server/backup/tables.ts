@@ -1,10 +1,16 @@
 import { getTableName } from 'drizzle-orm';
-import { entries, ownModels, rigs, studio, things } from '../schema';
+import { entries, ownModels, rigs, runEvents, runs, studio, things } from '../schema';
 
 /** Every table that a backup holds, each after those it refers to. A test fails when one of the schema is missing. */
-export const TABLES: readonly string[] = [rigs, entries, studio, ownModels, things].map((table) =>
-  getTableName(table),
-);
+export const TABLES: readonly string[] = [
+  rigs,
+  entries,
+  studio,
+  ownModels,
+  things,
+  runs,
+  runEvents,
+].map((table) => getTableName(table));
 
 /** Rows read at once: a rig's row can be large. */
 export const rowsAtOnce = (table: string): number => (table === getTableName(rigs) ? 4 : 200);
