@@ -284,7 +284,7 @@ export { type Doing, doingOf, DOINGS } from './solve/doing';
 export { type NextStep, nextStep } from './solve/next-step';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { type Chosen, type TakenStep, together, type Together } from './solve/together';
-export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat } from './units';
+export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat, rateName } from './units';
 export * from './library';
 export * from './things';
 export * from './run';

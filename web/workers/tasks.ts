@@ -14,6 +14,7 @@ import {
   type Chosen,
   costOf,
   difference,
+  failureCards,
   type Finding,
   findingKey,
   type Fix,
@@ -21,6 +22,8 @@ import {
   fixesOfCause,
   curesOf,
   type GainAnswer,
+  ifDies,
+  type IfDies,
   type LightAdvice,
   type LightAnswer,
   type LightCure,
@@ -176,6 +179,16 @@ export class EngineTasks {
   /** The best places for everything on a desk; null where there is nothing to arrange. */
   arrange(deskId: string, onProgress?: Progress): Arrangement | null {
     return arrangeDesk(this.present(), deskId, onProgress);
+  }
+
+  /** What each likely failure costs, and what is left. */
+  failureCards(onProgress?: Progress): readonly IfDies[] {
+    return failureCards(this.present(), onProgress);
+  }
+
+  /** What happens when a device dies beside others that are dead already. */
+  ifDies(deviceId: string, dead: readonly string[]): IfDies {
+    return ifDies(this.present(), deviceId, dead);
   }
 
   /** Who does what when from one state of the room to a set, and how long it would take one more. */

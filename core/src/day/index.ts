@@ -2,5 +2,6 @@ export * from './change-over';
 export * from './checklist';
 export * from './dies';
 export * from './rundown';
+export * from './rundown-files';
 export * from './runs-out';
 export * from './schedule';

@@ -6,7 +6,7 @@ import { rate } from '../units';
 import {
   frameAt,
   framesOf,
-  gateOf,
+  liveGate,
   type Happened,
   logged,
   logToChapters,
@@ -119,16 +119,16 @@ describe('the gate', () => {
   it('is shut by each must-line that is open, and by a stop', () => {
     expect(musts.length).toBeGreaterThan(3);
     const all = musts.map(({ id }) => id);
-    expect(gateOf(lines, ticked(all), 0).isOpen).toBe(true);
-    expect(gateOf(lines, ticked(all), 1).isOpen).toBe(false);
+    expect(liveGate(lines, ticked(all), 0).isOpen).toBe(true);
+    expect(liveGate(lines, ticked(all), 1).isOpen).toBe(false);
     for (const id of all) {
-      const gate = gateOf(lines, ticked(all.filter((other) => other !== id)), 0);
+      const gate = liveGate(lines, ticked(all.filter((other) => other !== id)), 0);
       expect(gate.isOpen).toBe(false);
       expect(gate.open.map((line) => line.id)).toEqual([id]);
     }
   });
   it('is opened in words, and still says what is open', () => {
-    const gate = gateOf(
+    const gate = liveGate(
       lines,
       runState([event(0, { is: 'overruled', words: 'Guest is early' })]),
       2,

@@ -131,18 +131,18 @@ export const runNowMs = (clock: RunClock, serverMs: number): number =>
     : Math.round(clock.fromMs + (serverMs - clock.serverMs) * clock.speed);
 
 /** Whether live may be gone, and what is in the way. */
-export interface Gate {
+export interface LiveGate {
   readonly isOpen: boolean;
   readonly stops: number;
   readonly open: readonly CheckLine[];
 }
 
 /** Must-lines before the show, each ticked; no stops; or overruled in words. */
-export const gateOf = (
+export const liveGate = (
   lines: readonly CheckLine[],
   { ticks, overruled }: Pick<RunState, 'ticks' | 'overruled'>,
   stops: number,
-): Gate => {
+): LiveGate => {
   const open = lines.filter(
     ({ id, phase, isMust }) => isMust && phase !== 'during' && phase !== 'strike' && !ticks.has(id),
   );

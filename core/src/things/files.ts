@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import Papa from 'papaparse';
+import { type CsvRow, rowsOfCsv } from '../rig/files/csv';
 import { idSchema } from '../rig/ids';
 import { headingOf, THING_COLUMNS, type ThingColumn } from './columns';
 import {
@@ -27,9 +28,6 @@ const FORMULA = /^'*[=+\-@\t\r]/;
 export const thingsToCsv = (things: readonly OwnThing[]): string =>
   `${Papa.unparse({ fields: [...THING_HEADINGS], data: thingRows(things) }, { escapeFormulae: FORMULA })}\r\n`;
 
-/** What would run as a formula is led by an apostrophe in a file; here it is not. */
-const unquoted = (cell: string): string => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
-
 /** A thing as a file has it. */
 export interface ThingLine {
   readonly line: number;
@@ -50,11 +48,6 @@ export interface ReadThings {
 }
 
 /** A line of a table, by the line of the file it begins on. */
-interface Row {
-  readonly line: number;
-  readonly cells: readonly string[];
-}
-
 type Read = { readonly value: string | number | null } | { readonly says: string };
 
 const readCell = ({ is, options }: ThingColumn, text: string): Read => {
@@ -118,7 +111,7 @@ export const readThing = (
 const BLANK = blankThing('', 'other');
 
 const readRow = (
-  row: Row,
+  row: CsvRow,
   columns: ReadonlyMap<ThingField, number>,
 ): { readonly thing: Thing } | { readonly says: readonly string[] } => {
   const fields: Record<string, unknown> = { ...BLANK };
@@ -137,7 +130,10 @@ const readRow = (
   return read.ok ? { thing: read.thing } : { says: read.faults.map(({ says }) => says) };
 };
 
-const readRows = ([head, ...rows]: readonly Row[], modelRefs: ReadonlySet<string>): ReadThings => {
+const readRows = (
+  [head, ...rows]: readonly CsvRow[],
+  modelRefs: ReadonlySet<string>,
+): ReadThings => {
   const headings = (head?.cells ?? []).map((cell) => cell.trim().toLowerCase());
   const at = (heading: string) => headings.indexOf(heading.toLowerCase());
   const columns = new Map(
@@ -200,33 +196,13 @@ const readRows = ([head, ...rows]: readonly Row[], modelRefs: ReadonlySet<string
   return { lines, faults };
 };
 
-/** What parts the headings; what stands in the lines below is no guide, since notes hold anything. */
-const delimiterOf = (text: string): string => {
-  const [head = ''] = text.split(/\r?\n/, 1);
-  const count = (mark: string) => head.split(mark).length;
-  return [';', '\t'].find((mark) => count(mark) > count(',')) ?? ',';
-};
-
 /**
  * Reads a table of things.
  * @param modelRefs classes of the catalogue and models of the library that a thing may be of
  * @returns each thing that is sound, by its line, and everything that is wrong with the others
  */
 export const thingsFromCsv = (text: string, modelRefs: ReadonlySet<string>): ReadThings => {
-  const plain = text.replace(/^\uFEFF/, '');
-  const { data } = Papa.parse<string[]>(plain, {
-    delimiter: delimiterOf(plain),
-    skipEmptyLines: false,
-  });
-  let line = 1;
-  const rows = data.map((cells): Row => {
-    const row = { line, cells: cells.map(unquoted) };
-    // A cell may hold several lines of its own.
-    for (const cell of cells) line += cell.split('\n').length - 1;
-    line += 1;
-    return row;
-  });
-  return readRows(rows, modelRefs);
+  return readRows(rowsOfCsv(text), modelRefs);
 };
 
 const cellText = (cell: unknown): string =>

@@ -59,7 +59,12 @@ export const GROUPS: readonly Group[] = [
   },
   {
     name: 'Day',
-    views: [{ name: 'Change-over', path: '/change-over' }],
+    views: [
+      { name: 'Change-over', path: '/change-over' },
+      { name: 'Checklists', path: '/checklist' },
+      { name: 'Rundown', path: '/rundown' },
+      { name: 'Runs', path: '/runs' },
+    ],
   },
   {
     name: 'Record',

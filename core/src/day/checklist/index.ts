@@ -101,14 +101,17 @@ export const checklist = (analysis: Analysis): readonly CheckLine[] => {
   });
 };
 
+/** What a line says, as far as a run remembers it. */
+type Said = Pick<CheckLine, 'id' | 'what' | 'figure'>;
+
 /** What two lists differ in: lines that came, that went, and that say something else now. */
-export const checklistChanged = (
-  before: readonly CheckLine[],
-  after: readonly CheckLine[],
+export const checklistChanged = <Now extends Said>(
+  before: readonly Said[],
+  after: readonly Now[],
 ): {
-  readonly came: readonly CheckLine[];
-  readonly went: readonly CheckLine[];
-  readonly otherwise: readonly CheckLine[];
+  readonly came: readonly Now[];
+  readonly went: readonly Said[];
+  readonly otherwise: readonly Now[];
 } => {
   const was = new Map(before.map((each) => [each.id, each]));
   const is = new Set(after.map(({ id }) => id));

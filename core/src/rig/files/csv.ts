@@ -6,3 +6,37 @@ export const csvOf = (
   rows: readonly (readonly (string | number | null)[])[],
 ): string =>
   `${Papa.unparse({ fields: [...fields], data: rows.map((row) => [...row]) }, { escapeFormulae: true })}\r\n`;
+
+/** A row of a table that was read. */
+export interface CsvRow {
+  /** Where it begins, counted from 1 */
+  readonly line: number;
+  readonly cells: readonly string[];
+}
+
+/** What parts the headings; what stands in the lines below is no guide, since notes hold anything. */
+const delimiterOf = (text: string): string => {
+  const [head = ''] = text.split(/\r?\n/, 1);
+  const count = (mark: string) => head.split(mark).length;
+  return [';', '\t'].find((mark) => count(mark) > count(',')) ?? ',';
+};
+
+/** What would run as a formula is led by an apostrophe in a file; here it is not. */
+const unquoted = (cell: string): string => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
+
+/** Comma-separated text as rows, the headings first. */
+export const rowsOfCsv = (text: string): CsvRow[] => {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, {
+    delimiter: delimiterOf(plain),
+    skipEmptyLines: false,
+  });
+  let line = 1;
+  return data.map((cells) => {
+    const row = { line, cells: cells.map(unquoted) };
+    // A cell may hold several lines of its own.
+    for (const cell of cells) line += cell.split('\n').length - 1;
+    line += 1;
+    return row;
+  });
+};

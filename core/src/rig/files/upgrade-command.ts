@@ -1,4 +1,5 @@
 import { RIG_VERSION } from '../rig';
+import { PERSON_2 } from './frozen';
 import {
   type Branch,
   BUTTON_7,
@@ -7,7 +8,6 @@ import {
   modelOf8,
   NOISE_6,
   NOISE_8,
-  PERSON_2,
   PERSON_4,
   PERSON_6,
   PERSON_7,

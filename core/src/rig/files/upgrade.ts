@@ -1,5 +1,6 @@
 import { freeId } from '../ids';
 import { RIG_VERSION } from '../rig';
+import { DEVICE_2, HOUSE_2, PERSON_2 } from './frozen';
 
 export type Branch = Record<string, unknown>;
 export const isBranch = (value: unknown): value is Branch =>
@@ -39,38 +40,6 @@ const placesBecomeRecords = (rig: Branch): Branch => {
     };
   }
   return { ...rig, version: 2, places, devices };
-};
-
-/**
- * What version 3 asks of each person, device, model and house rule, where version 2 said nothing.
- * Frozen here: defaults may change, old files may not.
- */
-export const PERSON_2 = {
-  posture: 'sits',
-  shot: 'head and shoulders',
-  isHeard: true,
-  spreadDb: 6,
-  wearsGlasses: false,
-  dislikesHeadset: false,
-  needsHandsFree: false,
-};
-const DEVICE_2 = { sightId: null, price: null, ownership: 'owned' };
-const HOUSE_2 = {
-  captureSize: '1080p everywhere',
-  switching: 'hardware switcher',
-  soundRecorded: 'interface into the computer',
-  microphones: 'xlr',
-  quietDynamic: 'clean preamp',
-  processing: 'clean',
-  room: 'alive',
-  monitoring: 'closed headphones',
-  computers: 'one',
-  cut: 'live and separate',
-  power: 'mains',
-  cables: 'dressed',
-  prompter: 'none',
-  spareInputs: 'one in four',
-  recordingsOfVoice: 2,
 };
 
 const eachOf = (collection: unknown, change: (item: Branch) => Branch): unknown =>

@@ -1,0 +1,1 @@
+export { ChecklistView as default } from '@/features/checklist/ChecklistView';

@@ -1,0 +1,1 @@
+export { RundownView as default } from '@/features/rundown/RundownView';

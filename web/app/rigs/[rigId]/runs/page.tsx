@@ -1,0 +1,1 @@
+export { RunsView as default } from '@/features/run/RunsView';

@@ -1,0 +1,208 @@
+'use client';
+
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import {
+  checklist,
+  entry,
+  findingKey,
+  type Happened,
+  liveGate,
+  nameSchema,
+  type RunPlan,
+  runsOut,
+} from '@echo-loom/core';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useLooker } from '@/features/built/useLooker';
+import { useRig, useRigId } from '@/features/rig/RigProvider';
+import { ChecksPart } from './ChecksPart';
+import { FailuresPart } from './FailuresPart';
+import { MarksPart } from './MarksPart';
+import { NowPart } from './NowPart';
+import { useAwake, useNowMs, useOpenRun, useRunShown } from './useRun';
+
+const PARTS = ['Now', 'Checks', 'Marks', 'If it dies'] as const;
+type Part = (typeof PARTS)[number];
+
+const NO_CALLER = 'Somebody';
+
+const keptText = (unsent: number): string =>
+  unsent === 0 ? 'what you tick and mark is kept here' : `${unsent} kept here`;
+
+/** One run, large and dark, for a thumb: it goes on when the server does not. */
+export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan: RunPlan }) => {
+  const rigId = useRigId();
+  const analysis = useRig((state) => state.analysis);
+  const session = useOpenRun(rigId, runId, plan);
+  const { state, unsent, isAway, refused } = useRunShown(session);
+  const nowMs = useNowMs(session);
+  const [looker] = useLooker();
+  const [part, setPart] = useState<Part>('Now');
+  const [isDark, setDark] = useState(true);
+  const [known] = useState(() => new Set(analysis.findings.map(findingKey)));
+  useAwake();
+
+  const lines = useMemo(() => checklist(analysis), [analysis]);
+  const gate = liveGate(lines, state, analysis.verdict.stops);
+  const by = nameSchema.safeParse(looker).data ?? NO_CALLER;
+  const happen = (...all: readonly Happened[]) => {
+    for (const happened of all) session.record(happened, by);
+  };
+  const newStops = analysis.findings.filter(
+    (finding) => finding.level === 'stop' && !known.has(findingKey(finding)),
+  );
+  const next = (() => {
+    const at = plan.segments.findIndex(({ id }) => id === state.segments.at(-1)?.segmentId);
+    return state.stage === 'live' ? plan.segments[at + 1] : undefined;
+  })();
+  useHotkeys('m', () => happen({ is: 'marked', kind: 'marker', text: '' }));
+  useHotkeys('t', () => happen({ is: 'marked', kind: 'take', text: '' }));
+  useHotkeys('r', () => happen({ is: 'marked', kind: 'retake', text: '' }));
+  useHotkeys('c', () => happen({ is: 'marked', kind: 'chapter', text: '' }));
+  useHotkeys('i', () => happen({ is: 'incident', deviceId: null, what: 'Incident' }));
+  useHotkeys('n', () => next && happen({ is: 'segment', segmentId: next.id }));
+
+  const parts: Readonly<Record<Part, React.ReactNode>> = {
+    Now: (
+      <NowPart
+        rig={analysis.rig}
+        plan={plan}
+        state={state}
+        gate={gate}
+        ends={runsOut(analysis)}
+        nowMs={nowMs}
+        onHappened={happen}
+      />
+    ),
+    Checks: (
+      <ChecksPart
+        lines={lines}
+        planned={plan.lines}
+        state={state}
+        onTick={(lineId, isDone) => happen({ is: isDone ? 'ticked' : 'unticked', lineId })}
+      />
+    ),
+    Marks: (
+      <MarksPart
+        state={state}
+        nameOf={(id) => entry(analysis.rig.devices, id)?.name ?? id}
+        onHappened={happen}
+      />
+    ),
+    'If it dies': <FailuresPart analysis={analysis} state={state} onHappened={happen} />,
+  };
+  return (
+    <Flex
+      direction="column"
+      position="fixed"
+      inset="0"
+      zIndex="overlay"
+      bg="paper"
+      color="ink"
+      className={isDark ? 'dark' : 'light'}
+      data-run={state.stage}
+    >
+      <Flex
+        as="header"
+        align="center"
+        gap="3"
+        px="3"
+        py="1.5"
+        borderBottomWidth="1px"
+        borderColor="rule"
+      >
+        <Button asChild size="sm" minH="10" variant="ghost" px="1">
+          <Link href={`/rigs/${rigId}/runs`}>Leave</Link>
+        </Button>
+        <Text flex="1" minW="0" truncate fontWeight="600">
+          {plan.name}
+          {plan.clock.is === 'simulated' && (
+            <Text as="span" color="level.note" fontWeight="400">
+              {` · rehearsal${plan.clock.speed === 1 ? '' : `, × ${plan.clock.speed}`}`}
+            </Text>
+          )}
+        </Text>
+        {state.stage === 'live' && (
+          <Text fontWeight="700" color="level.stop">
+            Live
+          </Text>
+        )}
+        <Button size="sm" minH="10" variant="ghost" px="1" onClick={() => setDark(!isDark)}>
+          {isDark ? 'Light' : 'Dark'}
+        </Button>
+      </Flex>
+      <Box role="status" aria-live="polite" px="3" fontSize="sm">
+        {isAway && (
+          <Text color="level.warn" py="1">
+            {`The server is away. Go on: ${keptText(unsent)} and sent when it is back.`}
+          </Text>
+        )}
+        {refused !== null && (
+          <Text color="level.stop" py="1">
+            {refused}
+          </Text>
+        )}
+      </Box>
+      {newStops.length > 0 && (
+        <Box role="alert" px="3" py="1.5" bg="madder.wash" color="level.stop">
+          {newStops.slice(0, 2).map((finding) => (
+            <Text key={findingKey(finding)}>{`Stop, new: ${finding.title}`}</Text>
+          ))}
+          {newStops.length > 2 && <Text>{`and ${newStops.length - 2} more`}</Text>}
+        </Box>
+      )}
+      <Grid
+        flex="1"
+        minH="0"
+        templateColumns={{ base: '1fr', lg: 'minmax(20rem, 1fr) minmax(24rem, 1.4fr)' }}
+      >
+        <Box
+          overflowY="auto"
+          p="4"
+          display={{ base: part === 'Now' ? 'block' : 'none', lg: 'block' }}
+          borderRightWidth={{ base: '0', lg: '1px' }}
+          borderColor="rule"
+          as="section"
+          aria-label="The show now"
+        >
+          {parts.Now}
+        </Box>
+        <Box
+          overflowY="auto"
+          p="4"
+          display={{ base: part === 'Now' ? 'none' : 'block', lg: 'block' }}
+          as="section"
+          aria-label={part === 'Now' ? 'Checks' : part}
+        >
+          {part === 'Now' ? parts.Checks : parts[part]}
+        </Box>
+      </Grid>
+      <Grid
+        as="nav"
+        aria-label="Parts of the run"
+        templateColumns="repeat(4, 1fr)"
+        borderTopWidth="1px"
+        borderColor="rule"
+      >
+        {PARTS.map((each) => (
+          <Button
+            key={each}
+            variant="ghost"
+            minH="16"
+            borderRadius="0"
+            px="1"
+            fontSize="md"
+            aria-pressed={part === each}
+            bg={part === each ? 'paper.deep' : 'transparent'}
+            borderTopWidth="3px"
+            borderColor={part === each ? 'madder' : 'transparent'}
+            onClick={() => setPart(each)}
+          >
+            {each}
+          </Button>
+        ))}
+      </Grid>
+    </Flex>
+  );
+};

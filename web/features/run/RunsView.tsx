@@ -1,0 +1,168 @@
+'use client';
+
+import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import { nameSchema, type RunClock } from '@echo-loom/core';
+import { nanoid } from 'nanoid';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { useLooker } from '@/features/built/useLooker';
+import { useRig, useRigId } from '@/features/rig/RigProvider';
+import type { RunLine } from '@/server/runs';
+import { ChoiceField } from '@/ui/ChoiceField';
+import { NumberField } from '@/ui/NumberField';
+import { planOf } from './begin';
+import { Logbook } from './Logbook';
+
+type Answer =
+  | { readonly state: 'asking' }
+  | { readonly state: 'there'; readonly runs: readonly RunLine[]; readonly serverMs: number }
+  | { readonly state: 'failed'; readonly says: string };
+
+const REHEARSALS = [
+  { value: '0', label: 'The show: time as it is' },
+  { value: '1', label: 'A rehearsal' },
+  { value: '10', label: 'A rehearsal, ten times as fast' },
+  { value: '60', label: 'A rehearsal, sixty times as fast' },
+];
+
+const ask = async (rigId: string): Promise<Answer> => {
+  try {
+    const response = await fetch(`/api/rigs/${rigId}/runs`, { cache: 'no-store' });
+    if (!response.ok) throw new Error('away');
+    const body = (await response.json()) as { runs: RunLine[]; serverMs: number };
+    return { state: 'there', ...body };
+  } catch {
+    return {
+      state: 'failed',
+      says: 'The logbook cannot be read: the server does not answer. Try again.',
+    };
+  }
+};
+
+/** Every run of the rig, and the beginning of the next. */
+export const RunsView = () => {
+  const rigId = useRigId();
+  const router = useRouter();
+  const analysis = useRig((state) => state.analysis);
+  const revision = useRig(({ earlier, history }) => earlier + history.length);
+  const [looker, setLooker] = useLooker();
+  const [people, setPeople] = useState(2);
+  const [speed, setSpeed] = useState('0');
+  const [answer, setAnswer] = useState<Answer>({ state: 'asking' });
+  const [says, setSays] = useState<string | null>(null);
+  const [isBeginning, setBeginning] = useState(false);
+  useEffect(() => {
+    let isOver = false;
+    void ask(rigId).then((next) => !isOver && setAnswer(next));
+    return () => {
+      isOver = true;
+    };
+  }, [rigId]);
+
+  const begin = async () => {
+    const by = nameSchema.safeParse(looker);
+    if (!by.success) {
+      setSays('Say who begins it: the name stands beside every tick.');
+      return;
+    }
+    setBeginning(true);
+    setSays(null);
+    const id = nanoid();
+    try {
+      // A rehearsal counts from the server’s clock, so that every window of it shows the same.
+      const around = await ask(rigId);
+      if (around.state !== 'there') throw new Error('away');
+      const { serverMs } = around;
+      const clock: RunClock =
+        speed === '0'
+          ? { is: 'real' }
+          : { is: 'simulated', fromMs: serverMs, serverMs, speed: Number(speed) };
+      const response = await fetch(`/api/rigs/${rigId}/runs`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id, plan: planOf(analysis, revision, by.data, people, clock) }),
+      });
+      if (!response.ok)
+        setSays(((await response.json()) as { says?: string }).says ?? 'It was not begun.');
+      else router.push(`/rigs/${rigId}/runs/${id}`);
+    } catch {
+      setSays('The server does not answer; nothing was begun. Try again.');
+    } finally {
+      setBeginning(false);
+    }
+  };
+  return (
+    <Box overflowY="auto" p="4" flex="1">
+      <Text as="h2" fontSize="lg" fontWeight="600" mb="2">
+        Runs
+      </Text>
+      <Box
+        as="form"
+        maxW="40rem"
+        mb="6"
+        aria-label="Begin a run"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void begin();
+        }}
+      >
+        <Flex direction="column" gap="2">
+          <Field.Root orientation="horizontal" justifyContent="space-between">
+            <Field.Label fontSize="sm" fontWeight="400">
+              Who runs it
+            </Field.Label>
+            <Input
+              size="sm"
+              width="12rem"
+              maxLength={80}
+              value={looker}
+              onChange={({ target }) => setLooker(target.value)}
+            />
+          </Field.Root>
+          <NumberField
+            label="People there"
+            unit=""
+            value={people}
+            min={1}
+            max={200}
+            isWhole
+            onCommit={(value) => value !== null && setPeople(value)}
+          />
+          <ChoiceField
+            label="Clock"
+            value={speed}
+            options={REHEARSALS}
+            width="260px"
+            onChoose={setSpeed}
+          />
+        </Flex>
+        {says !== null && (
+          <Text role="alert" fontSize="sm" color="level.stop" mt="2">
+            {says}
+          </Text>
+        )}
+        <Button type="submit" mt="3" loading={isBeginning} loadingText="Beginning…">
+          Begin a run
+        </Button>
+      </Box>
+      <Text as="h3" fontWeight="600" mb="1">
+        Logbook
+      </Text>
+      {answer.state === 'asking' && <Text fontSize="sm">Reading the logbook…</Text>}
+      {answer.state === 'failed' && (
+        <Text fontSize="sm" role="alert">
+          {answer.says}
+        </Text>
+      )}
+      {answer.state === 'there' &&
+        (answer.runs.length === 0 ? (
+          <Text fontSize="sm" maxW="60ch">
+            No run yet. A run takes the checklists through the day, opens the gate to live, keeps
+            time, marks and incidents, and stands here afterwards.
+          </Text>
+        ) : (
+          <Logbook rigId={rigId} runs={answer.runs} />
+        ))}
+    </Box>
+  );
+};

@@ -1,0 +1,157 @@
+'use client';
+
+import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import {
+  durationText,
+  freeId,
+  rundownToCsv,
+  secondsOfDay,
+  timedRundown,
+  timeOfDayText,
+} from '@echo-loom/core';
+import Link from 'next/link';
+import { useState } from 'react';
+import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
+import { saveFile } from '@/ui/saveFile';
+import { FromText } from './FromText';
+import { SegmentRow } from './SegmentRow';
+
+const NEW_S = 5 * 60;
+
+/** The show in the order it is done in, against the clock: forwards from its beginning, backwards from its end. */
+export const RundownView = () => {
+  const rigId = useRigId();
+  const rig = useRig((state) => state.rig);
+  const { run } = useRigSession();
+  const [isReading, setReading] = useState(false);
+  const { segments, totalS, wantedS, overS } = timedRundown(rig);
+  const beginsS = rig.beginsAt === null ? null : secondsOfDay(rig.beginsAt);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const moved = ({ active, over }: DragEndEvent) => {
+    const to = segments.findIndex(({ id }) => id === over?.id);
+    const from = segments.findIndex(({ id }) => id === active.id);
+    if (to >= 0 && from >= 0 && to !== from)
+      run({ type: 'moveSegment', segmentId: String(active.id), to });
+  };
+  const add = () =>
+    run({
+      type: 'addSegment',
+      segmentId: freeId('segment', rig.segments),
+      segment: {
+        title: `Segment ${segments.length + 1}`,
+        lengthS: NEW_S,
+        sceneId: null,
+        heard: null,
+        cue: '',
+        notes: '',
+      },
+    });
+  const clock = (atS: number): string =>
+    beginsS === null ? durationText(atS) : timeOfDayText(beginsS + atS);
+  return (
+    <Box overflowY="auto" p="4" flex="1">
+      <Flex align="center" gap="3" wrap="wrap" mb="2">
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Rundown
+        </Text>
+        <Text fontSize="sm" role="status">
+          {segments.length === 0
+            ? ''
+            : `${durationText(totalS)} planned` +
+              (wantedS === null || overS === null
+                ? ''
+                : ` of ${durationText(wantedS)}: ${
+                    overS === 0
+                      ? 'as long as asked for'
+                      : `${durationText(Math.abs(overS))} ${overS > 0 ? 'over' : 'under'}`
+                  }`)}
+        </Text>
+        <Flex ms="auto" gap="2" wrap="wrap" className="screen-only">
+          <Button size="sm" variant="outline" onClick={() => setReading(!isReading)}>
+            From text or CSV
+          </Button>
+          <Button
+            size="sm"
+            variant="outline"
+            disabled={segments.length === 0}
+            onClick={() => saveFile(`${rig.name} rundown.csv`, 'text/csv', rundownToCsv(rig))}
+          >
+            As CSV
+          </Button>
+          <Button size="sm" variant="outline" onClick={() => window.print()}>
+            Print
+          </Button>
+        </Flex>
+      </Flex>
+      <Field.Root orientation="horizontal" maxW="22rem" mb="3" className="screen-only">
+        <Field.Label fontSize="sm" fontWeight="400">
+          The show begins at
+        </Field.Label>
+        <Input
+          size="sm"
+          type="time"
+          step={1}
+          width="9rem"
+          value={rig.beginsAt ?? ''}
+          onChange={({ target }) =>
+            run({ type: 'setBeginning', beginsAt: target.value === '' ? null : target.value })
+          }
+        />
+      </Field.Root>
+      {isReading && <FromText onDone={() => setReading(false)} />}
+      {segments.length === 0 ? (
+        <Text fontSize="sm" maxW="60ch" mb="3">
+          No segments yet. Add them one by one, or paste a list: a line each, with its length first
+          or last, such as “Hello 4:00”.
+        </Text>
+      ) : (
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+          <SortableContext
+            items={segments.map(({ id }) => id)}
+            strategy={verticalListSortingStrategy}
+          >
+            <Box as="ol" listStyleType="none" aria-label="Segments" maxW="72rem">
+              {segments.map((timed, at) => (
+                <SegmentRow
+                  key={timed.id}
+                  rig={rig}
+                  timed={timed}
+                  number={at + 1}
+                  from={clock(timed.fromS)}
+                  latest={clock(timed.latestS)}
+                />
+              ))}
+            </Box>
+          </SortableContext>
+        </DndContext>
+      )}
+      <Flex gap="2" mt="3" className="screen-only">
+        <Button size="sm" onClick={add}>
+          Add a segment
+        </Button>
+        {segments.length > 0 && (
+          <Button asChild size="sm" variant="outline">
+            <Link href={`/rigs/${rigId}/runs`}>Run it</Link>
+          </Button>
+        )}
+      </Flex>
+    </Box>
+  );
+};
