@@ -186,10 +186,16 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
   };
 
   let catching: Promise<void> | null = null;
+  /** Asked for while it was on its way: what came since is not sent yet */
+  let isWanted = false;
   const catchUp = (): Promise<void> => {
+    isWanted = true;
     catching ??= (async () => {
-      const isThere = (await send()) && (await hear());
-      if (store.getState().isAway === isThere) show({ isAway: !isThere });
+      while (isWanted) {
+        isWanted = false;
+        const isThere = (await send()) && (await hear());
+        if (store.getState().isAway === isThere) show({ isAway: !isThere });
+      }
     })().finally(() => {
       catching = null;
     });

@@ -132,6 +132,7 @@ export const ChecksPart = ({ lines, planned, state, onTick }: Props) => {
             size="sm"
             minH="11"
             variant={each === phase ? 'solid' : 'outline'}
+            borderColor="rule.strong"
             aria-pressed={each === phase}
             onClick={() => setChosen(each)}
           >

@@ -29,7 +29,7 @@ const Card = ({
     <Text fontSize="2xl" fontWeight="600">
       {card.name}
     </Text>
-    <Box as="ol" ps="6" my="2" fontSize="lg" lineHeight="1.35">
+    <Box as="ol" listStyleType="decimal" ps="6" my="2" fontSize="lg" lineHeight="1.35">
       {card.todo.map((what) => (
         <li key={what}>{what}</li>
       ))}
@@ -69,7 +69,7 @@ const Card = ({
           <Text fontSize="sm" color="ink.soft">
             {title}
           </Text>
-          <Box as="ul" ps="5">
+          <Box as="ul" listStyleType="disc" ps="5">
             {[...list].map((text) => (
               <li key={text}>{text}</li>
             ))}

@@ -69,7 +69,13 @@ export const GatePart = ({ gate, plan, onHappened }: Props) => {
             value={words}
             onChange={({ target }) => setWords(target.value)}
           />
-          <Button type="submit" variant="outline" minH="11" disabled={words.trim() === ''}>
+          <Button
+            type="submit"
+            variant="outline"
+            borderColor="rule.strong"
+            minH="11"
+            disabled={words.trim() === ''}
+          >
             Overrule
           </Button>
         </Flex>

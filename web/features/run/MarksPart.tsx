@@ -58,6 +58,7 @@ export const MarksPart = ({ state, nameOf, onHappened }: Props) => {
             size="lg"
             minH="14"
             variant="outline"
+            borderColor="rule.strong"
             onClick={() => said({ is: 'marked', kind, text })}
           >
             {LABELS[kind]}
@@ -67,6 +68,7 @@ export const MarksPart = ({ state, nameOf, onHappened }: Props) => {
           size="lg"
           minH="14"
           variant="outline"
+          borderColor="rule.strong"
           gridColumn="span 2"
           color="level.stop"
           onClick={() =>

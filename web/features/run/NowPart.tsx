@@ -112,6 +112,7 @@ export const NowPart = ({ rig, plan, state, gate, ends, nowMs, onHappened }: Pro
           )}
           <Sure
             label="End the show"
+            isQuiet={next !== null}
             sure="Press again: ended"
             onSure={() => onHappened({ is: 'ended' })}
           />

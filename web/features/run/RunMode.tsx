@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text, Theme } from '@chakra-ui/react';
 import {
   checklist,
   entry,
@@ -20,15 +20,13 @@ import { ChecksPart } from './ChecksPart';
 import { FailuresPart } from './FailuresPart';
 import { MarksPart } from './MarksPart';
 import { NowPart } from './NowPart';
+import { RunNotices } from './RunNotices';
 import { useAwake, useNowMs, useOpenRun, useRunShown } from './useRun';
 
 const PARTS = ['Now', 'Checks', 'Marks', 'If it dies'] as const;
 type Part = (typeof PARTS)[number];
 
 const NO_CALLER = 'Somebody';
-
-const keptText = (unsent: number): string =>
-  unsent === 0 ? 'what you tick and mark is kept here' : `${unsent} kept here`;
 
 /** One run, large and dark, for a thumb: it goes on when the server does not. */
 export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan: RunPlan }) => {
@@ -93,14 +91,16 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
     'If it dies': <FailuresPart analysis={analysis} state={state} onHappened={happen} />,
   };
   return (
-    <Flex
-      direction="column"
+    <Theme
+      appearance={isDark ? 'dark' : 'light'}
+      colorPalette="gray"
+      display="flex"
+      flexDirection="column"
       position="fixed"
       inset="0"
       zIndex="overlay"
       bg="paper"
       color="ink"
-      className={isDark ? 'dark' : 'light'}
       data-run={state.stage}
     >
       <Flex
@@ -132,26 +132,12 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
           {isDark ? 'Light' : 'Dark'}
         </Button>
       </Flex>
-      <Box role="status" aria-live="polite" px="3" fontSize="sm">
-        {isAway && (
-          <Text color="level.warn" py="1">
-            {`The server is away. Go on: ${keptText(unsent)} and sent when it is back.`}
-          </Text>
-        )}
-        {refused !== null && (
-          <Text color="level.stop" py="1">
-            {refused}
-          </Text>
-        )}
-      </Box>
-      {newStops.length > 0 && (
-        <Box role="alert" px="3" py="1.5" bg="madder.wash" color="level.stop">
-          {newStops.slice(0, 2).map((finding) => (
-            <Text key={findingKey(finding)}>{`Stop, new: ${finding.title}`}</Text>
-          ))}
-          {newStops.length > 2 && <Text>{`and ${newStops.length - 2} more`}</Text>}
-        </Box>
-      )}
+      <RunNotices
+        unsent={unsent}
+        isAway={isAway}
+        refused={refused}
+        newStops={newStops.map(({ title }) => title)}
+      />
       <Grid
         flex="1"
         minH="0"
@@ -195,14 +181,15 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
             fontSize="md"
             aria-pressed={part === each}
             bg={part === each ? 'paper.deep' : 'transparent'}
+            borderWidth="0"
             borderTopWidth="3px"
-            borderColor={part === each ? 'madder' : 'transparent'}
+            borderTopColor={part === each ? 'madder' : 'transparent'}
             onClick={() => setPart(each)}
           >
             {each}
           </Button>
         ))}
       </Grid>
-    </Flex>
+    </Theme>
   );
 };

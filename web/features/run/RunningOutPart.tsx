@@ -53,6 +53,7 @@ export const RunningOutPart = ({ state, ends, nowMs, onHappened }: Props) => {
           size="sm"
           minH="11"
           variant="outline"
+          borderColor="rule.strong"
           onClick={() => onHappened({ is: 'fresh', runsOutId: next.id })}
         >
           Changed

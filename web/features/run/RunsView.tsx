@@ -98,7 +98,7 @@ export const RunsView = () => {
       </Text>
       <Box
         as="form"
-        maxW="40rem"
+        maxW="30rem"
         mb="6"
         aria-label="Begin a run"
         onSubmit={(event) => {

@@ -11,11 +11,14 @@ export const Sure = ({
   label,
   sure,
   isDisabled = false,
+  isQuiet = false,
   onSure,
 }: {
   readonly label: string;
   readonly sure: string;
   readonly isDisabled?: boolean;
+  /** Not what is done next */
+  readonly isQuiet?: boolean;
   readonly onSure: () => void;
 }) => {
   const [isAsked, setAsked] = useState(false);
@@ -27,6 +30,8 @@ export const Sure = ({
   return (
     <Button
       size="lg"
+      variant={isQuiet && !isAsked ? 'outline' : 'solid'}
+      borderColor="rule.strong"
       minH="14"
       width="100%"
       fontSize="lg"

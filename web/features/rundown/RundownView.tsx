@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   closestCenter,
   DndContext,
@@ -21,12 +21,14 @@ import {
   rundownToCsv,
   secondsOfDay,
   timedRundown,
+  timeOfDaySchema,
   timeOfDayText,
 } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { saveFile } from '@/ui/saveFile';
+import { CellField } from './CellField';
 import { FromText } from './FromText';
 import { SegmentRow } from './SegmentRow';
 
@@ -100,21 +102,25 @@ export const RundownView = () => {
           </Button>
         </Flex>
       </Flex>
-      <Field.Root orientation="horizontal" maxW="22rem" mb="3" className="screen-only">
-        <Field.Label fontSize="sm" fontWeight="400">
-          The show begins at
-        </Field.Label>
-        <Input
-          size="sm"
-          type="time"
-          step={1}
-          width="9rem"
+      <Flex align="center" gap="2" mb="3" className="screen-only">
+        <Text fontSize="sm">The show begins at</Text>
+        <CellField
+          label="The show begins at"
           value={rig.beginsAt ?? ''}
-          onChange={({ target }) =>
-            run({ type: 'setBeginning', beginsAt: target.value === '' ? null : target.value })
-          }
+          width="6rem"
+          limit={8}
+          onCommit={(text) => {
+            const beginsAt = text.trim() === '' ? null : text.trim().padStart(5, '0');
+            return (
+              (beginsAt === null || timeOfDaySchema.safeParse(beginsAt).success) &&
+              run({ type: 'setBeginning', beginsAt })
+            );
+          }}
         />
-      </Field.Root>
+        <Text fontSize="xs" color="ink.soft">
+          such as 19:30
+        </Text>
+      </Flex>
       {isReading && <FromText onDone={() => setReading(false)} />}
       {segments.length === 0 ? (
         <Text fontSize="sm" maxW="60ch" mb="3">

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, IconButton, NativeSelect, Text } from '@chakra-ui/react';
 import { useSortable } from '@dnd-kit/sortable';
 import {
   cleanLine,
@@ -11,9 +11,9 @@ import {
   type Rig,
   type TimedSegment,
 } from '@echo-loom/core';
-import { GripVertical } from 'lucide-react';
-import { useState } from 'react';
+import { GripVertical, X } from 'lucide-react';
 import { useRigSession } from '@/features/rig/RigProvider';
+import { CellField } from './CellField';
 
 interface Props {
   readonly rig: Rig;
@@ -23,54 +23,6 @@ interface Props {
   readonly from: string;
   readonly latest: string;
 }
-
-/** A text that takes effect when it is left; one that cannot be taken stays, and is said. */
-const CellField = ({
-  label,
-  value,
-  width,
-  limit,
-  onCommit,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly width: string;
-  readonly limit: number;
-  /** @returns whether it was taken */
-  readonly onCommit: (text: string) => boolean;
-}) => {
-  const [draft, setDraft] = useState<string | null>(null);
-  const [isWrong, setWrong] = useState(false);
-  const commit = () => {
-    if (draft === null || draft === value) {
-      setDraft(null);
-      return;
-    }
-    const isTaken = onCommit(draft);
-    setWrong(!isTaken);
-    if (isTaken) setDraft(null);
-  };
-  return (
-    <Input
-      size="xs"
-      aria-label={label}
-      aria-invalid={isWrong}
-      borderColor={isWrong ? 'level.stop' : undefined}
-      width={width}
-      maxLength={limit}
-      value={draft ?? value}
-      onChange={({ target }) => setDraft(target.value)}
-      onBlur={commit}
-      onKeyDown={({ key }) => {
-        if (key === 'Enter') commit();
-        if (key === 'Escape') {
-          setDraft(null);
-          setWrong(false);
-        }
-      }}
-    />
-  );
-};
 
 const MOST_S = 24 * 3600;
 
@@ -122,7 +74,8 @@ export const SegmentRow = ({ rig, timed, number, from, latest }: Props) => {
       <CellField
         label={`Title of segment ${number}`}
         value={segment.title}
-        width="15rem"
+        width="8rem"
+        grows
         limit={80}
         onCommit={(text) => {
           const title = cleanLine(text);
@@ -157,25 +110,26 @@ export const SegmentRow = ({ rig, timed, number, from, latest }: Props) => {
       <CellField
         label={`Cue of ${segment.title}`}
         value={segment.cue}
-        width="15rem"
+        width="8rem"
+        grows
         limit={200}
         onCommit={(text) => change({ cue: cleanLine(text, 200) })}
       />
-      <Box flex="1" minW="10rem" fontSize="xs" color="ink.soft">
-        {`at the latest ${latest}`}
-        {heard && heard.length > 0
-          ? ` · heard: ${heard.map((one) => entry(rig.people, one)?.name ?? one).join(', ')}`
-          : ''}
+      <Box width="11rem" fontSize="xs" color="ink.soft" lineHeight="1.3">
+        <div>{`at the latest ${latest}`}</div>
+        {heard && heard.length > 0 && (
+          <div>{`heard: ${heard.map((one) => entry(rig.people, one)?.name ?? one).join(', ')}`}</div>
+        )}
       </Box>
-      <Button
+      <IconButton
         size="xs"
         variant="ghost"
         className="screen-only"
         aria-label={`Remove ${segment.title}`}
         onClick={() => run({ type: 'removeSegment', segmentId: id })}
       >
-        Remove
-      </Button>
+        <X aria-hidden />
+      </IconButton>
     </Flex>
   );
 };

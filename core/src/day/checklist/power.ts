@@ -15,7 +15,7 @@ export const powerLines = (analysis: Analysis): CheckLine[] => {
   const { rig } = analysis;
   const loud = inOrder(rig.devices).filter(([, { model }]) => isLoud(model));
   const feeds = feedLoadings(analysis).filter(({ drawn }) => drawn.length > 0);
-  const on = feeds.map(({ feedId, feed, typicalW }) =>
+  const on = feeds.map(({ feedId, feed, typicalW }, at) =>
     line({
       id: `on ${feedId}`,
       phase: 'set up',
@@ -24,7 +24,10 @@ export const powerLines = (analysis: Analysis): CheckLine[] => {
       why: 'What stays off now is missed when everybody waits.',
       figure: `${figure(typicalW, 0)} W in use`,
       lookUp: 'power',
-      caution: 'A plug that is warm or a breaker that trips: stop, and have it looked at.',
+      caution:
+        at === 0
+          ? 'A plug that is warm or a breaker that trips: stop, and have it looked at.'
+          : null,
     }),
   );
   const off = [...feeds].reverse().map(({ feedId, feed }) =>
@@ -120,7 +123,10 @@ export const mediumLines = (analysis: Analysis): CheckLine[] =>
           why: 'A medium that is full ends the recording in the middle of the show.',
           figure: holds,
           isMust: true,
-          caution: 'Formatting cannot be taken back: two verified copies first.',
+          caution:
+            medium === 'card'
+              ? 'Formatting cannot be taken back: two verified copies first.'
+              : null,
         }),
         line({
           ...of,
