@@ -3,11 +3,12 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, type Happened, type IfDies, mayDie, type RunState } from '@echo-loom/core';
 import { useState } from 'react';
-import { useTask } from '@/workers/useTask';
+import { type TaskState, useTask } from '@/workers/useTask';
 
 interface Props {
   readonly analysis: Analysis;
   readonly state: RunState;
+  readonly cards: TaskState<readonly IfDies[]>;
   readonly onHappened: (...happened: readonly Happened[]) => void;
 }
 
@@ -81,15 +82,10 @@ const Card = ({
 );
 
 /** If X dies: what to do, from the paths that remain. */
-export const FailuresPart = ({ analysis, state, onHappened }: Props) => {
+export const FailuresPart = ({ analysis, state, cards, onHappened }: Props) => {
   const [chosen, setChosen] = useState<string | null>(null);
   const dead = [...state.dead.keys()].sort();
   const others = dead.filter((id) => id !== chosen);
-  const cards = useTask<readonly IfDies[]>({
-    analysis,
-    key: 'failure cards',
-    ask: (tasks, onProgress) => tasks.failureCards(onProgress),
-  });
   const worse = useTask<IfDies>({
     analysis,
     key: chosen !== null && others.length > 0 ? `${chosen} beside ${others.join(' ')}` : null,

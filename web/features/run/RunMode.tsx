@@ -6,6 +6,7 @@ import {
   entry,
   findingKey,
   type Happened,
+  type IfDies,
   liveGate,
   nameSchema,
   type RunPlan,
@@ -16,6 +17,7 @@ import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
+import { useTask } from '@/workers/useTask';
 import { ChecksPart } from './ChecksPart';
 import { FailuresPart } from './FailuresPart';
 import { MarksPart } from './MarksPart';
@@ -41,6 +43,12 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
   const [known] = useState(() => new Set(analysis.findings.map(findingKey)));
   useAwake();
 
+  // Asked for at once: when something dies the server may be away too, and what computes must be here.
+  const cards = useTask<readonly IfDies[]>({
+    analysis,
+    key: 'failure cards',
+    ask: (tasks, onProgress) => tasks.failureCards(onProgress),
+  });
   const lines = useMemo(() => checklist(analysis), [analysis]);
   const gate = liveGate(lines, state, analysis.verdict.stops);
   const by = nameSchema.safeParse(looker).data ?? NO_CALLER;
@@ -88,7 +96,9 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
         onHappened={happen}
       />
     ),
-    'If it dies': <FailuresPart analysis={analysis} state={state} onHappened={happen} />,
+    'If it dies': (
+      <FailuresPart analysis={analysis} state={state} cards={cards} onHappened={happen} />
+    ),
   };
   return (
     <Theme

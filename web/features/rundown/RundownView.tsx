@@ -2,6 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -33,6 +34,10 @@ import { FromText } from './FromText';
 import { SegmentRow } from './SegmentRow';
 
 const NEW_S = 5 * 60;
+const INSTRUCTIONS = {
+  draggable:
+    'Space picks a segment up, arrows move it, Space puts it down, Escape leaves it where it was.',
+};
 
 /** The show in the order it is done in, against the clock: forwards from its beginning, backwards from its end. */
 export const RundownView = () => {
@@ -51,6 +56,17 @@ export const RundownView = () => {
     const from = segments.findIndex(({ id }) => id === active.id);
     if (to >= 0 && from >= 0 && to !== from)
       run({ type: 'moveSegment', segmentId: String(active.id), to });
+  };
+  const titleOf = (id: string | number): string =>
+    segments.find((timed) => timed.id === id)?.segment.title ?? '';
+  const placeOf = (id: string | number | undefined): number =>
+    segments.findIndex((timed) => timed.id === id) + 1;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Picked up ${titleOf(active.id)}.`,
+    onDragOver: ({ active, over }) => `${titleOf(active.id)} is over place ${placeOf(over?.id)}.`,
+    onDragEnd: ({ active, over }) =>
+      `Put ${titleOf(active.id)} down at place ${placeOf(over?.id)}.`,
+    onDragCancel: ({ active }) => `${titleOf(active.id)} stays where it was.`,
   };
   const add = () =>
     run({
@@ -128,7 +144,12 @@ export const RundownView = () => {
           or last, such as “Hello 4:00”.
         </Text>
       ) : (
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={moved}
+          accessibility={{ announcements, screenReaderInstructions: INSTRUCTIONS }}
+        >
           <SortableContext
             items={segments.map(({ id }) => id)}
             strategy={verticalListSortingStrategy}

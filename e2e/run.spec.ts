@@ -1,0 +1,162 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { RIG_VERSION } from '@echo-loom/core';
+import { expect, saved, test } from './application';
+
+const begin = async (page: Page, url: string, point: string, name: string): Promise<string> => {
+  await page.goto(url);
+  await page.getByRole('button', { name: 'New rig' }).first().click();
+  await page.getByRole('textbox', { name: 'Name' }).fill(name);
+  await page.getByText(point, { exact: true }).click();
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('button', { name: 'Make the rig' }).click();
+  await page.waitForURL(/\/rigs\//);
+  return /rigs\/([^/?]+)/.exec(page.url())?.[1] ?? '';
+};
+
+/** Takes a device out of a rig as another browser would. */
+const removeDevice = async (url: string, rigId: string, deviceId: string): Promise<void> => {
+  const { revision, entries } = (await (await fetch(`${url}/api/rigs/${rigId}`)).json()) as {
+    revision: number;
+    entries: { id: string }[];
+  };
+  const response = await fetch(`${url}/api/rigs/${rigId}/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      version: RIG_VERSION,
+      on: { revision, entryId: entries.at(-1)?.id ?? null },
+      entries: [
+        {
+          id: 'entry-from-afar',
+          author: 'author-from-afar',
+          command: { type: 'removeDevice', deviceId },
+        },
+      ],
+    }),
+  });
+  expect(response.status).toBe(200);
+};
+
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of the run' }).getByRole('button', { name });
+
+test('a show by phone from an empty database: gate, server gone, a dead camera, strike, log', async ({
+  page,
+  browser,
+  empty,
+}) => {
+  const rigId = await begin(page, empty.url, 'Demonstrator with an overhead', 'Glaze hour');
+  await page.goto(`${empty.url}/rigs/${rigId}/rundown`);
+  await page.getByRole('button', { name: 'From text or CSV' }).click();
+  await page
+    .getByLabel('Segments as text')
+    .fill('Hello 2:00\nThe glaze 5:00\nNo length here\nGoodbye 3 min');
+  await expect(page.getByText('Line 3: “No length here” has no length')).toBeVisible();
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByText('10:00 planned')).toBeVisible();
+  // By keys: the last goes up one place, and back by undo.
+  const handle = page.getByRole('button', { name: 'Move Goodbye', exact: true });
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Goodbye is over place 3.')).toBeAttached();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Goodbye is over place 2.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('Title of segment 2')).toHaveValue('Goodbye');
+  await page.getByRole('heading', { name: 'Glaze hour' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Title of segment 2')).toHaveValue('The glaze');
+  await saved(page);
+
+  // The host’s phone, and a second window at the desk.
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: empty.url })
+  ).newPage();
+  phone.setDefaultTimeout(15_000);
+  await phone.goto(`/rigs/${rigId}/runs`);
+  await phone.getByLabel('Who runs it').fill('Ada');
+  await phone.getByLabel('Clock').selectOption({ label: 'A rehearsal, ten times as fast' });
+  await phone.getByRole('button', { name: 'Begin a run' }).click();
+  await phone.waitForURL(/\/runs\/.+/);
+  await page.goto(phone.url());
+
+  await part(phone, 'Checks').click();
+  const [first] = await phone.getByRole('checkbox').all();
+  await first?.click();
+  await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(1);
+  await part(phone, 'Now').click();
+  const goLive = phone.getByRole('button', { name: 'Go live' });
+  await expect(goLive).toBeDisabled();
+  await expect(phone.getByText(/^Live is shut: /)).toBeVisible();
+  await phone.getByLabel('Why live all the same').fill('Only a rehearsal');
+  await phone.getByRole('button', { name: 'Overrule' }).click();
+  await goLive.click();
+  await phone.getByRole('button', { name: 'Press again: live now' }).click();
+  await expect(phone.getByRole('group', { name: 'Now' })).toContainText('Hello');
+  await expect(page.getByRole('group', { name: 'Now' })).toContainText('Hello');
+
+  // A stop that appears is said in both windows.
+  const cameraId = await page.evaluate(async (id) => {
+    const { rig } = (await (await fetch(`/api/rigs/${id}`)).json()) as {
+      rig: { devices: Record<string, { model: { kind: string } }> };
+    };
+    return Object.entries(rig.devices).find(([, { model }]) => model.kind === 'microphone')?.[0];
+  }, rigId);
+  await removeDevice(empty.url, rigId, cameraId ?? '');
+  for (const one of [page, phone])
+    await expect(one.getByRole('alert').filter({ hasText: 'Stop, new: ' })).toBeVisible({
+      timeout: 3000,
+    });
+
+  // The server goes; the show goes on, and what was worked out stays.
+  await part(phone, 'If it dies').click();
+  await expect(phone.getByRole('button', { name: /lost$/ }).first()).toBeVisible();
+  await empty.kill();
+  await part(phone, 'Marks').click();
+  await phone.getByLabel('Words for the next mark').fill('The lid slips');
+  await phone.getByRole('button', { name: 'Marker', exact: true }).click();
+  await phone.getByRole('button', { name: 'Take', exact: true }).click();
+  await expect(phone.getByText(/^The server is away\. Go on: 2 kept here/)).toBeVisible();
+  await part(phone, 'If it dies').click();
+  await phone
+    .getByRole('button', { name: /[Cc]amera/ })
+    .first()
+    .click();
+  await expect(phone.getByText(/^Look at the power and the plugs of /)).toBeVisible();
+  await phone.getByRole('button', { name: 'It died: log it' }).click();
+  await part(phone, 'Now').click();
+  await phone.getByRole('button', { name: 'Next: The glaze' }).click();
+  await expect(phone.getByRole('group', { name: 'Now' })).toContainText('The glaze');
+  await empty.start();
+  await expect(phone.getByText(/^The server is away/)).toBeHidden();
+  await expect(page.getByRole('group', { name: 'Now' })).toContainText('The glaze');
+  await part(page, 'Marks').click();
+  await expect(page.getByRole('list', { name: 'Marks' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByText('marker 1: The lid slips')).toBeVisible();
+
+  // Taken back by the other window; then the end, and the lists of the strike.
+  await page.getByRole('button', { name: 'Take back take 1' }).click();
+  await phone.getByRole('button', { name: 'End the show' }).click();
+  await phone.getByRole('button', { name: 'Press again: ended' }).click();
+  await part(phone, 'Checks').click();
+  await expect(
+    phone.getByRole('checkbox', { name: /put|back where|Stop|off/ }).first(),
+  ).toBeVisible();
+  await expect(page.getByText('Ended')).toBeVisible();
+
+  await page.goto(`${empty.url}/rigs/${rigId}/runs`);
+  const row = page.getByRole('table', { name: 'Logbook' }).getByRole('row').nth(1);
+  await expect(row).toContainText('died');
+  await expect(row).toContainText('live overruled: Only a rehearsal');
+  await row.getByRole('button', { name: 'Take out' }).click();
+  const csv = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Log as CSV' }).click();
+  const log = readFileSync(await (await csv).path(), 'utf8');
+  expect(log).toContain('marker,marker 1: The lid slips,,Ada');
+  expect(log).not.toContain('take,');
+  const list = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Marks as edit list' }).click();
+  const edl = readFileSync(await (await list).path(), 'utf8');
+  expect(edl).toMatch(/^001 {2}PROGRAM {2}V {5}C {8}01:00:00:00 01:00:00:01/m);
+});
