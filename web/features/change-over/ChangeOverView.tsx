@@ -1,15 +1,17 @@
 'use client';
 
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { inOrder, personMinutes } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
-import { PlainTable } from '@/ui/PlainTable';
 import type { ChangeOverAnswer } from '@/workers/tasks';
 import { useTask } from '@/workers/useTask';
+import { Marks } from './Marks';
+import { Savings } from './Savings';
+import { Tasks } from './Tasks';
 import { clockText, Timeline } from './Timeline';
 
 /** Everything but the furniture is put away. */
@@ -62,32 +64,8 @@ const Answer = ({
           )}
         </Text>
       )}
-      <Box mt="5">
-        <Text as="h3" fontWeight="600" mb="1">
-          Tasks and how they are estimated
-        </Text>
-        <PlainTable
-          label="Tasks"
-          headings={['Task', 'Where', 'Minutes', 'People', 'After', 'Estimated by']}
-          lines={tasks.map(({ id, what, where, minutes, people: needed, after, sum }) => ({
-            id,
-            head: what,
-            cells: [
-              where,
-              minutes,
-              needed,
-              id === 'check'
-                ? 'everything'
-                : after.map((other) => names.get(other) ?? other).join('; ') || '–',
-              sum,
-            ],
-          }))}
-        />
-        <Text fontSize="xs" color="ink.soft" mt="1.5">
-          Estimates are typical. Over 20 kg two carry; local rules may ask for two sooner. What
-          hangs over heads stays where a competent person hung it.
-        </Text>
-      </Box>
+      <Savings answer={answer} names={names} />
+      <Tasks tasks={tasks} names={names} />
     </>
   );
 };
@@ -109,9 +87,22 @@ export const ChangeOverView = () => {
   const named = sets.map(([value, { name }]) => ({ value, label: name }));
   return (
     <Box overflowY="auto" p="4" flex="1">
-      <Text as="h2" fontSize="lg" fontWeight="600" mb="2">
-        Change-over
-      </Text>
+      <Flex align="center" mb="2">
+        <Text as="h2" fontSize="lg" fontWeight="600">
+          Change-over
+        </Text>
+        {to !== null && (
+          <Button
+            ms="auto"
+            size="sm"
+            variant="outline"
+            className="screen-only"
+            onClick={() => window.print()}
+          >
+            Print with the marks
+          </Button>
+        )}
+      </Flex>
       {to === null ? (
         <Text fontSize="sm" maxW="60ch">
           A change-over leads to a set: where everything stands for one look of the show. Keep one
@@ -154,6 +145,7 @@ export const ChangeOverView = () => {
           )}
           {at.state === 'working' && <Text fontSize="sm">Trying orders…</Text>}
           {at.state === 'done' && <Answer answer={at.value} people={people} />}
+          <Marks rig={analysis.rig} setId={to} />
         </>
       )}
     </Box>
