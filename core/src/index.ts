@@ -288,3 +288,4 @@ export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat, rateName 
 export * from './library';
 export * from './things';
 export * from './run';
+export * from './files';

@@ -1,0 +1,2 @@
+export * from './names';
+export * from './plan';
