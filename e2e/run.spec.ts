@@ -86,7 +86,7 @@ test('a show by phone from an empty database: gate, server gone, a dead camera, 
   await first?.click();
   await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(1);
   await part(phone, 'Now').click();
-  const goLive = phone.getByRole('button', { name: 'Go live' });
+  const goLive = phone.getByRole('button', { name: 'Go live', exact: true });
   await expect(goLive).toBeDisabled();
   await expect(phone.getByText(/^Live is shut: /)).toBeVisible();
   await phone.getByLabel('Why live all the same').fill('Only a rehearsal');

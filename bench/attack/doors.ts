@@ -96,6 +96,35 @@ const THINGS_DEEDS: readonly unknown[] = [
   },
 ];
 
+/** A run, and what happens in one, sound as they stand. */
+const RUN_DEEDS: readonly (readonly [path: string, deed: object])[] = [
+  [
+    '/api/rigs/night-tide/runs',
+    {
+      id: 'attack-run-1',
+      plan: {
+        name: 'Attack',
+        revision: 0,
+        by: 'Nobody',
+        people: 1,
+        clock: { is: 'real' },
+        beginsAt: null,
+        lengthMin: 50,
+        lines: [],
+        segments: [{ id: 'one', title: 'One', lengthS: 60 }],
+      },
+    },
+  ],
+  [
+    '/api/rigs/night-tide/runs/attack-run-1',
+    {
+      events: [
+        { id: 'attack-event-1', atMs: 1_800_000_000_000, by: 'Nobody', happened: { is: 'live' } },
+      ],
+    },
+  ],
+];
+
 const LIBRARY_DEEDS: readonly object[] = [
   { does: 'save', id: null, from: 0, model: { name: 'No model' } },
   { does: 'save', id: 'nobody', from: 7, model: CATALOGUE[0] },
@@ -181,6 +210,10 @@ export const makeDoors = (
       headers: type(random),
       body: json(random, pick(random, THINGS_DEEDS)),
     }),
+    runs: (random) => {
+      const [path, deed] = pick(random, RUN_DEEDS);
+      return { method: 'POST', path, headers: type(random), body: json(random, deed) };
+    },
     query: (random) => {
       const id = pick(random, IDS);
       const number = pick(random, NUMBERS);
@@ -192,6 +225,9 @@ export const makeDoors = (
         `/api/rigs/${id}/raw`,
         `/api/library?as=${number}`,
         `/api/things?as=${number}`,
+        `/api/rigs/night-tide/runs/${id}?after=${number}`,
+        `/api/rigs/${id}/runs`,
+        `/rigs/night-tide/runs/${id}`,
         `/api/library/${id}`,
         `/library/${id}`,
         `/api/rigs/night-tide/entries?after=0&is=${number}`,

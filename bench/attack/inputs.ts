@@ -21,10 +21,11 @@ export interface InputsResult {
 /** How many of each door, of a hundred. */
 const SHARES: Readonly<Record<string, number>> = {
   import: 20,
-  entries: 26,
+  entries: 20,
   shelf: 10,
   library: 10,
-  things: 10,
+  things: 8,
+  runs: 8,
   query: 14,
   events: 5,
   restore: 6,

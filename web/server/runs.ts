@@ -8,6 +8,7 @@ import {
 } from '@echo-loom/core';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
 import { database } from './database';
+import type { RunLine } from '@/session/protocol';
 import { isOnShelf } from './rigs';
 import { runEvents, runs } from './schema';
 
@@ -122,22 +123,6 @@ export const addEvents = async (
     }
     return { kept: events.map(({ id }) => id) };
   });
-
-/** A run in the logbook. */
-export interface RunLine {
-  readonly id: string;
-  readonly plan: RunPlan;
-  /** ISO 8601 */
-  readonly at: string;
-  readonly stage: 'before' | 'live' | 'after';
-  readonly liveMs: number | null;
-  readonly endedMs: number | null;
-  readonly ticked: number;
-  readonly marks: number;
-  readonly incidents: readonly string[];
-  readonly overruled: string | null;
-  readonly segments: readonly { readonly segmentId: string; readonly lastedS: number | null }[];
-}
 
 /** Every run of a rig, the latest first. */
 export const listRuns = async (rigId: string): Promise<RunLine[]> => {

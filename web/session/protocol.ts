@@ -4,6 +4,7 @@ import {
   type Command,
   commandSchema,
   RIG_VERSION,
+  type RunPlan,
 } from '@echo-loom/core';
 import { z } from 'zod';
 
@@ -122,3 +123,19 @@ export const rigEventSchema = z.discriminatedUnion('tells', [
 export type RigEvent = z.infer<typeof rigEventSchema>;
 
 export const PAGE_VERSION = RIG_VERSION;
+
+/** A run in the logbook. */
+export interface RunLine {
+  readonly id: string;
+  readonly plan: RunPlan;
+  /** ISO 8601 */
+  readonly at: string;
+  readonly stage: 'before' | 'live' | 'after';
+  readonly liveMs: number | null;
+  readonly endedMs: number | null;
+  readonly ticked: number;
+  readonly marks: number;
+  readonly incidents: readonly string[];
+  readonly overruled: string | null;
+  readonly segments: readonly { readonly segmentId: string; readonly lastedS: number | null }[];
+}

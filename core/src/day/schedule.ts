@@ -311,12 +311,16 @@ export const savings = (
     .flatMap((task) => {
       const less = Math.min(task.minutes, lessBy.get(task.id) ?? 0);
       if (less <= 0) return [];
-      const then = scheduleFor(
-        tasks.map((one) => (one.id === task.id ? { ...one, minutes: one.minutes - less } : one)),
-        people,
-      );
-      const sooner =
-        then.ok && then.isBest && now.isBest ? Math.max(0, now.minutes - then.minutes) : null;
+      // Two times that are only near the best say nothing by their difference.
+      const then = now.isBest
+        ? scheduleFor(
+            tasks.map((one) =>
+              one.id === task.id ? { ...one, minutes: one.minutes - less } : one,
+            ),
+            people,
+          )
+        : null;
+      const sooner = then?.ok && then.isBest ? Math.max(0, now.minutes - then.minutes) : null;
       return [{ id: task.id, workMin: less * task.people, sooner }];
     })
     .sort((a, b) => (b.sooner ?? 0) - (a.sooner ?? 0) || b.workMin - a.workMin);

@@ -56,7 +56,7 @@ const Line = ({ line, rigId }: { readonly line: CheckLine; readonly rigId: strin
       </Box>
       <Box flex="none" maxW="22rem" textAlign="end" fontSize="sm">
         {line.figure !== null &&
-          (line.lookUp === null || line.lookUp === 'files' ? (
+          (line.lookUp === null ? (
             <Text className="figures">{line.figure}</Text>
           ) : (
             <ChakraLink asChild className="figures" color="ink">

@@ -64,6 +64,7 @@ export const GROUPS: readonly Group[] = [
       { name: 'Checklists', path: '/checklist' },
       { name: 'Rundown', path: '/rundown' },
       { name: 'Runs', path: '/runs' },
+      { name: 'Files', path: '/files' },
     ],
   },
   {

@@ -4,7 +4,7 @@ import { Button } from '@chakra-ui/react';
 import { durationText } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { RunLine } from '@/server/runs';
+import type { RunLine } from '@/session/protocol';
 import { PlainTable } from '@/ui/PlainTable';
 import { RunFiles } from './RunFiles';
 

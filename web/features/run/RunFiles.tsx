@@ -14,7 +14,7 @@ import {
 import { useState } from 'react';
 import { useRig } from '@/features/rig/RigProvider';
 import type { ReadRun } from '@/session/run-session';
-import type { RunLine } from '@/server/runs';
+import type { RunLine } from '@/session/protocol';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { saveFile } from '@/ui/saveFile';
@@ -135,7 +135,7 @@ export const RunFiles = ({ rigId, run }: { readonly rigId: string; readonly run:
           </Checkbox.Root>
         )}
         <Field.Root orientation="horizontal" justifyContent="space-between">
-          <Field.Label fontSize="sm" fontWeight="400">
+          <Field.Label fontSize="sm" fontWeight="400" whiteSpace="nowrap">
             Timecode of the first frame of the show
           </Field.Label>
           <Input
@@ -146,7 +146,7 @@ export const RunFiles = ({ rigId, run }: { readonly rigId: string; readonly run:
           />
         </Field.Root>
         <Field.Root orientation="horizontal" justifyContent="space-between">
-          <Field.Label fontSize="sm" fontWeight="400">
+          <Field.Label fontSize="sm" fontWeight="400" whiteSpace="nowrap">
             Name of the recording
           </Field.Label>
           <Input

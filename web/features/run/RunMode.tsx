@@ -100,6 +100,8 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
       <FailuresPart analysis={analysis} state={state} cards={cards} onHappened={happen} />
     ),
   };
+  // Where there is room for two: what is done next stands beside the show.
+  const beside = part !== 'Now' ? part : state.stage === 'live' ? 'Marks' : 'Checks';
   return (
     <Theme
       appearance={isDark ? 'dark' : 'light'}
@@ -169,9 +171,9 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
           p="4"
           display={{ base: part === 'Now' ? 'none' : 'block', lg: 'block' }}
           as="section"
-          aria-label={part === 'Now' ? 'Checks' : part}
+          aria-label={beside}
         >
-          {part === 'Now' ? parts.Checks : parts[part]}
+          {parts[beside]}
         </Box>
       </Grid>
       <Grid

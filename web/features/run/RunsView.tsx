@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
-import type { RunLine } from '@/server/runs';
+import type { RunLine } from '@/session/protocol';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { planOf } from './begin';

@@ -1,0 +1,1 @@
+export { FilesView as default } from '@/features/files/FilesView';
