@@ -32,13 +32,10 @@ describe('a checklist', () => {
     expect(at('stream-off')).toBeLessThan(at('stop'));
     expect(at('stop')).toBeLessThan(at('phantom-off'));
     expect(at('phantom-off')).toBeLessThan(at('off '));
-    const [, device, control] = phantom[0]?.split(' ') ?? [];
-    const without = apply(rig, {
-      type: 'setControl',
-      deviceId: device ?? '',
-      control: control ?? '',
-      value: false,
-    });
+    const deviceId = phantom[0]?.split(' ')[1] ?? '';
+    const controls = Object.keys(rig.devices[deviceId]?.model.controls ?? {});
+    const control = controls.find((id) => id.includes('phantom')) ?? '';
+    const without = apply(rig, { type: 'setControl', deviceId, control, value: false });
     expect(idsOf(without).filter((id) => id.startsWith('phantom'))).toEqual([]);
   });
   it('meets each voice at the level that is predicted', () => {
@@ -54,6 +51,7 @@ describe('a checklist', () => {
       list.findLastIndex((id) => id.startsWith(start));
     const first = (list: string[], start: string) => list.findIndex((id) => id.startsWith(start));
     expect(first(on, 'loud-on')).toBeGreaterThan(last(on, 'on '));
+    expect(first(on, 'loud-on')).toBeGreaterThan(last(on, 'phantom-on'));
     expect(last(off, 'loud-off')).toBeLessThan(first(off, 'off '));
   });
   it('tells what an edit changed in it', () => {

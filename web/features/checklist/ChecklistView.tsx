@@ -29,7 +29,7 @@ const Line = ({ line, rigId }: { readonly line: CheckLine; readonly rigId: strin
         mt="1"
         width="3.5"
         height="3.5"
-        borderWidth="1.5px"
+        borderWidth="2px"
         borderColor={line.isMust ? 'madder' : 'rule.strong'}
         aria-hidden
       />

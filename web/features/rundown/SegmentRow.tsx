@@ -122,6 +122,7 @@ export const SegmentRow = ({ rig, timed, number, from, latest }: Props) => {
         )}
       </Box>
       <IconButton
+        ms="auto"
         size="xs"
         variant="ghost"
         className="screen-only"

@@ -1,5 +1,5 @@
 import type { Analysis } from '../../analyse';
-import { inOrder, PHASES, type Rig } from '../../rig';
+import { inOrder, type Phase, PHASES, type Rig } from '../../rig';
 import { hoursText } from '../rundown';
 import { runsOut } from '../runs-out';
 import { about, type CheckLine, line } from './line';
@@ -68,6 +68,12 @@ const liveLine = (rig: Rig): CheckLine[] =>
         }),
       ];
 
+/** What comes before and after what, by how the ids of lines begin; an empty one stands for all others. */
+const ORDER: Partial<Record<Phase, readonly string[]>> = {
+  'set up': ['', 'phantom-on', 'loud-on', 'house'],
+  strike: ['stream-off', 'stop', 'loud-off', 'phantom-off', 'copy', 'house', 'off', ''],
+};
+
 /** Every line of the day, in the order in which they are done. */
 export const checklist = (analysis: Analysis): readonly CheckLine[] => {
   const { rig } = analysis;
@@ -90,14 +96,14 @@ export const checklist = (analysis: Analysis): readonly CheckLine[] => {
     ...strikeLines(rig),
     ...houseLines(rig),
   ];
-  const strikeRank = ({ id }: CheckLine): number => {
-    const order = ['stream-off', 'stop', 'loud-off', 'phantom-off', 'copy', 'house', 'off'];
-    const at = order.indexOf(id.split(' ')[0] ?? '');
-    return at < 0 ? order.length : at;
-  };
   return PHASES.flatMap((phase) => {
-    const its = all.filter((each) => each.phase === phase);
-    return phase === 'strike' ? its.sort((a, b) => strikeRank(a) - strikeRank(b)) : its;
+    const order = ORDER[phase] ?? [];
+    const rank = ({ id }: CheckLine): number => {
+      const at = order.indexOf(id.split(' ')[0] ?? '');
+      // What has no place of its own comes between.
+      return at < 0 ? order.indexOf('') : at;
+    };
+    return all.filter((each) => each.phase === phase).sort((a, b) => rank(a) - rank(b));
   });
 };
 

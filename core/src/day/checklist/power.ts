@@ -65,43 +65,38 @@ export const powerLines = (analysis: Analysis): CheckLine[] => {
   ];
 };
 
-/** Inputs that supply phantom power, and have it on. */
+/** Devices that supply phantom power, with the inputs where it is on, in the order people count in. */
 const phantoms = (rig: Rig) =>
-  inOrder(rig.devices).flatMap(([id, device]) =>
-    Object.values(device.model.ports).flatMap((port) => {
+  inOrder(rig.devices).flatMap(([id, device]) => {
+    const inputs = Object.values(device.model.ports).flatMap((port) => {
       const control = port.family === 'analogue' ? port.phantomSupply?.control : undefined;
-      return control !== undefined && switchSetting(device, control)
-        ? [{ id, device, control, label: port.name }]
-        : [];
-    }),
-  );
-
-export const phantomLines = (rig: Rig): CheckLine[] => {
-  const seen = new Set<string>();
-  return phantoms(rig).flatMap(({ id, device, control, label }) => {
-    // One switch may serve several inputs.
-    if (seen.has(`${id} ${control}`)) return [];
-    seen.add(`${id} ${control}`);
-    return [
-      line({
-        ...about(rig, id, device),
-        id: `phantom-on ${id} ${control}`,
-        phase: 'set up',
-        what: `Phantom power on at ${device.name}, ${label}`,
-        why: 'Only after everything is plugged: plugging with it on cracks and can harm.',
-        lookUp: 'gain',
-        isMust: true,
-      }),
-      line({
-        ...about(rig, id, device),
-        id: `phantom-off ${id} ${control}`,
-        phase: 'strike',
-        what: `Phantom power off at ${device.name}, ${label}`,
-        why: 'Before anything is unplugged; then wait ten seconds.',
-      }),
-    ];
+      return control !== undefined && switchSetting(device, control) ? [port.name] : [];
+    });
+    const counted = inputs.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
+    return counted.length === 0 ? [] : [{ id, device, inputs: counted.join(', ') }];
   });
-};
+
+export const phantomLines = (rig: Rig): CheckLine[] =>
+  phantoms(rig).flatMap(({ id, device, inputs }) => [
+    line({
+      ...about(rig, id, device),
+      id: `phantom-on ${id}`,
+      phase: 'set up',
+      what: `Phantom power on at ${device.name}`,
+      why: 'Only after everything is plugged: plugging with it on cracks and can harm.',
+      figure: inputs,
+      lookUp: 'gain',
+      isMust: true,
+    }),
+    line({
+      ...about(rig, id, device),
+      id: `phantom-off ${id}`,
+      phase: 'strike',
+      what: `Phantom power off at ${device.name}`,
+      why: 'Before anything is unplugged; then wait ten seconds.',
+      figure: inputs,
+    }),
+  ]);
 
 export const mediumLines = (analysis: Analysis): CheckLine[] =>
   driveLoads(analysis)
