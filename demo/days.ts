@@ -42,7 +42,7 @@ const copies = (draft: RigDraft): RigDraft => {
     kind: 'solid state',
     isAway: true,
     mbytesPerS: 400,
-    capacityGb: 4000,
+    capacityGb: 16_000,
   });
 };
 
@@ -82,8 +82,8 @@ export const secondFiringDay = (draft: RigDraft): RigDraft => {
 export const nightTideDay = (draft: RigDraft): RigDraft =>
   rundown(draft, '22:00', [
     ['Title and names', 2, null, ''],
-    ['The story', 40, null, 'Reader turns the page'],
-    ['Afterwards', 8, null, ''],
+    ['The story', 32, null, 'Reader turns the page'],
+    ['Afterwards', 6, null, ''],
   ]);
 
 export const harbourHallDay = (draft: RigDraft): RigDraft => {
@@ -91,7 +91,7 @@ export const harbourHallDay = (draft: RigDraft): RigDraft => {
     ['Welcome', 5, 'hall', 'The bell'],
     ['Proposer', 15, 'proposer', 'Chair names the motion'],
     ['Opposer', 15, 'opposer', 'Chair calls the opposer'],
-    ['Questions from the floor', 40, 'both', 'Chair: “The floor is open”'],
+    ['Questions from the floor', 70, 'both', 'Chair: “The floor is open”'],
     ['Closing words', 10, 'both', ''],
     ['The vote', 5, 'vote', 'Chair: “All those in favour”'],
   ]);

@@ -160,6 +160,17 @@ const leastOf = (jobs: readonly Job[], crew: number): number => {
   return Math.max(0, ...jobs.map(({ tailS }) => tailS), Math.ceil(work / crew), alone, ...afterAll);
 };
 
+/**
+ * What no order takes less than: told at once, however many tasks there are.
+ * @returns min; null where they cannot be done at all
+ */
+export const leastMinutes = (tasks: readonly Task[], people: number): number | null => {
+  const jobs = jobsOf(tasks);
+  return typeof jobs === 'string' || jobs.some((job) => job.people > people)
+    ? null
+    : leastOf(jobs, people) / SECONDS;
+};
+
 /** What still has to follow, at least. */
 const boundOf = (
   jobs: readonly Job[],

@@ -22,7 +22,12 @@ const REFUSED = /[<>:"/\\|?*\p{Cc}\p{Cs}\p{Cn}\p{Zl}\p{Zp}]/gu;
 /** Names of devices of old, refused with and without an ending. */
 const RESERVED = /^(con|prn|aux|nul|conin\$|conout\$|com[0-9¹²³]|lpt[0-9¹²³])(?=$|[ .])/i;
 
-const bytesOf = (text: string): number => new TextEncoder().encode(text).length;
+/** As UTF-8, by its code points. */
+const bytesOf = (text: string): number =>
+  [...text].reduce((sum, character) => {
+    const point = character.codePointAt(0) ?? 0;
+    return sum + (point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4);
+  }, 0);
 
 /** What every file system takes of a text, the rest as a hyphen. */
 const tame = (text: string): string =>

@@ -86,6 +86,8 @@ export interface FilePlan {
   readonly copies: readonly CopyTo[];
   /** Until when there is one copy only: after the end of the show, the first that is away done. @unit min */
   readonly aloneMin: number | null;
+  /** Kinds of medium that all of it is on */
+  readonly kinds: number;
   /** What three copies on two kinds with one away lack; empty where nothing */
   readonly lacks: readonly string[];
 }
@@ -139,6 +141,7 @@ const makePlan = (measured: Measured): FilePlan => {
     uploadH: uplink === null || uplink === 0 ? null : uploadHours(masterGb, uplink),
     copies,
     aloneMin: copies.length === 0 ? null : Math.min(...copies.map(({ minutes }) => minutes)),
+    kinds: media.size,
     lacks:
       gbPerShow === 0
         ? []

@@ -20,6 +20,9 @@ interface Details {
   readonly feedId?: string;
   readonly backdropId?: string;
   readonly lookId?: string;
+  readonly segmentId?: string;
+  readonly setId?: string;
+  readonly storeId?: string;
   /** Whose signal it is, where a place serves several: `mic.out`, and `#2` for a second way of the same */
   readonly source?: string;
   /** Which signal, where a port has both */
@@ -54,6 +57,9 @@ export type About = Details &
     | { readonly kind: 'feed'; readonly feedId: string }
     | { readonly kind: 'backdrop'; readonly backdropId: string }
     | { readonly kind: 'look'; readonly lookId: string }
+    | { readonly kind: 'segment'; readonly segmentId: string }
+    | { readonly kind: 'set'; readonly setId: string }
+    | { readonly kind: 'store'; readonly storeId: string }
     /** A line of the coverage, for what the brief asks for */
     | { readonly kind: 'coverage line'; readonly line: string }
   );
@@ -106,9 +112,16 @@ export const aboutKey = (about: About): string =>
     about.openingId,
     about.walkwayId,
     // Keys of findings put aside are kept in documents: what came later adds nothing to those before it.
-    ...[about.cableWayId, about.circuitId, about.feedId, about.backdropId, about.lookId].filter(
-      (part) => part !== undefined,
-    ),
+    ...[
+      about.cableWayId,
+      about.circuitId,
+      about.feedId,
+      about.backdropId,
+      about.lookId,
+      about.segmentId,
+      about.setId,
+      about.storeId,
+    ].filter((part) => part !== undefined),
   ]
     .map((part) => part ?? '')
     .join('|');

@@ -11,6 +11,8 @@ export const AREAS = {
   power: 'Power',
   time: 'Time',
   light: 'Light',
+  day: 'Day',
+  files: 'Files',
 } as const;
 
 /** `sound` */

@@ -1,3 +1,5 @@
+import { DAY_RULES } from './day';
+import { FILES_RULES } from './files';
 import { LIGHT_RULES } from './light';
 import { CABLES_RULES } from './cables';
 import { PLACE_RULES } from './place';
@@ -166,6 +168,8 @@ export const RULES: readonly Rule[] = [
   ...POWER_RULES,
   ...TIME_RULES,
   ...LIGHT_RULES,
+  ...DAY_RULES,
+  ...FILES_RULES,
   unseen,
   unheard,
   cannotHear,

@@ -165,6 +165,10 @@ export const eachCableRule = eachRuleOf(cableRule);
 export const eachPowerRule = eachRuleOf(powerRule);
 /** A rule of light that judges each of several things: faces, shots, lamps, windows, backdrops. */
 export const eachLightRule = eachRuleOf(lightRule);
+/** A rule of the day: segments of the rundown, sets. */
+export const eachDayRule = eachRuleOf(ruleOf('day'));
+/** A rule of what a show leaves: names, copies. */
+export const eachFilesRule = eachRuleOf(ruleOf('files'));
 /** A rule of time, judged one by one. */
 export const eachTimeRule = eachRuleOf(timeRule);
 

@@ -40,7 +40,7 @@ describe('a finding', () => {
     await tried(article);
     const fix = within(article()).getByRole('button', { name: /^Switch phantom/ });
     expect(fix.textContent).toContain('Switch phantom power on at Strip 2, Microphone input');
-    expect(fix.textContent).toContain('Cures this. Then: 8 stops, 33 warnings, 14 notes.');
+    expect(fix.textContent).toContain('Cures this. Then: 8 stops, 35 warnings, 14 notes.');
     expect(fix.textContent).toContain('Brings: ');
   });
   it('applies a fix as one edit', async () => {

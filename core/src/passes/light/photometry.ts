@@ -47,15 +47,10 @@ export const pointLux = (
 
 /** Nearer than this nobody holds anything to a lamp. @unit m */
 const NEAREST_M = 0.02;
-/**
- * A face is summed over its parts, the more the larger it is beside its distance: so many to either side from such a
- * share on. The handbook sums from a fifth up; just below that a point is 5 % off at the edge of a narrow beam, three
- * parts 0.6 %.
- */
-const PARTS = [
-  { fromShare: 1 / 5, parts: 8 },
-  { fromShare: 1 / 15, parts: 3 },
-] as const;
+/** A source larger than this share of its distance is summed over its face. @source handbook 6-light */
+const LARGE_SHARE = 1 / 5;
+/** Parts of a face to either side, where it is summed. */
+const PARTS = 8;
 
 /** What one part of a source gives. @param exponent of its falloff; null where it shines all round */
 const partLux = (
@@ -75,7 +70,7 @@ const partLux = (
 
 /** The parts that a face is cut into, by its width and its height: as many as it needs from so far. */
 const partsOf = (sizeM: number, distanceM: number): number =>
-  PARTS.find(({ fromShare }) => sizeM > fromShare * distanceM)?.parts ?? 1;
+  sizeM > LARGE_SHARE * distanceM ? PARTS : 1;
 
 /**
  * What a source gives on a plane, undimmed.

@@ -1,0 +1,15 @@
+import type { Rule } from '../rule';
+import { aloneLong, copiesFew, noneAway, oneKind, storeFull, uploadLong } from './copies';
+import { sameName, template } from './names';
+
+/** Rules of what a show leaves, in the order in which they are told. */
+export const FILES_RULES: readonly Rule[] = [
+  template,
+  sameName,
+  copiesFew,
+  oneKind,
+  noneAway,
+  aloneLong,
+  storeFull,
+  uploadLong,
+];
