@@ -159,11 +159,7 @@ ruleCases('day.tape-twice', {
 ruleCases('day.set-unmarked', {
   valid: {
     'both marked': firing,
-    'a set alone needs no colour': edited(
-      firing,
-      { type: 'removeSet', setId: 'firing' },
-      tape('show', null),
-    ),
+    'nobody has begun to mark': edited(firing, tape('show', null), tape('firing', null)),
   },
   invalid: {
     'one of two': {

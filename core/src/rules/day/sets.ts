@@ -68,7 +68,7 @@ export const tapeTwice = eachDayRule<Set>(
 export const setUnmarked = eachDayRule<Set>(
   'day.set-unmarked',
   {
-    looksFor: 'A set without marks, where there are several.',
+    looksFor: 'A set without marks, where another has them.',
     why: 'Every place is measured anew at each change-over.',
     remedy: 'Mark it in a colour of its own.',
     source: SOURCE,
@@ -78,7 +78,8 @@ export const setUnmarked = eachDayRule<Set>(
     all: setsOf,
     about: ofSet,
     judge: ({ setId, name }, { rig }) =>
-      Object.keys(rig.sets).length > 1 && entry(rig.tapes, setId) === undefined
+      // Silent until the house has begun to mark.
+      Object.keys(rig.tapes).length > 0 && entry(rig.tapes, setId) === undefined
         ? {
             level: 'note',
             title: `${name} has no marks`,
