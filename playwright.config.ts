@@ -17,7 +17,7 @@ export default defineConfig({
     { name: 'alone', testMatch: ALONE, dependencies: ['together'], workers: 1 },
   ],
   timeout: 240_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 45_000 },
   reporter: [['list'], ['json', { outputFile: '.local/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
