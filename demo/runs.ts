@@ -6,6 +6,7 @@ import {
   type RunPlan,
   timedRundown,
 } from '@echo-loom/core';
+import { type After, afterwards } from './episodes';
 import { secondFiring } from './second-firing';
 
 /** The last three runs of Second Firing, as its logbook has them. */
@@ -31,6 +32,7 @@ interface Told {
   readonly marks: readonly (readonly [s: number, happened: Happened])[];
   /** Must-lines that nobody ticked */
   readonly missed: number;
+  readonly after: After;
 }
 
 const TOLD: readonly Told[] = [
@@ -47,6 +49,7 @@ const TOLD: readonly Told[] = [
       [2900, { is: 'incident', deviceId: 'potter-camera', what: 'Battery ended' }],
     ],
     missed: 4,
+    after: { until: 'archived', checkedIn: ['drawer', 'home'] },
   },
   {
     day: 19,
@@ -60,6 +63,7 @@ const TOLD: readonly Told[] = [
       [1950, { is: 'marked', kind: 'retake', text: 'Name of the clay' }],
     ],
     missed: 2,
+    after: { until: 'in edit', checkedIn: ['drawer', 'home'] },
   },
   {
     day: 26,
@@ -73,6 +77,7 @@ const TOLD: readonly Told[] = [
       [3300, { is: 'marked', kind: 'take', text: '' }],
     ],
     missed: 1,
+    after: { until: 'copied', checkedIn: ['drawer'] },
   },
 ];
 
@@ -80,9 +85,10 @@ const MINUTE_MS = 60_000;
 
 export const demoRuns = (): DemoRun[] => {
   const rig = secondFiring();
-  const lines = checklist(analyse(rig));
+  const analysis = analyse(rig);
+  const lines = checklist(analysis);
   const { segments } = timedRundown(rig);
-  return TOLD.map(({ day, by, people, before, overruled, over, marks, missed }, at) => {
+  return TOLD.map(({ day, by, people, before, overruled, over, marks, missed, after }, at) => {
     const liveMs = Date.UTC(2026, 10, day, 19, 31);
     let count = 0;
     const event = (atMs: number, happened: Happened): RunEvent => ({
@@ -135,6 +141,10 @@ export const demoRuns = (): DemoRun[] => {
           .map(({ id }, index) =>
             event(fromMs + (index + 1) * 90_000, { is: 'ticked', lineId: id }),
           ),
+        ...afterwards(analysis, after, {
+          date: new Date(liveMs).toISOString().slice(0, 10),
+          episode: at + 41,
+        }).map(([afterMs, happened]) => event(fromMs + afterMs, happened)),
       ],
     };
   });

@@ -1,4 +1,5 @@
 import {
+  contentsOf,
   MOST_EVENTS,
   type RunEvent,
   type RunPlan,
@@ -6,6 +7,7 @@ import {
   runPlanSchema,
   runState,
 } from '@echo-loom/core';
+import { createHash } from 'node:crypto';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
 import { database } from './database';
 import type { RunLine } from '@/session/protocol';
@@ -156,6 +158,12 @@ export const listRuns = async (rigId: string): Promise<RunLine[]> => {
         marks: state.marks.filter(({ kind }) => kind !== 'incident').length,
         incidents: state.marks.filter(({ kind }) => kind === 'incident').map(({ text }) => text),
         overruled: state.overruled?.words ?? null,
+        moves: state.moves,
+        checks: state.checks.map(({ files, ...check }) => ({
+          ...check,
+          files: files.length,
+          contents: createHash('sha256').update(contentsOf(files)).digest('hex'),
+        })),
         segments: state.segments.map(({ segmentId, fromMs, toMs }) => ({
           segmentId,
           lastedS: toMs === null ? null : (toMs - fromMs) / 1000,

@@ -1,10 +1,13 @@
 import {
   type AskedCommand,
   type Change,
+  type CheckedPlace,
   type Command,
   commandSchema,
   RIG_VERSION,
   type RunPlan,
+  type RunState,
+  type Tick,
 } from '@echo-loom/core';
 import { z } from 'zod';
 
@@ -138,4 +141,7 @@ export interface RunLine {
   readonly incidents: readonly string[];
   readonly overruled: string | null;
   readonly segments: readonly { readonly segmentId: string; readonly lastedS: number | null }[];
+  readonly moves: RunState['moves'];
+  /** The latest of each drive in each place; what was found, as its digest */
+  readonly checks: readonly (CheckedPlace & Tick & { readonly files: number })[];
 }

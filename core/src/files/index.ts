@@ -1,2 +1,4 @@
 export * from './names';
 export * from './plan';
+export * from './folder';
+export * from './formatting';

@@ -1,4 +1,5 @@
 import { type Format, framesPerSecond } from '../units';
+import { piecesOf } from './pieces';
 import type { PlannedFile } from './written';
 
 /** Files of a show as they are, against what the rig should have written. Seconds. */
@@ -51,6 +52,8 @@ export interface ComparedFiles {
   readonly files: readonly ComparedFile[];
   /** Planned, and nothing was found that looks like it */
   readonly missing: readonly PlannedFile[];
+  /** Pieces of a recording that its numbers leave out, by the name they should have */
+  readonly missingPieces: readonly string[];
 }
 
 /** Rates and lengths that are nearer are the same. */
@@ -61,14 +64,22 @@ const BITRATE_TIMES = 2;
 /** A file of one channel at 24 bits and 48 kHz; sound is written at 44.1 kHz and 16 bits, too. */
 const SOUND_TIMES = 3;
 
-const plain = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '');
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .replaceAll(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
 
 /** What of a planned file's name may stand in the name of a file: all of it, or what it is of. */
 const wordsOf = ({ name }: PlannedFile): string[] =>
   [name, name.slice(name.lastIndexOf(':') + 1)].map(plain).filter((word) => word.length > 2);
 
+/** Whether a word stands in a name, its parts together or apart; Camera 1 does not stand in Camera 10. */
+const stands = (word: string, name: string): boolean =>
+  new RegExp(`${word.replaceAll(' ', ' ?')}(?!\\p{N})`, 'u').test(plain(name));
+
 const isNamed = ({ name }: FoundFile, plan: PlannedFile): boolean =>
-  wordsOf(plan).some((word) => plain(name).includes(word));
+  wordsOf(plan).some((word) => stands(word, name));
 
 const signalOf = ({ picture, sound }: FoundFile): PlannedFile['signal'] | null =>
   picture ? 'picture' : sound ? 'sound' : null;
@@ -131,11 +142,10 @@ const matched = (
 ): ReadonlyMap<FoundFile, PlannedFile> => {
   const is = new Map<FoundFile, PlannedFile>();
   for (const file of found) {
-    const name = plain(file.name);
     const [byName] = planned
       .filter(({ signal }) => signal === signalOf(file))
       .flatMap((plan) => wordsOf(plan).map((word) => ({ plan, word })))
-      .filter(({ word }) => name.includes(word))
+      .filter(({ word }) => stands(word, file.name))
       .sort((a, b) => b.word.length - a.word.length);
     if (byName) is.set(file, byName.plan);
   }
@@ -170,27 +180,38 @@ export const compareFiles = (
   for (const [file, plan] of is)
     together.set(plan, (together.get(plan) ?? 0) + (file.lengthS ?? 0));
   const longestS = Math.max(0, ...together.values());
+  const pieces = piecesOf(found.map((file) => ({ file, plan: is.get(file) ?? null })));
   const files = found.map((file): ComparedFile => {
     const plan = is.get(file) ?? null;
     const base = { found: file, planned: plan, isByName: plan !== null && isNamed(file, plan) };
     if (file.bytes === 0) return { ...base, says: ['it is empty'] };
     if (file.problem !== null) return { ...base, says: [file.problem] };
     const lengthS = plan ? (together.get(plan) ?? 0) : 0;
+    const tooShortS = pieces.short.get(file);
+    // Of a recording in pieces it is said once, at the last of them, unless it is known which piece it is.
+    const isTold = plan !== null && pieces.tells.has(file);
     return {
       ...base,
       says: [
         ...(file.picture ? ofPicture(file.picture, plan?.format ?? null) : []),
         ...(plan ? ofBits(file, plan) : ['nothing of this kind is planned']),
-        ...(plan && longestS - lengthS > LENGTH_S
+        ...(tooShortS === undefined
+          ? []
+          : [`${clock(tooShortS)} shorter than the other pieces of its recording`]),
+        ...(isTold && longestS - lengthS > LENGTH_S
           ? [`${clock(longestS - lengthS)} shorter than the longest`]
           : []),
-        ...(plan && lengthMin !== null && lengthMin * 60 - lengthS > LENGTH_S
+        ...(isTold && lengthMin !== null && lengthMin * 60 - lengthS > LENGTH_S
           ? [`${clock(lengthS)} of a show of ${clock(60 * lengthMin)}`]
           : []),
       ],
     };
   });
-  return { files, missing: planned.filter((plan) => !together.has(plan)) };
+  return {
+    files,
+    missing: planned.filter((plan) => !together.has(plan)),
+    missingPieces: pieces.missing,
+  };
 };
 
 /** What a film is, in words: 1920 × 1080, 29.97 frames a second. */

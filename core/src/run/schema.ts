@@ -17,6 +17,42 @@ const wordsSchema = z.string().trim().min(1).max(500);
 export const MARKS = ['marker', 'take', 'retake', 'chapter'] as const;
 export type MarkKind = (typeof MARKS)[number];
 
+/** Where an episode stands after the show, in the order it is done in. */
+export const EPISODE_STEPS = [
+  'recorded',
+  'copied',
+  'verified',
+  'in edit',
+  'review',
+  'ready',
+  'published',
+  'archived',
+] as const;
+export type EpisodeStep = (typeof EPISODE_STEPS)[number];
+
+/** Most files of one drive that a check keeps. */
+export const MOST_CHECKED = 2000;
+
+/** A file as it was found in a folder. */
+const checkedFileSchema = z.strictObject({
+  name: z.string().min(1).max(255),
+  bytes: z.number().int().min(0),
+  /** Of all of it, in hexadecimal */
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+});
+export type CheckedFile = z.infer<typeof checkedFileSchema>;
+
+/** What a folder holds of one drive or card. */
+export const driveCheckSchema = z.strictObject({
+  driveId: idSchema,
+  /** Where the folder is: a place for copies; null for the drive or card itself */
+  storeId: idSchema.nullable(),
+  files: z.array(checkedFileSchema).min(1).max(MOST_CHECKED),
+  /** Files of the plan, and pieces of them, that were not there */
+  lacks: z.number().int().min(0),
+});
+export type DriveCheck = z.infer<typeof driveCheckSchema>;
+
 export const happenedSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('ticked'), lineId: lineIdSchema }),
   z.strictObject({ is: z.literal('unticked'), lineId: lineIdSchema }),
@@ -45,6 +81,10 @@ export const happenedSchema = z.discriminatedUnion('is', [
     value: z.number().min(-1e6).max(1e6),
     unit: z.string().max(12),
   }),
+  /** The episode goes on a step, or back */
+  z.strictObject({ is: z.literal('moved'), step: z.enum(EPISODE_STEPS) }),
+  /** A folder was read to the last byte */
+  z.strictObject({ is: z.literal('checked'), check: driveCheckSchema }),
   /** An earlier event did not happen */
   z.strictObject({ is: z.literal('withdrawn'), eventId: givenKeySchema }),
 ]);

@@ -1,5 +1,13 @@
 import type { CheckLine, RunsOut } from '../day';
-import type { Happened, MarkKind, RunClock, RunEvent, RunPlan } from './schema';
+import type {
+  DriveCheck,
+  EpisodeStep,
+  Happened,
+  MarkKind,
+  RunClock,
+  RunEvent,
+  RunPlan,
+} from './schema';
 
 /** What a stream of events comes to. Whatever order they arrive in, the same events come to the same. */
 
@@ -40,6 +48,10 @@ export interface RunState {
   /** When what runs out was changed last */
   readonly fresh: ReadonlyMap<string, number>;
   readonly measured: ReadonlyMap<string, { readonly value: number; readonly unit: string }>;
+  /** What became of the episode, step by step */
+  readonly moves: readonly (Tick & { readonly step: EpisodeStep })[];
+  /** The latest check of each drive in each place */
+  readonly checks: readonly (Tick & DriveCheck)[];
 }
 
 /** The order of the stream: by the clock, then by id, so that every window has the same. */
@@ -66,6 +78,8 @@ export const runState = (events: readonly RunEvent[]): RunState => {
   const dead = new Map<string, Tick>();
   const fresh = new Map<string, number>();
   const measured = new Map<string, { value: number; unit: string }>();
+  const moves: RunState['moves'][number][] = [];
+  const checks = new Map<string, Tick & DriveCheck>();
   const counts = new Map<Mark['kind'], number>();
   const mark = ({ id, atMs, by }: RunEvent, of: Pick<Mark, 'kind' | 'text' | 'deviceId'>) => {
     const number = (counts.get(of.kind) ?? 0) + 1;
@@ -104,6 +118,9 @@ export const runState = (events: readonly RunEvent[]): RunState => {
     back: (_event, { deviceId }) => void dead.delete(deviceId),
     fresh: ({ atMs }, { runsOutId }) => void fresh.set(runsOutId, atMs),
     measured: (_event, { lineId, value, unit }) => void measured.set(lineId, { value, unit }),
+    moved: ({ atMs, by }, { step }) => void moves.push({ atMs, by, step }),
+    checked: ({ atMs, by }, { check }) =>
+      void checks.set(`${check.driveId} ${check.storeId ?? ''}`, { atMs, by, ...check }),
     withdrawn: () => undefined,
   };
   for (const event of standing(events)) {
@@ -121,6 +138,8 @@ export const runState = (events: readonly RunEvent[]): RunState => {
     dead,
     fresh,
     measured,
+    moves,
+    checks: [...checks.values()],
   };
 };
 

@@ -17,6 +17,7 @@ import { NumberField } from '@/ui/NumberField';
 import { PlainTable } from '@/ui/PlainTable';
 import { saveFile } from '@/ui/saveFile';
 import { today } from '@/ui/today';
+import { FolderCheck } from './FolderCheck';
 import { Stores } from './Stores';
 import { bytesText, handOver } from './words';
 
@@ -178,6 +179,7 @@ export const FilesView = () => {
         </Box>
       )}
       <Stores rig={rig} plan={plan} />
+      {files.length > 0 && <FolderCheck />}
     </Box>
   );
 };

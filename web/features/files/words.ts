@@ -1,4 +1,12 @@
-import { type Analysis, csvOf, entry, type NamedFile } from '@echo-loom/core';
+import {
+  type Analysis,
+  type CheckedFile,
+  csvOf,
+  entry,
+  type NamedFile,
+  type RunEvent,
+  runState,
+} from '@echo-loom/core';
 
 /** `179.0 GB`, `8.23 TB`. */
 export const bytesText = (gb: number): string =>
@@ -20,3 +28,20 @@ export const handOver = ({ rig }: Analysis, files: readonly NamedFile[]): string
       pieces,
     ]),
   );
+
+/**
+ * What was found when the same show was checked elsewhere: on the drives themselves, if they were, and else in
+ * the place that was checked first.
+ * @param place that is checked now; empty for the drives themselves
+ */
+export const checkedBefore = (
+  events: readonly RunEvent[],
+  place: string,
+): readonly CheckedFile[] => {
+  const others = runState(events).checks.filter(({ storeId }) => (storeId ?? '') !== place);
+  const itself = others.filter(({ storeId }) => storeId === null);
+  const first = others.toSorted((a, b) => a.atMs - b.atMs)[0];
+  const from =
+    itself.length > 0 ? itself : others.filter(({ storeId }) => storeId === first?.storeId);
+  return from.flatMap(({ files }) => files);
+};

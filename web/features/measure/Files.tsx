@@ -10,7 +10,7 @@ interface Props {
   readonly says: string;
   /** At least so many are needed */
   readonly least: number;
-  /** Recordings of ours, to see how it goes */
+  /** Recordings of ours, to see how it goes; none where that shows nothing */
   readonly ours: readonly string[];
   /** What the browser records itself, where that makes sense */
   readonly records?: { readonly withPicture?: boolean; readonly lengthS: number };
@@ -82,9 +82,11 @@ export const Files = ({
           {label}
         </Button>
         {records && <RecordHere {...records} isBusy={isBusy} onFile={(file) => onFiles([file])} />}
-        <Button size="sm" variant="outline" disabled={isBusy} onClick={() => void tryOurs()}>
-          Try it with ours
-        </Button>
+        {ours.length > 0 && (
+          <Button size="sm" variant="outline" disabled={isBusy} onClick={() => void tryOurs()}>
+            Try it with ours
+          </Button>
+        )}
         <Text fontSize="xs" color="ink.soft">
           or drop them here. They stay on this machine.
         </Text>

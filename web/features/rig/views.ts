@@ -65,6 +65,7 @@ export const GROUPS: readonly Group[] = [
       { name: 'Rundown', path: '/rundown' },
       { name: 'Runs', path: '/runs' },
       { name: 'Files', path: '/files' },
+      { name: 'Episodes', path: '/board' },
     ],
   },
   {

@@ -7,9 +7,7 @@ import { useState } from 'react';
 import type { RunLine } from '@/session/protocol';
 import { PlainTable } from '@/ui/PlainTable';
 import { RunFiles } from './RunFiles';
-
-const dayText = (ms: number): string =>
-  new Date(ms).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+import { momentText } from './useLogbook';
 
 const lastedText = ({ liveMs, endedMs, stage }: RunLine): string =>
   liveMs === null
@@ -43,7 +41,7 @@ export const Logbook = ({
             id,
             head: (
               <Link href={`/rigs/${rigId}/runs/${id}`} style={{ textDecoration: 'underline' }}>
-                {`${dayText(liveMs ?? Date.parse(at))}${plan.clock.is === 'simulated' ? ', rehearsal' : ''}`}
+                {`${momentText(liveMs ?? Date.parse(at))}${plan.clock.is === 'simulated' ? ', rehearsal' : ''}`}
               </Link>
             ),
             cells: [

@@ -13,27 +13,12 @@ import {
 } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRig } from '@/features/rig/RigProvider';
-import type { ReadRun } from '@/session/run-session';
+import { eventsOf } from '@/session/logbook';
 import type { RunLine } from '@/session/protocol';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { saveFile } from '@/ui/saveFile';
 import { zoneMin } from './local';
-
-/** Everything that happened in a run, page by page. @throws Error where the server does not answer */
-const eventsOf = async (rigId: string, runId: string): Promise<RunEvent[]> => {
-  const events: RunEvent[] = [];
-  for (let after = 0; ;) {
-    const response = await fetch(`/api/rigs/${rigId}/runs/${runId}?after=${after}`, {
-      cache: 'no-store',
-    });
-    if (!response.ok) throw new Error('away');
-    const read = (await response.json()) as ReadRun;
-    events.push(...read.events.map(({ event }) => event));
-    after = read.events.at(-1)?.place ?? after;
-    if (!read.hasMore) return events;
-  }
-};
 
 /** The log of a run as files: a table, a list for the edit, chapters. */
 export const RunFiles = ({ rigId, run }: { readonly rigId: string; readonly run: RunLine }) => {

@@ -4,19 +4,14 @@ import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
 import { nameSchema, type RunClock } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
-import type { RunLine } from '@/session/protocol';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { planOf } from './begin';
 import { Logbook } from './Logbook';
-
-type Answer =
-  | { readonly state: 'asking' }
-  | { readonly state: 'there'; readonly runs: readonly RunLine[]; readonly serverMs: number }
-  | { readonly state: 'failed'; readonly says: string };
+import { useLogbook } from './useLogbook';
 
 const REHEARSALS = [
   { value: '0', label: 'The show: time as it is' },
@@ -24,20 +19,6 @@ const REHEARSALS = [
   { value: '10', label: 'A rehearsal, ten times as fast' },
   { value: '60', label: 'A rehearsal, sixty times as fast' },
 ];
-
-const ask = async (rigId: string): Promise<Answer> => {
-  try {
-    const response = await fetch(`/api/rigs/${rigId}/runs`, { cache: 'no-store' });
-    if (!response.ok) throw new Error('away');
-    const body = (await response.json()) as { runs: RunLine[]; serverMs: number };
-    return { state: 'there', ...body };
-  } catch {
-    return {
-      state: 'failed',
-      says: 'The logbook cannot be read: the server does not answer. Try again.',
-    };
-  }
-};
 
 /** Every run of the rig, and the beginning of the next. */
 export const RunsView = () => {
@@ -48,16 +29,9 @@ export const RunsView = () => {
   const [looker, setLooker] = useLooker();
   const [people, setPeople] = useState(2);
   const [speed, setSpeed] = useState('0');
-  const [answer, setAnswer] = useState<Answer>({ state: 'asking' });
+  const { logbook: answer, again } = useLogbook(rigId);
   const [says, setSays] = useState<string | null>(null);
   const [isBeginning, setBeginning] = useState(false);
-  useEffect(() => {
-    let isOver = false;
-    void ask(rigId).then((next) => !isOver && setAnswer(next));
-    return () => {
-      isOver = true;
-    };
-  }, [rigId]);
 
   const begin = async () => {
     const by = nameSchema.safeParse(looker);
@@ -70,7 +44,7 @@ export const RunsView = () => {
     const id = nanoid();
     try {
       // A rehearsal counts from the server’s clock, so that every window of it shows the same.
-      const around = await ask(rigId);
+      const around = await again();
       if (around.state !== 'there') throw new Error('away');
       const { serverMs } = around;
       const clock: RunClock =

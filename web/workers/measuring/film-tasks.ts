@@ -1,4 +1,4 @@
-import type { FilmFacts, FoundFile } from '@echo-loom/core';
+import type { FilmFacts, FoundFile, SummedFile } from '@echo-loom/core';
 import {
   beepsIn,
   type FlashFound,
@@ -158,5 +158,24 @@ export const findFiles = async (
   const found: FoundFile[] = [];
   for (const [index, file] of files.entries())
     found.push(await foundOf(file, (share) => tell((index + share) / files.length)));
+  return found;
+};
+
+/** The same, each read to its last byte; how far it is goes by bytes. */
+export const sumFiles = async (
+  files: readonly File[],
+  tell: OnProgress,
+): Promise<readonly SummedFile[]> => {
+  const all = Math.max(
+    1,
+    files.reduce((sum, { size }) => sum + size, 0),
+  );
+  const found: SummedFile[] = [];
+  let read = 0;
+  for (const file of files) {
+    const facts = await foundOf(file, () => undefined);
+    found.push({ ...facts, sha256: await digestOf(file, (bytes) => tell((read + bytes) / all)) });
+    read += file.size;
+  }
   return found;
 };

@@ -1,4 +1,4 @@
-import type { FoundFile } from '@echo-loom/core';
+import type { FoundFile, SummedFile } from '@echo-loom/core';
 import {
   align,
   type Alignment,
@@ -20,6 +20,7 @@ import {
 import { digestOf } from './digest';
 import {
   findFiles,
+  sumFiles,
   type FlashOf,
   measureFlash,
   measurePicture,
@@ -171,6 +172,11 @@ export class MeasuringTasks {
   /** What the files of a show are. */
   async files(files: readonly File[], tell: OnProgress): Promise<readonly FoundFile[]> {
     return await findFiles(files, inSteps(tell));
+  }
+
+  /** What the files of a show are, and the checksum of each. */
+  async summed(files: readonly File[], tell: OnProgress): Promise<readonly SummedFile[]> {
+    return await sumFiles(files, inSteps(tell));
   }
 
   /** How long a room rings, from one clap. */

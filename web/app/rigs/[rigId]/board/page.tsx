@@ -1,0 +1,1 @@
+export { BoardView as default } from '@/features/board/BoardView';
