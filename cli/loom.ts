@@ -4,12 +4,15 @@ import {
   fixesOfCause,
   importRig,
   patchSheetCsv,
+  personMinutes,
   placeName,
+  readTaskList,
   report,
   type Rig,
   rigJsonSchema,
   rigToDot,
   rigToJson,
+  scheduleFor,
   sumsOf,
   sumText,
   threadText,
@@ -26,6 +29,7 @@ import { pipeline } from 'node:stream/promises';
 
 const USAGE = `bin/loom analyse RIG.json [--json]         findings for people, or everything for programs
 bin/loom export RIG.json --csv|--dot|--json   patch sheet, graph, or the rig in the present version
+bin/loom schedule TASKS.csv --people=2 [--json]   who does what when: Task, Minutes, People, After
 bin/loom schema                               the JSON Schema of a rig
 bin/loom backup FILE                          everything in the database as one file
 bin/loom restore FILE --replace               a backup in the place of everything that is there`;
@@ -77,6 +81,37 @@ const forPeople = (analysis: Analysis): string => {
     `Threads (${threads.length})`,
     ...threads,
   ].join('\n');
+};
+
+/** A list of tasks, done as soon as can be: for people, or for programs. */
+const schedule = (source: string, people: number, isJson: boolean): void => {
+  let text: string;
+  try {
+    text = readFileSync(source, 'utf8');
+  } catch (error) {
+    return refuse(`${source}: ${error instanceof Error ? error.message : 'cannot be read'}`);
+  }
+  const { tasks, faults } = readTaskList(text);
+  if (faults.length > 0)
+    refuse(faults.map(({ line, says }) => `${source}: line ${line}: ${says}`).join('\n'));
+  const found = scheduleFor(tasks, people);
+  if (!found.ok) return refuse(`${source}: ${found.why}`);
+  const { minutes, leastMin, isBest } = found;
+  const lines = found.tasks.map(
+    ({ id, fromMin, toMin, who }) =>
+      `${fromMin} to ${toMin} min  ${id}  (person ${who.join(', ')})`,
+  );
+  const total = personMinutes(tasks);
+  print(
+    isJson
+      ? JSON.stringify(
+          { people, personMinutes: total, minutes, leastMin, isBest, tasks: found.tasks },
+          null,
+          2,
+        )
+      : [`${minutes} min with ${people}, ${total} person-minutes`, ...lines].join('\n'),
+    0,
+  );
 };
 
 /** Writes all of a text, however long, before the program ends. */
@@ -145,6 +180,13 @@ if (command === 'schema') {
         : rigToJson(rig),
     0,
   );
+} else if (command === 'schedule' && file) {
+  const wanted = flags.find((flag) => flag.startsWith('--people='));
+  only(['--json', ...(wanted === undefined ? [] : [wanted])]);
+  const people = Number(wanted?.slice('--people='.length));
+  if (!Number.isInteger(people) || people < 1 || people > 50)
+    refuse('--people= wants a whole number from 1 to 50.');
+  schedule(file, people, flags.includes('--json'));
 } else if (command === 'backup' && file) {
   only([]);
   await keep(file);

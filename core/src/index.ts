@@ -289,3 +289,4 @@ export * from './library';
 export * from './things';
 export * from './run';
 export * from './files';
+export * from './agenda';

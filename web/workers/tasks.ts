@@ -11,6 +11,7 @@ import {
   type Built,
   changeOver,
   type ChangeTask,
+  type Task,
   type Chosen,
   costOf,
   difference,
@@ -223,6 +224,11 @@ export class EngineTasks {
       ),
       marked: savedBy(tasks, people, ({ markSavesMin }) => markSavesMin),
     };
+  }
+
+  /** Tasks that are none of the rig’s, done as soon as can be. */
+  schedule(tasks: readonly Task[], people: number): Schedule {
+    return scheduleFor(tasks, people);
   }
 
   /** Everybody and everything in the room; null where there is no room, or nobody to place. */

@@ -6,3 +6,4 @@ export * from './rundown';
 export * from './rundown-files';
 export * from './runs-out';
 export * from './schedule';
+export * from './task-list';

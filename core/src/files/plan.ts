@@ -3,6 +3,7 @@ import { pass } from '../passes/pass';
 import { driveLoads } from '../passes/computer/lines';
 import { showOnDrives } from '../recorded/written';
 import { entry, inOrder, type Store } from '../rig';
+import type { Format } from '../units';
 import { type NameValues, renderName } from './names';
 
 /** What a show leaves, what becomes of it, and how long that takes. Gigabytes are 10⁹ bytes. @source handbook 4 */
@@ -22,6 +23,10 @@ export interface NamedFile {
   readonly name: string;
   /** What is in it: `Cameras: Camera 3` */
   readonly of: string;
+  /** The camera, microphone or player that is seen or heard in it; null where it is several */
+  readonly sourceId: string | null;
+  /** Of its picture; null for sound, and where it is not known */
+  readonly format: Format | null;
   readonly gb: number;
   /** Into so many pieces the recorder cuts it; they are joined later */
   readonly pieces: number;
@@ -38,7 +43,8 @@ export const namedFiles = (measured: Measured, { date, episode, take }: Episode)
   return showOnDrives(measured).drives.flatMap(({ deviceId, files }) =>
     files.map((file, at) => {
       const drive = entry(rig.devices, deviceId);
-      const person = entry(rig.people, drive?.personId ?? '');
+      const source = entry(rig.devices, file.sourceId ?? '');
+      const person = entry(rig.people, source?.personId ?? drive?.personId ?? '');
       const values: NameValues = {
         show: rig.name,
         date,
@@ -55,6 +61,8 @@ export const namedFiles = (measured: Measured, { date, episode, take }: Episode)
         driveId: deviceId,
         name: renderName(rig.fileRules.template, values),
         of: file.name,
+        sourceId: file.sourceId,
+        format: file.format,
         gb: file.gb,
         pieces: maxFileGb === undefined ? 1 : Math.max(1, Math.ceil(file.gb / maxFileGb)),
       };

@@ -1,5 +1,5 @@
 import type { PortNode } from '../graph';
-import { type DriveLoad, driveLoads, fileName } from '../passes/computer/lines';
+import { type DriveLoad, driveLoads, fileName, type FileOnDrive } from '../passes/computer/lines';
 import type { Measured } from '../passes/measure';
 import { pass } from '../passes/pass';
 import { gbPerHour } from '../passes/storage';
@@ -13,6 +13,8 @@ export interface PlannedFile {
   /** The drive or card it is on */
   readonly deviceId: string;
   readonly name: string;
+  /** The camera, microphone or player that is seen or heard in it, where it is one */
+  readonly sourceId: string | null;
   readonly signal: 'picture' | 'sound';
   /** @unit Mb/s */
   readonly mbps: number;
@@ -45,6 +47,11 @@ const gbIn = (mbps: number, lengthMin: number): number => (gbPerHour(mbps) * len
 
 const keyOf = ({ id, device }: PortNode): readonly string[] => [device.id, id];
 
+const sourceOf = ({ of, source }: FileOnDrive): string | null => {
+  const [alone, ...others] = of;
+  return (alone && others.length === 0 ? alone.id : source?.device.id) ?? null;
+};
+
 const driveOf = (measured: Measured, load: DriveLoad, lengthMin: number): DriveOfShow => {
   const gbPerShow = gbIn(load.mbps, lengthMin);
   const { capacityGb } = load.storage;
@@ -54,6 +61,7 @@ const driveOf = (measured: Measured, load: DriveLoad, lengthMin: number): DriveO
       key: [load.node.id, ...keyOf(file.end), ...(file.source ? keyOf(file.source) : [])].join(' '),
       deviceId: load.node.id,
       name: fileName(measured, load, file),
+      sourceId: sourceOf(file),
       signal: file.isSound ? 'sound' : 'picture',
       mbps: file.mbps,
       format: file.format,

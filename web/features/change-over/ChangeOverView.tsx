@@ -10,6 +10,7 @@ import { NumberField } from '@/ui/NumberField';
 import type { ChangeOverAnswer } from '@/workers/tasks';
 import { useTask } from '@/workers/useTask';
 import { Marks } from './Marks';
+import { OwnList } from './OwnList';
 import { Savings } from './Savings';
 import { Tasks } from './Tasks';
 import { clockText, Timeline } from './Timeline';
@@ -148,6 +149,7 @@ export const ChangeOverView = () => {
           <Marks rig={analysis.rig} setId={to} />
         </>
       )}
+      <OwnList />
     </Box>
   );
 };

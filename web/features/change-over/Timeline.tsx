@@ -2,7 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import type { ChangeTask, Schedule } from '@echo-loom/core';
 
 interface Props {
-  readonly tasks: readonly ChangeTask[];
+  readonly tasks: readonly Pick<ChangeTask, 'id' | 'what' | 'where'>[];
   readonly schedule: Extract<Schedule, { ok: true }>;
   readonly people: number;
 }

@@ -5,6 +5,8 @@ import {
   collisions,
   entry,
   filePlan,
+  handOverCsv,
+  handOverText,
   hoursText,
   inOrder,
   NAME_FIELDS,
@@ -19,7 +21,7 @@ import { saveFile } from '@/ui/saveFile';
 import { today } from '@/ui/today';
 import { FolderCheck } from './FolderCheck';
 import { Stores } from './Stores';
-import { bytesText, handOver } from './words';
+import { bytesText } from './words';
 
 const MOST = 9999;
 
@@ -76,16 +78,26 @@ export const FilesView = () => {
             : `${files.length} files a show, ${bytesText(plan.gbPerShow)}` +
               (same.size > 0 ? `; ${same.size} of them would be one` : '')}
         </Text>
-        <Flex ms="auto" gap="2" className="screen-only">
+        <Flex ms="auto" gap="2" wrap="wrap" className="screen-only">
           <Button
             size="sm"
             variant="outline"
             disabled={files.length === 0}
             onClick={() =>
-              saveFile(`${rig.name} hand-over.csv`, 'text/csv', handOver(analysis, files))
+              saveFile(`${rig.name} hand-over.csv`, 'text/csv', handOverCsv(rig, files))
             }
           >
             Hand-over as CSV
+          </Button>
+          <Button
+            size="sm"
+            variant="outline"
+            disabled={files.length === 0}
+            onClick={() =>
+              saveFile(`${rig.name} hand-over.txt`, 'text/plain', handOverText(rig, files))
+            }
+          >
+            As text
           </Button>
           <Button size="sm" variant="outline" onClick={() => window.print()}>
             Print

@@ -1,12 +1,4 @@
-import {
-  type Analysis,
-  type CheckedFile,
-  csvOf,
-  entry,
-  type NamedFile,
-  type RunEvent,
-  runState,
-} from '@echo-loom/core';
+import { type CheckedFile, type RunEvent, runState } from '@echo-loom/core';
 
 /** `179.0 GB`, `8.23 TB`. */
 export const bytesText = (gb: number): string =>
@@ -15,19 +7,6 @@ export const bytesText = (gb: number): string =>
     : gb >= 1 || gb === 0
       ? `${gb.toFixed(1)} GB`
       : `${(gb * 1000).toFixed(0)} MB`;
-
-/** The list that goes to the edit with the files: what each is, on what, how large. */
-export const handOver = ({ rig }: Analysis, files: readonly NamedFile[]): string =>
-  csvOf(
-    ['File', 'What is in it', 'Drive', 'GB', 'Pieces'],
-    files.map(({ name, of, driveId, gb, pieces }) => [
-      name,
-      of,
-      entry(rig.devices, driveId)?.name ?? driveId,
-      Math.round(gb * 1000) / 1000,
-      pieces,
-    ]),
-  );
 
 /**
  * What was found when the same show was checked elsewhere: on the drives themselves, if they were, and else in

@@ -97,6 +97,11 @@ export const Shelf = ({ items, points, isSettled, putAway }: Props) => {
             </Link>
           </Button>
           <Button asChild variant="outline">
+            <Link href="/schedule" prefetch={false}>
+              Schedule
+            </Link>
+          </Button>
+          <Button asChild variant="outline">
             <Link href="/studio" prefetch={false}>
               <Settings2 size={16} /> Studio
             </Link>

@@ -1,0 +1,155 @@
+import { secondsOfDay } from '../day/rundown';
+import { batteryOf } from '../passes/power';
+import { inOrder, type Rig } from '../rig';
+import type { NamedRig } from '../things';
+
+/** Every show of every rig against the calendar: who is needed, what must be ready, and what is wanted twice. */
+
+/** One day a rig is used on. */
+export interface AgendaShow {
+  readonly rigId: string;
+  readonly rigName: string;
+  readonly showId: string;
+  readonly name: string;
+  /** `2026-12-03` */
+  readonly on: string;
+  /** Minutes since midnight that the room is wanted from, set-up included; null where no beginning is said */
+  readonly fromMin: number | null;
+  /** Minutes since midnight that the show begins at */
+  readonly beginsMin: number | null;
+  /** Past midnight it is more than a day. @unit min */
+  readonly untilMin: number | null;
+  /** Those who come into the room */
+  readonly onSite: readonly string[];
+  readonly remote: readonly string[];
+  /** Devices that run on batteries: charged the evening before */
+  readonly batteries: readonly string[];
+  /** Devices that record on cards: emptied before, when their files are verified twice */
+  readonly cards: readonly string[];
+}
+
+const showsOf = ({ id: rigId, rig }: NamedRig): AgendaShow[] => {
+  const { brief, beginsAt } = rig;
+  const begins = beginsAt === null ? null : secondsOfDay(beginsAt) / 60;
+  const devices = inOrder(rig.devices).map(([, device]) => device);
+  const people = inOrder(rig.people)
+    .map(([, person]) => person)
+    .filter((person) => person.is === 'person');
+  const named = (where: 'on site' | 'remote'): string[] =>
+    people.filter((person) => person.where === where).map(({ name }) => name);
+  return inOrder(rig.shows).map(([showId, { name, on }]) => ({
+    rigId,
+    rigName: rig.name,
+    showId,
+    name,
+    on,
+    fromMin: begins === null ? null : begins - (brief?.setUpMin ?? 0),
+    beginsMin: begins,
+    untilMin: begins === null || !brief ? null : begins + brief.lengthMin,
+    onSite: named('on site'),
+    remote: named('remote'),
+    batteries: devices.filter((device) => batteryOf(device) !== null).map((device) => device.name),
+    cards: devices
+      .filter(({ model }) => model.storage?.medium === 'card')
+      .map((device) => device.name),
+  }));
+};
+
+/** In the order of the days, then of their beginnings; what has no beginning last on its day. */
+export const agendaOf = (rigs: readonly NamedRig[]): AgendaShow[] =>
+  rigs
+    .flatMap(showsOf)
+    .sort(
+      (a, b) =>
+        a.on.localeCompare(b.on) ||
+        (a.beginsMin ?? Infinity) - (b.beginsMin ?? Infinity) ||
+        a.rigName.localeCompare(b.rigName),
+    );
+
+export interface Clash {
+  readonly on: string;
+  readonly is: 'person' | 'room';
+  /** Whether both are wanted at once; else it is only the same day, or nobody has said when */
+  readonly level: 'stop' | 'warn' | 'note';
+  readonly rigIds: readonly [string, string];
+  readonly says: string;
+  readonly sum: string;
+}
+
+const two = (value: number): string => String(value).padStart(2, '0');
+
+/** `19:30`; past midnight it begins anew. */
+export const minuteText = (min: number): string => {
+  const whole = ((Math.round(min) % 1440) + 1440) % 1440;
+  return `${two(Math.floor(whole / 60))}:${two(whole % 60)}`;
+};
+
+const spanText = ({ rigName, fromMin, untilMin }: AgendaShow): string =>
+  fromMin === null || untilMin === null
+    ? `${rigName}: nobody has said when`
+    : `${rigName}: ${minuteText(fromMin)} to ${minuteText(untilMin)} with set-up`;
+
+/** Minutes between two, which may be of two days; below 0 they overlap; null where one of them is not known. */
+const between = (a: AgendaShow, b: AgendaShow): number | null => {
+  if (a.fromMin === null || a.untilMin === null || b.fromMin === null || b.untilMin === null)
+    return null;
+  const days = (Date.parse(b.on) - Date.parse(a.on)) / 60_000;
+  return Math.max(days + b.fromMin - a.untilMin, a.fromMin - b.untilMin - days);
+};
+
+const howNear = (
+  a: AgendaShow,
+  b: AgendaShow,
+): { readonly level: Clash['level']; readonly says: string } => {
+  const gap = between(a, b);
+  return gap === null
+    ? { level: 'warn', says: 'on the same day, and nobody has said when' }
+    : gap < 0
+      ? { level: 'stop', says: `at once for ${-gap} min` }
+      : { level: 'note', says: `on the same day, ${gap} min apart` };
+};
+
+const same = (name: string): string => name.trim().toLowerCase();
+
+/** The outline of the room, as a text; null where none is drawn. */
+const outlineOf = ({ shell }: Rig): string | null => (shell ? JSON.stringify(shell.corners) : null);
+
+/** What two rigs want on one day: a person by name, a room by its outline. Things are found with the things. */
+export const clashesOf = (rigs: readonly NamedRig[]): Clash[] => {
+  const shows = agendaOf(rigs);
+  const outlines = new Map(rigs.map(({ id, rig }) => [id, outlineOf(rig)]));
+  return shows.flatMap((a, at) =>
+    shows.slice(at + 1).flatMap((b): Clash[] => {
+      // A show may end after midnight, in the set-up of another.
+      const isNear = a.on === b.on || (between(a, b) ?? 0) < 0;
+      if (!isNear || a.rigId === b.rigId) return [];
+      const { level, says } = howNear(a, b);
+      const about = {
+        on: a.on,
+        level,
+        rigIds: [a.rigId, b.rigId] as const,
+        sum: `${spanText(a)}; ${spanText(b)}`,
+      };
+      const theirs = new Set([...b.onSite, ...b.remote].map(same));
+      const outline = outlines.get(a.rigId);
+      return [
+        ...[...a.onSite, ...a.remote]
+          .filter((name) => theirs.has(same(name)))
+          .map((name) => ({
+            ...about,
+            is: 'person' as const,
+            says: `${name} is wanted in ${a.rigName} and in ${b.rigName} ${says}, if it is one person.`,
+          })),
+        ...(outline !== null && outline === outlines.get(b.rigId)
+          ? [
+              {
+                ...about,
+                is: 'room' as const,
+                says: `${a.rigName} and ${b.rigName} are drawn in the same room and want it ${says}.`,
+              },
+            ]
+          : []),
+      ];
+    }),
+  );
+};

@@ -1,0 +1,201 @@
+import type { Page } from '@playwright/test';
+import { copyFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { workedShow } from '../core/src/recorded/show-for-cases';
+import { type Application, expect, saved, test } from './application';
+import { openFile } from './made';
+
+const ours = (name: string): string => path.join(import.meta.dirname, '../web/public/ours', name);
+
+const post = async (url: string, body: unknown): Promise<void> => {
+  const response = await fetch(url, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  expect(response.ok).toBe(true);
+};
+
+/** A run that was live for ninety minutes yesterday evening. */
+const ranOnce = async ({ url }: Application, rigId: string): Promise<void> => {
+  const runs = `${url}/api/rigs/${rigId}/runs`;
+  const liveMs = Date.now() - 24 * 3_600_000;
+  const event = (id: string, atMs: number, is: string) => ({
+    id: `event-${id}`,
+    atMs,
+    by: 'Ada',
+    happened: { is },
+  });
+  await post(runs, {
+    id: 'the-only-run',
+    plan: {
+      name: 'Worked F',
+      revision: 0,
+      by: 'Ada',
+      people: 2,
+      clock: { is: 'real' },
+      beginsAt: null,
+      lengthMin: 90,
+      lines: [],
+      segments: [],
+    },
+  });
+  await post(`${runs}/the-only-run`, {
+    events: [event('live', liveMs, 'live'), event('ended', liveMs + 5_400_000, 'ended')],
+  });
+};
+
+/** The files of worked F in a folder: pictures and sound that can be read, each other than the rest. */
+const aFolder = (): string => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-folder-'));
+  const make = (from: string, name: string, at: number): void => {
+    const file = path.join(folder, name);
+    copyFileSync(ours(from), file);
+    // Behind its end there is room for anything: the same picture, and another checksum.
+    writeFileSync(file, Buffer.concat([readFileSync(file), Buffer.from([0xec, 0x81, at])]));
+  };
+  for (let at = 1; at <= 5; at++) make('flash-and-beep.webm', `Camera ${at}.webm`, at);
+  make('flash-and-beep.webm', 'Stream copy.webm', 6);
+  for (let at = 1; at <= 8; at++) make('voice.wav', `Voice ${at}.wav`, at);
+  return folder;
+};
+
+const check = async (page: Page, folder: string, place: string): Promise<void> => {
+  const part = page.getByRole('region', { name: 'Check a folder' });
+  await part.getByLabel('The folder is on').selectOption({ label: place });
+  await part.getByLabel('Choose a folder to check, files').setInputFiles(folder);
+  await expect(part.getByText('14 files read.')).toBeVisible();
+};
+const keep = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Keep in the logbook' }).click();
+  await expect(page.getByText(/^Kept: /)).toBeVisible();
+};
+
+test('an episode from its recording to the archive: copies checked, one damaged, cards kept until two are whole', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, workedShow());
+  const rigId = /rigs\/([^/?]+)/.exec(page.url())?.[1] ?? '';
+  await ranOnce(empty, rigId);
+  const folder = aFolder();
+  try {
+    await page.goto(`${empty.url}/rigs/${rigId}/board`);
+    await page.getByLabel('Who moves them').fill('Ada');
+    const recorded = page.getByRole('region', { name: 'recorded', exact: true });
+    const card = page.getByRole('article');
+    await expect(recorded.getByRole('article')).toContainText(
+      'Do not format Computer. No copy of it was checked yet.',
+    );
+
+    await page.goto(`${empty.url}/rigs/${rigId}/files`);
+    for (const place of [1, 2]) {
+      await page.getByRole('button', { name: 'Add a place for copies' }).click();
+      await expect(page.getByRole('group', { name: `Place ${place}` })).toBeVisible();
+    }
+    await saved(page);
+    const list = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'As text', exact: true }).click();
+    expect(readFileSync(await (await list).path(), 'utf8')).toMatch(
+      /Worked F_.*_Camera 1.*; Camera 1; 1080p25; 33\.75 GB/,
+    );
+    await check(page, folder, 'Place 1');
+    // They are short and small, which is said; nothing is missing, and nothing is damaged.
+    await expect(page.getByText(/^Not here: /)).toBeHidden();
+    await keep(page);
+    // One bit of one file is another on the second copy.
+    const damaged = path.join(folder, 'Voice 3.wav');
+    const whole = readFileSync(damaged);
+    const bytes = Buffer.from(whole);
+    bytes[20_000] = (bytes[20_000] ?? 0) ^ 1;
+    writeFileSync(damaged, bytes);
+    await check(page, folder, 'Place 2');
+    await expect(
+      page
+        .getByRole('table', { name: 'Files of the folder' })
+        .getByRole('row', { name: /Voice 3/ }),
+    ).toContainText('damaged: as long as when it was checked before, with another checksum.');
+    await keep(page);
+    await page.goto(`${empty.url}/rigs/${rigId}/board`);
+    await expect(card).toContainText(
+      'Do not format Computer. What was checked is not the same everywhere: Place 1, Place 2.',
+    );
+    // Copied again, and checked again.
+    writeFileSync(damaged, whole);
+    await page.goto(`${empty.url}/rigs/${rigId}/files`);
+    await check(page, folder, 'Place 2');
+    await expect(page.getByText(/damaged/)).toBeHidden();
+    await keep(page);
+
+    await page.goto(`${empty.url}/rigs/${rigId}/board`);
+    await expect(card).toContainText('May be formatted: Computer (Place 1, Place 2).');
+    // By keys, by its button, by drag; who and when stand beside it after a reload.
+    await card.getByRole('button', { name: /^Move / }).focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(
+      page.getByRole('region', { name: 'copied', exact: true }).getByRole('article'),
+    ).toContainText(/copied .*, Ada/);
+    await card.getByRole('button', { name: 'On to verified' }).click();
+    await expect(
+      page.getByRole('region', { name: 'verified', exact: true }).getByRole('article'),
+    ).toBeVisible();
+    const handle = await card.getByRole('button', { name: /^Move / }).boundingBox();
+    const archive = await page.getByRole('region', { name: 'archived', exact: true }).boundingBox();
+    if (!handle || !archive) throw new Error('nothing to drag');
+    await page.mouse.move(handle.x + 8, handle.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(archive.x + 40, archive.y + 40, { steps: 8 });
+    await page.mouse.up();
+    await expect(
+      page.getByRole('region', { name: 'archived', exact: true }).getByRole('article'),
+    ).toContainText(/archived .*, Ada/);
+    await page.reload();
+    await expect(
+      page.getByRole('region', { name: 'archived', exact: true }).getByRole('article'),
+    ).toContainText(/archived .*, Ada/);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test('worked H as a list of one’s own: 19.5 person-minutes, ten minutes with two, eight with three', async ({
+  page,
+  empty,
+}) => {
+  await openFile(page, empty, workedShow());
+  const rigId = /rigs\/([^/?]+)/.exec(page.url())?.[1] ?? '';
+  await page.goto(`${empty.url}/rigs/${rigId}/change-over`);
+  await page.getByText('A list of your own').click();
+  await page
+    .getByLabel('Tasks')
+    .fill(
+      'Task,Minutes,People,After\nTable,2,2\nCamera,1.5,1,Table\nKey light,2,1\nPanels,3,1\n' +
+        'Arm,1,1,Table\nCables,2.5,1,Camera + Arm\nLaptop,1.5,1,Table\nTowels,soon\n' +
+        'Check,2,2,Cables + Laptop + Key light + Panels',
+    );
+  await expect(page.getByText('Line 9: “soon” is no time such as 2, 1.5 or 1:30.')).toBeVisible();
+  await expect(
+    page.getByText('10:00 minutes with 2 people · 19.5 person-minutes · no order takes less'),
+  ).toBeVisible();
+  await page.getByLabel('People for this list').fill('3');
+  await page.getByLabel('People for this list').press('Enter');
+  await expect(page.getByText('8:00 minutes with 3 people')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Person 3' })).toBeVisible();
+});
+
+test('the schedule: a day from the brief in its month, what is wanted twice, and a calendar file', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/schedule`);
+  const twice = page.getByRole('region', { name: 'Wanted twice' });
+  await page.getByRole('combobox', { name: 'Shows' }).selectOption({ label: 'all' });
+  await expect(twice).toContainText('is wanted in Second Firing and Harbour Hall on 2026-12-03.');
+  await expect(page.getByRole('table', { name: 'Shows' })).toContainText('set-up from 18:45');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As calendar file' }).click();
+  const file = readFileSync(await (await saving).path(), 'utf8');
+  expect(file).toContain('DTSTART:20261210T184500');
+  expect(file.match(/BEGIN:VEVENT/g)).toHaveLength(5);
+});
