@@ -8,7 +8,10 @@ import {
   segmentShort,
   segmentUnheard,
 } from './rundown';
+import { measuredFar, measuredSpread, oneForTwo } from './measured';
 import { setUnmarked, setUpLong, tapeTwice } from './sets';
+import { houseLineTwice, segmentTwice, showTwice } from './twice';
+import { noBeginning, pastMidnight, setUpNight } from './when';
 
 /** Rules of the day, in the order in which they are told. */
 export const DAY_RULES: readonly Rule[] = [
@@ -22,4 +25,13 @@ export const DAY_RULES: readonly Rule[] = [
   tapeTwice,
   setUnmarked,
   setUpLong,
+  noBeginning,
+  setUpNight,
+  pastMidnight,
+  showTwice,
+  segmentTwice,
+  houseLineTwice,
+  measuredFar,
+  measuredSpread,
+  oneForTwo,
 ];

@@ -115,7 +115,7 @@ export const storeFull = eachFilesRule<CopyTo>(
     judge: ({ store, shows }, { rig }) => {
       const { keepMonths, showsAYear } = rig.fileRules;
       const asked = Math.ceil((showsAYear * Math.min(12, keepMonths ?? 12)) / 12);
-      return shows !== null && shows < asked
+      return shows !== null && shows > 0 && shows < asked
         ? {
             level: 'note',
             title: `${store.name} is full after ${shows} shows`,

@@ -69,3 +69,58 @@ export const sameName = eachFilesRule<SameName>(
       named('Put the number of the file into the template', `${rig.fileRules.template}_{track}`),
   },
 );
+
+const lacksAll = (written: string, fields: readonly string[]): boolean =>
+  templateProblems(written).length === 0 &&
+  fields.every((field) => !written.includes(`{${field}}`));
+
+export const everyShow = eachFilesRule<string>(
+  'files.name-every-show',
+  {
+    looksFor: 'Names of files that are the same at every show.',
+    why: 'Next week’s files are written over this week’s, or nobody knows which is which.',
+    remedy: 'Put the date or the episode into the template.',
+    source: SOURCE,
+  },
+  {
+    all: ({ rig }) => (rig.fileRules.showsAYear > 1 ? [rig.fileRules.template] : []),
+    about: () => THE_RIG,
+    judge: (written) =>
+      lacksAll(written, ['date', 'episode'])
+        ? {
+            level: 'warn',
+            title: 'Files of every show have the same names',
+            says:
+              'The template has neither {date} nor {episode}: the files of the next show are called ' +
+              'as those of this one. Put one of them in.',
+          }
+        : null,
+    fixes: (written) => named('Put the date in front', `{date}_${written}`),
+  },
+);
+
+export const everyTake = eachFilesRule<string>(
+  'files.name-every-take',
+  {
+    looksFor: 'Names of files that are the same for every take.',
+    why: 'A recording that is started anew is written over the first, or numbered by the recorder.',
+    remedy: 'Put the take into the template.',
+    source: SOURCE,
+  },
+  {
+    // Silent until the house has begun to say where files go.
+    all: ({ rig }) => (Object.keys(rig.stores).length > 0 ? [rig.fileRules.template] : []),
+    about: () => THE_RIG,
+    judge: (written) =>
+      lacksAll(written, ['take'])
+        ? {
+            level: 'note',
+            title: 'Files of every take have the same names',
+            says:
+              'The template has no {take}: a recording that is started anew is called as the first. ' +
+              'Put it in.',
+          }
+        : null,
+    fixes: (written) => named('Put the take at the end', `${written}_T{take}`),
+  },
+);
