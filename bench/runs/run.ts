@@ -157,6 +157,9 @@ const main = async (): Promise<number> => {
     all.some(({ session }) => session.store.getState().unsent > 0)
   )
     await Promise.all(all.map(({ session }) => session.catchUp()));
+  console.log(
+    `kept and not sent: ${all.reduce((sum, { session }) => sum + session.store.getState().unsent, 0)}`,
+  );
   for (const { session } of all) await session.catchUp();
 
   let lost = 0;
