@@ -126,6 +126,9 @@ export const addEvents = async (
     return { kept: events.map(({ id }) => id) };
   });
 
+const firstOf = (all: readonly number[]): number | null =>
+  all.reduce<number | null>((first, one) => (first === null || one < first ? one : first), null);
+
 /** Every run of a rig, the latest first. */
 export const listRuns = async (rigId: string): Promise<RunLine[]> => {
   const [all, happened] = await Promise.all([
@@ -155,6 +158,7 @@ export const listRuns = async (rigId: string): Promise<RunLine[]> => {
         liveMs: state.liveMs,
         endedMs: state.endedMs,
         ticked: state.ticks.size,
+        firstTickMs: firstOf([...state.ticks.values()].map(({ atMs }) => atMs)),
         marks: state.marks.filter(({ kind }) => kind !== 'incident').length,
         incidents: state.marks.filter(({ kind }) => kind === 'incident').map(({ text }) => text),
         overruled: state.overruled?.words ?? null,

@@ -137,6 +137,8 @@ export interface RunLine {
   readonly liveMs: number | null;
   readonly endedMs: number | null;
   readonly ticked: number;
+  /** When setting up began, as far as ticks tell */
+  readonly firstTickMs: number | null;
   readonly marks: number;
   readonly incidents: readonly string[];
   readonly overruled: string | null;

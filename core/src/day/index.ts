@@ -2,6 +2,7 @@ export * from './change-over';
 export * from './checklist';
 export * from './dies';
 export * from './marks';
+export * from './packing';
 export * from './rundown';
 export * from './rundown-files';
 export * from './runs-out';

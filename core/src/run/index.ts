@@ -2,3 +2,4 @@ export * from './schema';
 export * from './state';
 export * from './log';
 export * from './timecode';
+export * from './compared';

@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react';
 import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { useGrowing } from '@/ui/useGrowing';
 import { HouseLineForm } from './HouseLineForm';
+import { Packing } from './Packing';
 import { PHASE_TITLES } from './titles';
 
 const AT_A_TIME = 60;
@@ -137,6 +138,7 @@ export const ChecklistView = () => {
           </Box>
         );
       })}
+      <Packing />
     </Box>
   );
 };

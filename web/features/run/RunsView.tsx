@@ -10,6 +10,7 @@ import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { planOf } from './begin';
+import { Learned } from './Learned';
 import { Logbook } from './Logbook';
 import { useLogbook } from './useLogbook';
 
@@ -135,7 +136,10 @@ export const RunsView = () => {
             time, marks and incidents, and stands here afterwards.
           </Text>
         ) : (
-          <Logbook rigId={rigId} runs={answer.runs} />
+          <>
+            <Logbook rigId={rigId} runs={answer.runs} />
+            <Learned runs={answer.runs} />
+          </>
         ))}
     </Box>
   );
