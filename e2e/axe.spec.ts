@@ -123,6 +123,9 @@ test('axe finds nothing serious on the shelf, a new rig and what opens over a ri
   await page.getByRole('button', { name: 'Zoom 24–70', exact: true }).click();
   await expect(page.getByRole('dialog', { name: 'Zoom 24–70' })).toBeVisible();
   found.push(...(await look(page, 'a thing', ALL)));
+  await page.goto(`${url}/schedule`);
+  await expect(page.getByRole('region', { name: 'Wanted twice' })).toBeVisible();
+  found.push(...(await look(page, 'schedule', ALL)));
   await page.goto(`${url}/library/new?from=booster-inline`);
   for (const name of ['Sockets', 'Inner ways', 'Controls'])
     for (const item of await page.getByRole('region', { name }).locator('summary').all())

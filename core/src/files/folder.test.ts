@@ -84,6 +84,14 @@ describe('a folder of 200 files', () => {
     expect(told(check(files.filter(({ name }) => !name.endsWith('Voice 5.wav'))))).toEqual([
       'missing: Voices: Voice 5',
     ]);
+    expect(
+      told(
+        check(
+          files.filter(({ name }) => !name.endsWith('Voice 5.wav')),
+          listed(files),
+        ),
+      ),
+    ).toEqual(['missing: Voices: Voice 5']);
     // The first, the last: the others begin at one, and the recording is too short.
     expect(told(check(files.filter(({ name }) => !name.endsWith('Camera 2_0001.mov'))))).toEqual([
       'missing: Camera 2_0001.mov',

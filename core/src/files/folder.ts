@@ -1,4 +1,4 @@
-import { compareFiles, type FoundFile } from '../recorded/compared';
+import { compareFiles, type FoundFile, isCalled } from '../recorded/compared';
 import type { PlannedFile } from '../recorded/written';
 import { type CheckedFile, type DriveCheck, MOST_CHECKED } from '../run/schema';
 
@@ -89,9 +89,11 @@ export const checkFolder = (
   });
   const here = new Set(found.map(key));
   const names = new Set(found.map(({ name }) => baseName(name)));
+  // What the plan misses by its name is not missed again by the list.
   const gone = before
     .filter((one) => !here.has(key(one)) && !names.has(one.name))
-    .map(({ name }) => name);
+    .map(({ name }) => name)
+    .filter((name) => !compared.missing.some((plan) => isCalled(name, plan)));
   const pieces = compared.missingPieces.map(baseName);
   const missing = [...compared.missing.map(({ name }) => name), ...new Set([...pieces, ...gone])];
   const drives = [...new Set(planned.map(({ deviceId }) => deviceId))].flatMap((driveId) => {

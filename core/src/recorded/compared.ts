@@ -78,7 +78,8 @@ const wordsOf = ({ name }: PlannedFile): string[] =>
 const stands = (word: string, name: string): boolean =>
   new RegExp(`${word.replaceAll(' ', ' ?')}(?!\\p{N})`, 'u').test(plain(name));
 
-const isNamed = ({ name }: FoundFile, plan: PlannedFile): boolean =>
+/** Whether a file is called as what is planned. */
+export const isCalled = (name: string, plan: PlannedFile): boolean =>
   wordsOf(plan).some((word) => stands(word, name));
 
 const signalOf = ({ picture, sound }: FoundFile): PlannedFile['signal'] | null =>
@@ -183,7 +184,11 @@ export const compareFiles = (
   const pieces = piecesOf(found.map((file) => ({ file, plan: is.get(file) ?? null })));
   const files = found.map((file): ComparedFile => {
     const plan = is.get(file) ?? null;
-    const base = { found: file, planned: plan, isByName: plan !== null && isNamed(file, plan) };
+    const base = {
+      found: file,
+      planned: plan,
+      isByName: plan !== null && isCalled(file.name, plan),
+    };
     if (file.bytes === 0) return { ...base, says: ['it is empty'] };
     if (file.problem !== null) return { ...base, says: [file.problem] };
     const lengthS = plan ? (together.get(plan) ?? 0) : 0;

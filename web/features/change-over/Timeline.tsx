@@ -46,13 +46,19 @@ export const Timeline = ({ tasks, schedule, people }: Props) => {
                       {task?.what}
                     </Text>
                     <Text fontSize="xs" color="ink.soft">
-                      {task?.where}
-                      {who.length > 1
-                        ? ` · with ${who
-                            .filter((other) => other !== person)
-                            .map((other) => `person ${other}`)
-                            .join(' and ')}`
-                        : ''}
+                      {[
+                        task?.where ?? '',
+                        ...(who.length > 1
+                          ? [
+                              `with ${who
+                                .filter((other) => other !== person)
+                                .map((other) => `person ${other}`)
+                                .join(' and ')}`,
+                            ]
+                          : []),
+                      ]
+                        .filter((text) => text !== '')
+                        .join(' · ')}
                     </Text>
                   </Box>
                 );

@@ -4,9 +4,7 @@ import { Box, Checkbox, Text } from '@chakra-ui/react';
 import { baseName, type FolderCheck } from '@echo-loom/core';
 import { useState } from 'react';
 import { PlainTable } from '@/ui/PlainTable';
-import { bytesText } from './words';
-
-const GB = 1e9;
+import { fileSizeText } from './words';
 
 /** What a folder holds: what is wrong first, the rest when it is asked for. */
 export const FolderFound = ({ check: { files, missing } }: { readonly check: FolderCheck }) => {
@@ -46,7 +44,7 @@ export const FolderFound = ({ check: { files, missing } }: { readonly check: Fol
             head: baseName(found.name),
             isMarked: says.length > 0,
             cells: [
-              bytesText(found.bytes / GB),
+              fileSizeText(found.bytes),
               planned ? planned.name + (isByName ? '' : ', by what it is') : '–',
               found.sha256.slice(0, 12),
               says.length === 0 ? 'nothing' : `${says.join('; ')}.`,

@@ -8,6 +8,14 @@ export const bytesText = (gb: number): string =>
       ? `${gb.toFixed(1)} GB`
       : `${(gb * 1000).toFixed(0)} MB`;
 
+/** `2.1 MB`, `14 kB`. */
+export const fileSizeText = (bytes: number): string =>
+  bytes >= 1e9
+    ? bytesText(bytes / 1e9)
+    : bytes >= 1e6
+      ? `${(bytes / 1e6).toFixed(1)} MB`
+      : `${Math.ceil(bytes / 1000)} kB`;
+
 /**
  * What was found when the same show was checked elsewhere: on the drives themselves, if they were, and else in
  * the place that was checked first.
