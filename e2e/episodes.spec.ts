@@ -72,7 +72,7 @@ const keep = async (page: Page): Promise<void> => {
   await expect(page.getByText(/^Kept: /)).toBeVisible();
 };
 
-test('an episode from its recording to the archive: copies checked, one damaged, cards kept until two are whole', async ({
+test('an episode to the archive: copies checked, one damaged, the card kept until two are whole', async ({
   page,
   empty,
 }) => {

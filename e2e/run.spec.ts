@@ -74,7 +74,7 @@ const AWAY_MS = 180_000;
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of the run' }).getByRole('button', { name });
 
-test('a show by phone from an empty database: two sets, marks, gate, server gone for three minutes, a dead camera, strike, log', async ({
+test('a show by phone from nothing: two sets, marks, gate, no server for three minutes, a dead camera, log', async ({
   page,
   browser,
   empty,

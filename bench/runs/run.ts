@@ -1,5 +1,5 @@
 import { type Happened, type RunEvent, type RunPlan, runState, seeded } from '@echo-loom/core';
-import equal from 'fast-deep-equal';
+import { isDeepStrictEqual } from 'node:util';
 import { cluster, freePort, Served, sleep } from '../../e2e/served';
 import { openRun, type RunBox, type RunSession } from '../../web/session/run-session';
 
@@ -173,7 +173,7 @@ const main = async (): Promise<number> => {
     lost += [...made].filter((one) => !there.has(one)).length;
     if (there.size !== read.events.length || there.size !== made.size) differ += 1;
     const states = windows.map(({ session }) => runState(session.store.getState().events));
-    if (!equal(states[0], states[1])) differ += 1;
+    if (!isDeepStrictEqual(states[0], states[1])) differ += 1;
   }
   console.log({ runs: RUNS, events, lost, differ, ...killed });
   console.log(`${((performance.now() - start) / 1000).toFixed(0)} s`);

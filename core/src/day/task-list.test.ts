@@ -33,7 +33,8 @@ describe('a list of tasks of one’s own', () => {
   });
   it('says each fault by its line, and takes the rest', () => {
     const { tasks, faults } = readTaskList(
-      'Task,Minutes,People,After\nTable,2,2\n,3,1\nCamera,soon,1\nLamp,1,none\nArm,1,1,Tabel\ntable,4,1\nCheck,2,1,Camera + Table',
+      'Task,Minutes,People,After\nTable,2,2\n,3,1\nCamera,soon,1\nLamp,1,none\nArm,1,1,Tabel\n' +
+        'table,4,1\nCheck,2,1,Camera + Table',
     );
     expect(faults).toEqual([
       { line: 3, says: 'it has no name' },
