@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Field, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import {
   DndContext,
   type DragEndEvent,
@@ -11,6 +11,7 @@ import {
 } from '@dnd-kit/core';
 import { EPISODE_STEPS, type EpisodeStep, formattingOf, showOnDrives } from '@echo-loom/core';
 import type { ReactNode } from 'react';
+import { LookerField } from '@/features/built/LookerField';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { EpisodeCard } from './EpisodeCard';
@@ -57,7 +58,7 @@ const Step = ({
 export const BoardView = () => {
   const rigId = useRigId();
   const analysis = useRig((state) => state.analysis);
-  const [looker, setLooker] = useLooker();
+  const [looker] = useLooker();
   const { logbook, episodes, move, says, told } = useEpisodes(rigId, looker);
   const driveIds = showOnDrives(analysis).drives.map(({ deviceId }) => deviceId);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
@@ -71,18 +72,9 @@ export const BoardView = () => {
         <Text as="h2" fontSize="lg" fontWeight="600">
           Episodes
         </Text>
-        <Field.Root orientation="horizontal" width="auto" className="screen-only">
-          <Field.Label fontSize="sm" fontWeight="400" whiteSpace="nowrap">
-            Who moves them
-          </Field.Label>
-          <Input
-            size="sm"
-            width="12rem"
-            maxLength={80}
-            value={looker}
-            onChange={({ target }) => setLooker(target.value)}
-          />
-        </Field.Root>
+        <Box className="screen-only">
+          <LookerField label="Who moves them" />
+        </Box>
       </Flex>
       <Text role="status" fontSize="sm" color="ink.soft">
         {told}

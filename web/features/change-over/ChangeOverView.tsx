@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { inOrder, personMinutes } from '@echo-loom/core';
+import { inOrder } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
@@ -10,6 +10,7 @@ import { NumberField } from '@/ui/NumberField';
 import type { ChangeOverAnswer } from '@/workers/tasks';
 import { useTask } from '@/workers/useTask';
 import { Marks } from './Marks';
+import { Minutes } from './Minutes';
 import { OwnList } from './OwnList';
 import { Savings } from './Savings';
 import { Tasks } from './Tasks';
@@ -42,16 +43,7 @@ const Answer = ({
     <>
       {schedule.ok ? (
         <>
-          <Text fontSize="lg" role="status">
-            <b className="figures">{clockText(schedule.minutes)}</b> minutes with{' '}
-            {people === 1 ? 'one person' : `${people} people`}
-            <Text as="span" fontSize="sm" color="ink.soft">
-              {` · ${personMinutes(tasks)} person-minutes · ` +
-                (schedule.isBest
-                  ? 'no order takes less'
-                  : `no order takes less than ${clockText(schedule.leastMin)}`)}
-            </Text>
-          </Text>
+          <Minutes tasks={tasks} schedule={schedule} people={people} />
           <Text fontSize="sm" mb="3">
             {saved(answer)}
           </Text>

@@ -1,12 +1,13 @@
 'use client';
 
 import { Box, Text, Textarea } from '@chakra-ui/react';
-import { personMinutes, readTaskList, type Schedule } from '@echo-loom/core';
+import { readTaskList, type Schedule } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRig } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
 import { useTask } from '@/workers/useTask';
-import { clockText, Timeline } from './Timeline';
+import { Minutes } from './Minutes';
+import { Timeline } from './Timeline';
 
 const MOST_CHARACTERS = 20_000;
 const MOST_PEOPLE = 8;
@@ -77,16 +78,7 @@ export const OwnList = () => {
         tasks.length > 0 &&
         (at.value.ok ? (
           <>
-            <Text role="status" mb="2">
-              <b className="figures">{clockText(at.value.minutes)}</b> minutes with{' '}
-              {people === 1 ? 'one person' : `${people} people`}
-              <Text as="span" fontSize="sm" color="ink.soft">
-                {` · ${personMinutes(tasks)} person-minutes · ` +
-                  (at.value.isBest
-                    ? 'no order takes less'
-                    : `no order takes less than ${clockText(at.value.leastMin)}`)}
-              </Text>
-            </Text>
+            <Minutes tasks={tasks} schedule={at.value} people={people} />
             <Timeline
               tasks={tasks.map((task) => ({ ...task, what: task.id, where: '' }))}
               schedule={at.value}

@@ -11,6 +11,7 @@ import {
   type SummedFile,
 } from '@echo-loom/core';
 import { useState } from 'react';
+import { LookerField } from '@/features/built/LookerField';
 import { useLooker } from '@/features/built/useLooker';
 import { Files } from '@/features/measure/Files';
 import { Running } from '@/features/measure/Running';
@@ -64,7 +65,7 @@ export const FolderCheck = () => {
   const keep = async () => {
     if (!run || !check || logbook.state !== 'there') return;
     if (looker.trim() === '') {
-      setSays('Say under Episodes or Runs who checks: the name stands beside it.');
+      setSays('Say who checks: the name stands beside it.');
       return;
     }
     setKeeping(true);
@@ -110,6 +111,7 @@ export const FolderCheck = () => {
           ]}
           onChoose={setPlace}
         />
+        <LookerField label="Who checks" />
       </Box>
       <Files
         label="Choose a folder to check"

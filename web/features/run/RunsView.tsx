@@ -1,10 +1,11 @@
 'use client';
 
-import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { nameSchema, type RunClock } from '@echo-loom/core';
 import { nanoid } from 'nanoid';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { LookerField } from '@/features/built/LookerField';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -27,7 +28,7 @@ export const RunsView = () => {
   const router = useRouter();
   const analysis = useRig((state) => state.analysis);
   const revision = useRig(({ earlier, history }) => earlier + history.length);
-  const [looker, setLooker] = useLooker();
+  const [looker] = useLooker();
   const [people, setPeople] = useState(2);
   const [speed, setSpeed] = useState('0');
   const { logbook: answer, again } = useLogbook(rigId);
@@ -82,18 +83,7 @@ export const RunsView = () => {
         }}
       >
         <Flex direction="column" gap="2">
-          <Field.Root orientation="horizontal" justifyContent="space-between">
-            <Field.Label fontSize="sm" fontWeight="400">
-              Who runs it
-            </Field.Label>
-            <Input
-              size="sm"
-              width="12rem"
-              maxLength={80}
-              value={looker}
-              onChange={({ target }) => setLooker(target.value)}
-            />
-          </Field.Root>
+          <LookerField label="Who runs it" />
           <NumberField
             label="People there"
             unit=""

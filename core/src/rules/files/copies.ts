@@ -1,6 +1,6 @@
 import { type CopyTo, filePlan, type FilePlan } from '../../files/plan';
 import type { Measured } from '../../passes/measure';
-import { figure } from '../../passes/sum';
+import { figure, type Sum } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { eachFilesRule } from '../rule-of';
 
@@ -101,6 +101,21 @@ export const noneAway = eachFilesRule<FilePlan>(
 const placesOf = (measured: Measured): readonly CopyTo[] =>
   plans(measured).flatMap(({ copies }) => copies);
 
+/** How many shows a place holds. */
+export const showsThatFit = ({ store, shows }: CopyTo, measured: Measured): Sum[] => [
+  {
+    label: 'Shows that fit',
+    formula: 'capacity ÷ a show, whole ones',
+    inputs: [
+      { name: 'capacity', value: store.capacityGb ?? 'unknown', unit: 'GB' },
+      { name: 'a show', value: filePlan(measured).gbPerShow, unit: 'GB' },
+    ],
+    result: shows,
+    unit: '',
+    source: SOURCE,
+  },
+];
+
 export const storeFull = eachFilesRule<CopyTo>(
   'files.store-full',
   {
@@ -125,19 +140,7 @@ export const storeFull = eachFilesRule<CopyTo>(
           }
         : null;
     },
-    sums: ({ store, shows }, measured) => [
-      {
-        label: 'Shows that fit',
-        formula: 'capacity ÷ a show, whole ones',
-        inputs: [
-          { name: 'capacity', value: store.capacityGb ?? 'unknown', unit: 'GB' },
-          { name: 'a show', value: filePlan(measured).gbPerShow, unit: 'GB' },
-        ],
-        result: shows,
-        unit: '',
-        source: SOURCE,
-      },
-    ],
+    sums: showsThatFit,
   },
 );
 

@@ -4,6 +4,7 @@ import { figure } from '../../passes/sum';
 import { inOrder, type Rig, type Store } from '../../rig';
 import { THE_RIG } from '../about';
 import { batchFix, eachFilesRule } from '../rule-of';
+import { showsThatFit } from './copies';
 
 /** Places for copies: whether a show fits, whether it is there before the next, what the line to them carries. */
 
@@ -39,19 +40,7 @@ export const holdsNone = eachFilesRule<CopyTo>(
               `${figure(filePlan(measured).gbPerShow)} GB. Use a larger one.`,
           }
         : null,
-    sums: ({ store, shows }, measured) => [
-      {
-        label: 'Shows that fit',
-        formula: 'capacity ÷ a show, whole ones',
-        inputs: [
-          { name: 'capacity', value: store.capacityGb ?? 'unknown', unit: 'GB' },
-          { name: 'a show', value: filePlan(measured).gbPerShow, unit: 'GB' },
-        ],
-        result: shows,
-        unit: '',
-        source: SOURCE,
-      },
-    ],
+    sums: showsThatFit,
   },
 );
 
