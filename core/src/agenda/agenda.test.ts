@@ -36,6 +36,26 @@ describe('the agenda of all rigs', () => {
       '19:30',
     );
   });
+  it('says what runs on batteries and what records on cards, and nothing else', () => {
+    const rig = demoRig('harbour-hall');
+    const [hall] = agendaOf([{ id: 'harbour-hall', rig }]);
+    expect(hall?.batteries).toEqual(['Roaming 3']);
+    expect(hall?.cards).toEqual(
+      expect.arrayContaining(['Roaming 1', 'Roaming 2', 'Roaming 3', 'Chair camera']),
+    );
+    expect(hall?.cards).toHaveLength(5);
+  });
+  it('knows no end where the brief is not written', () => {
+    const { id, rig } = show('One');
+    const [one] = agendaOf([{ id, rig: { ...rig, brief: null } }]);
+    expect(one).toMatchObject({ fromMin: 19.5 * 60, untilMin: null });
+    expect(clashesOf([{ id, rig: { ...rig, brief: null } }, show('Two')])).toMatchObject([
+      {
+        level: 'warn',
+        sum: 'One: nobody has said when; Two: 18:30 to 21:00 with set-up',
+      },
+    ]);
+  });
   it('says a person who is wanted twice at once, by how much', () =>
     expect(clashesOf([show('One'), show('Two', { beginsAt: '20:30', person: ' host' })])).toEqual([
       {

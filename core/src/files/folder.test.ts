@@ -148,6 +148,13 @@ describe('a folder of 200 files', () => {
       ).filter((words) => words.startsWith('Camera 3_0017')),
     ).toEqual(['Camera 3_0017.mov: it is no recording that can be read here']);
   });
+  it('goes by the last part of a path, on whatever system', () => {
+    expect(baseName('2026-12-03/Camera 1/clip.mov')).toBe('clip.mov');
+    expect(baseName('D:\\2026-12-03\\clip.mov')).toBe('clip.mov');
+    expect(baseName('clip.mov')).toBe('clip.mov');
+  });
+  it('keeps no list of a drive that nothing of was found', () =>
+    expect(check([]).drives).toEqual([]));
   it('is a list of checksums, one a line', () =>
     expect(sumsText(listed(files)).split('\n')[0]).toMatch(/^[0-9a-f]{64} {2}Camera 1_0001\.mov$/));
   it('takes takes and clocks in names for no pieces that are missing', () => {

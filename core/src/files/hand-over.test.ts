@@ -45,6 +45,21 @@ describe('the hand-over to the edit', () => {
       '  Voice 1; Voice 1; sound; 0.78 GB; Voice 1 41.3 ms before Camera 1 at Computer, measured 2026-11-30',
     );
   });
+  it('says the latest of what was measured, and what is in a file of several', () => {
+    const twice: Rig = {
+      ...rig,
+      offsets: {
+        ...rig.offsets,
+        newer: { ...rig.offsets['late'], offsetMs: 12, on: '2026-12-02', order: 2 },
+        older: { ...rig.offsets['late'], offsetMs: 99, on: '2025-01-01', order: 3 },
+      } as Rig['offsets'],
+    };
+    expect(handOverText(twice, files)).toContain(
+      'Voice 1 12.0 ms after Camera 1 at Computer, measured 2026-12-02',
+    );
+    const mixed = files.map((file) => ({ ...file, sourceId: null, of: 'Programme' }));
+    expect(handOverCsv(rig, mixed).split(/\r?\n/)[1]).toMatch(/^Camera 1,,Programme,Computer,/);
+  });
   it('a recorder that cuts its files says that they are joined', () => {
     const cut = files.map((file) => ({ ...file, pieces: 9 }));
     expect(handOverText(rig, cut)).toContain('in 9 pieces: join them first');
