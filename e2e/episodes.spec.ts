@@ -130,6 +130,16 @@ test('an episode to the archive: copies checked, one damaged, the card kept unti
 
     await page.goto(`${empty.url}/rigs/${rigId}/board`);
     await expect(card).toContainText('May be formatted: Computer (Place 1, Place 2).');
+    // While the server is away they stay in sight; what is moved then is not, and says so.
+    await empty.kill();
+    await expect(
+      page.getByText('The server is away: episodes stand as they last stood.'),
+    ).toBeVisible();
+    await card.getByRole('button', { name: 'On to copied' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'it was not kept' })).toBeVisible();
+    await expect(recorded.getByRole('article')).toBeVisible();
+    await empty.start();
+    await expect(page.getByText(/^The server is away/)).toBeHidden();
     // By keys, by its button, by drag; who and when stand beside it after a reload.
     await card.getByRole('button', { name: /^Move / }).focus();
     await page.keyboard.press('ArrowRight');

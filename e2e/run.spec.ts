@@ -94,8 +94,11 @@ test('a show by phone from nothing: two sets, marks, gate, no server for three m
   await handle.focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Goodbye is over place 3.')).toBeAttached();
-  await page.keyboard.press('ArrowUp');
-  await expect(page.getByText('Goodbye is over place 2.')).toBeAttached();
+  // A key that comes before the rows were measured moves nothing: it is pressed again.
+  await expect(async () => {
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByText('Goodbye is over place 2.')).toBeAttached({ timeout: 3000 });
+  }).toPass();
   await page.keyboard.press('Space');
   await expect(page.getByLabel('Title of segment 2')).toHaveValue('Goodbye');
   await page.getByRole('heading', { name: 'Glaze hour' }).click();

@@ -1,5 +1,4 @@
 import equal from 'fast-deep-equal';
-import { bodyOf } from '../catalogue/bodies';
 import {
   type Device,
   entry,
@@ -9,7 +8,28 @@ import {
   type Spot,
   type Support,
 } from '../rig';
+import {
+  AIM_MIN,
+  apart,
+  CABLE_MIN,
+  CHECK_MIN,
+  DEVICE_MIN,
+  estimate,
+  HANDLING_MIN,
+  isAimed,
+  isElsewhere,
+  LAMP_MIN,
+  massOf,
+  MEASURING_MIN,
+  NEAR_M,
+  number,
+  ONE_CARRIES_KG,
+  ownMass,
+  SHEET_MIN,
+  STORE_M,
+} from './estimates';
 import type { Task } from './schedule';
+import { spreadOf } from './spread';
 
 /** From one state of the room to a set: what is carried, plugged and checked, as tasks with their estimates. */
 
@@ -30,35 +50,6 @@ export interface ChangeTask extends Task {
   readonly markSavesMin: number;
 }
 
-/** How long things take to handle, apart from way and weight. Typical; what was measured counts for more. @unit min */
-const HANDLING_MIN = { desk: 1, rack: 1, stand: 0.6, arm: 0.6 } as const;
-const DEVICE_MIN = 0.4;
-/** A camera is framed, a lamp is aimed. @unit min */
-const AIM_MIN = 0.5;
-const CABLE_MIN = 0.3;
-const CHECK_MIN = 2;
-/** Carrying, among other people. @unit m/min */
-const PACE = 40;
-/** Heavier things are slower: so many kilograms cost a minute. */
-const KG_PER_MIN = 25;
-/** From where things are put away. @unit m */
-const STORE_M = 10;
-/** Heavier than this two carry; local rules on lifting may ask for two sooner. @unit kg */
-const ONE_CARRIES_KG = 20;
-/** A desk weighs about so much. @unit kg/m² */
-const DESK_KG_PER_M2 = 18;
-const ARM_KG = 3;
-const RACK_KG = 20;
-/** Finding a place by measuring from two walls, where no mark is on the floor. @unit min */
-const MEASURING_MIN = 0.75;
-/** A lamp dimmed or turned anew, standing where it is. @unit min */
-const LAMP_MIN = 0.25;
-/** A device set as its sheet says, once it stands. @unit min */
-const SHEET_MIN = 0.5;
-/** Less than this is no move. */
-const NEAR_M = 0.05;
-const NEAR_DEG = 5;
-
 /** Before it is known what was measured of it. */
 type Estimated = Omit<ChangeTask, 'spread' | 'markSavesMin'> & { readonly markSavesMin?: number };
 
@@ -75,45 +66,6 @@ const stateOf = (rig: Rig, setId: string): State => {
   return {
     support: (id, { at }) => entry(set?.supports ?? {}, id) ?? at,
     device: (id, device) => entry(set?.devices ?? {}, id) ?? placedNow(device),
-  };
-};
-
-const apart = (a: Spot, b: Spot): number => Math.hypot(a.xM - b.xM, a.yM - b.yM);
-const turned = (a: number, b: number): number => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
-const isElsewhere = (a: Spot, b: Spot): boolean =>
-  apart(a, b) >= NEAR_M || turned(a.facingDeg, b.facingDeg) >= NEAR_DEG;
-
-const massOf = (device: Device): number => bodyOf(device.model)?.massKg ?? 0;
-
-/** A camera is framed anew where it was carried to, a lamp aimed. */
-const isAimed = ({ model }: Device): boolean => model.kind === 'camera' || model.kind === 'light';
-
-const ownMass = ({ figures }: Support): number => {
-  switch (figures.is) {
-    case 'desk':
-      return figures.widthM * figures.depthM * DESK_KG_PER_M2;
-    case 'rack':
-      return RACK_KG;
-    case 'stand':
-      return figures.massKg + figures.ballastKg + figures.counterKg + (figures.out?.massKg ?? 0);
-    case 'arm':
-      return ARM_KG;
-    default:
-      return 0;
-  }
-};
-
-const number = (value: number): string => String(Math.round(value * 100) / 100);
-const quarter = (minutes: number): number => Math.ceil(minutes * 4 - 1e-9) / 4;
-
-/** An estimate by handling, way and weight, up to the next quarter of a minute. */
-const estimate = (handlingMin: number, wayM: number, massKg: number) => {
-  const exact = handlingMin + wayM / PACE + massKg / KG_PER_MIN;
-  return {
-    minutes: quarter(exact),
-    sum:
-      `${number(handlingMin)} min + ${number(wayM)} m ÷ ${PACE} m/min + ${number(massKg)} kg ÷ ` +
-      `${KG_PER_MIN} kg/min = ${number(exact)} min`,
   };
 };
 
@@ -278,25 +230,17 @@ const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]):
       : [];
   });
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const [low = 0, high = 0] = [
-    sorted[Math.floor((sorted.length - 1) / 2)],
-    sorted[Math.floor(sorted.length / 2)],
-  ];
-  return (low + high) / 2;
-};
-
 /** A task as it was measured, where it was: the middle of its times counts. */
 const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): ChangeTask => {
-  const times = entry(rig.taskMinutes, task.id);
-  if (!times) return { ...task, spread: null, markSavesMin };
-  const minutes = median(times);
+  const times = entry(rig.taskMinutes, task.id) ?? [];
+  const took = spreadOf(times);
+  if (!took) return { ...task, spread: null, markSavesMin };
+  const minutes = took.middle;
   return {
     ...task,
     minutes,
     markSavesMin: Math.min(markSavesMin, minutes),
-    spread: { leastMin: Math.min(...times), mostMin: Math.max(...times), times: times.length },
+    spread: { leastMin: took.least, mostMin: took.most, times: took.times },
     sum:
       `measured ${times.length === 1 ? 'once' : `${times.length} times`}: ${times.map(number).join(', ')} min; ` +
       `estimated ${number(task.minutes)} min`,

@@ -6,5 +6,7 @@ export * from './packing';
 export * from './rundown';
 export * from './rundown-files';
 export * from './runs-out';
+export * from './savings';
 export * from './schedule';
+export * from './spread';
 export * from './task-list';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { personMinutes, savings, scheduleFor, type Schedule, type Task } from './schedule';
+import { savings } from './savings';
+import { personMinutes, scheduleFor, type Schedule, type Task } from './schedule';
 
 const task = (id: string, minutes: number, people: number, ...after: string[]): Task => ({
   id,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { compareRuns, type RunToCompare, spreadOf } from './compared';
+import { spreadOf } from '../day/spread';
+import { compareRuns, type RunToCompare } from './compared';
 
 const run = (
   setUpMin: number,

@@ -90,6 +90,11 @@ export const BoardView = () => {
           {logbook.says}
         </Text>
       )}
+      {logbook.state === 'there' && logbook.isAway && (
+        <Text role="status" fontSize="sm" mb="2">
+          The server is away: episodes stand as they last stood.
+        </Text>
+      )}
       {logbook.state === 'there' && episodes.length === 0 && (
         <Text fontSize="sm" maxW="60ch" mb="4">
           No episode yet. A run that was live stands here as recorded; it goes on when its files are

@@ -5,13 +5,16 @@ export type AskedLogbook =
   | { readonly state: 'asking' }
   | ({
       readonly state: 'there';
-      /** By this machine’s clock, when it was read */ readonly readMs: number;
+      /** By this machine’s clock, when it was read */
+      readonly readMs: number;
+      /** Asked for again, and the server did not answer: this is how it was */
+      readonly isAway: boolean;
     } & Logbook)
   | { readonly state: 'failed'; readonly says: string };
 
 const ask = async (rigId: string): Promise<AskedLogbook> => {
   try {
-    return { state: 'there', readMs: Date.now(), ...(await readLogbook(rigId)) };
+    return { state: 'there', readMs: Date.now(), isAway: false, ...(await readLogbook(rigId)) };
   } catch {
     return {
       state: 'failed',
@@ -27,7 +30,9 @@ export const useLogbook = (
   const [logbook, setLogbook] = useState<AskedLogbook>({ state: 'asking' });
   const again = useCallback(async () => {
     const next = await ask(rigId);
-    setLogbook(next);
+    setLogbook((before) =>
+      next.state === 'failed' && before.state === 'there' ? { ...before, isAway: true } : next,
+    );
     return next;
   }, [rigId]);
   useEffect(() => {
