@@ -158,6 +158,11 @@ test('a show by phone from nothing: two sets, marks, gate, no server for three m
   const markedToMs = Date.now();
   await phone.getByRole('button', { name: 'Take', exact: true }).click();
   await expect(phone.getByText(/^The server is away\. Go on: 2 kept here/)).toBeVisible();
+  // The page is loaded again while nobody serves it: it is there, with what the server had told and what is kept.
+  await expect(phone.getByText(/This page can be loaded again without it\.$/)).toBeVisible();
+  await phone.reload();
+  await expect(phone.getByText(/^The server is away\. Go on: 2 kept here/)).toBeVisible();
+  await expect(phone.getByRole('group', { name: 'Now' })).toContainText('Hello');
   await part(phone, 'If it dies').click();
   await phone
     .getByRole('button', { name: /[Cc]amera/ })

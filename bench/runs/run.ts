@@ -1,7 +1,8 @@
 import { type Happened, type RunEvent, type RunPlan, runState, seeded } from '@echo-loom/core';
 import { isDeepStrictEqual } from 'node:util';
 import { cluster, freePort, Served, sleep } from '../../e2e/served';
-import { openRun, type RunBox, type RunSession } from '../../web/session/run-session';
+import type { RunBox } from '../../web/session/run-memory';
+import { openRun, type RunSession } from '../../web/session/run-session';
 
 /**
  * `npm run killing -- [RUNS] [SEED]`: runs of a show in two windows each, while the server, its database and the

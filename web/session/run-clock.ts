@@ -22,11 +22,16 @@ export interface ServerClock {
 /**
  * @param steadyMs a clock that is never set, such as `performance.now`
  * @param wallMs what counts until the server was heard
+ * @param aheadMs how far the server’s clock was ahead of it when an earlier page heard it
  */
-export const serverClock = (steadyMs: () => number, wallMs: () => number): ServerClock => {
+export const serverClock = (
+  steadyMs: () => number,
+  wallMs: () => number,
+  aheadMs = 0,
+): ServerClock => {
   let samples: Sample[] = [];
   let told = 0;
-  const untilHeard = wallMs() - steadyMs();
+  const untilHeard = wallMs() + aheadMs - steadyMs();
   const best = (): Sample | undefined =>
     samples.reduce<Sample | undefined>(
       (least, one) => (least === undefined || one.tripMs < least.tripMs ? one : least),

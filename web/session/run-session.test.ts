@@ -1,6 +1,7 @@
 import { type Happened, type RunEvent, type RunPlan, runState, seeded } from '@echo-loom/core';
 import { Storage } from './browser-for-tests';
-import { openRun, type RunBox, type RunSession } from './run-session';
+import type { RunBox } from './run-memory';
+import { openRun, type RunAround, type RunSession } from './run-session';
 
 /** A run in several windows, with a server that is killed at any moment: before it hears, or before it answers. */
 
@@ -52,14 +53,21 @@ class Server {
 }
 
 let ids = 0;
+const around = (server: Server, box: RunBox): RunAround => ({
+  box,
+  fetch: server.fetch,
+  steadyMs: () => server.clockMs,
+  wallMs: () => server.clockMs,
+  newId: () => `event-${String(++ids).padStart(6, '0')}`,
+});
 const windowOn = (server: Server, box: RunBox, steadyMs = () => server.clockMs): RunSession =>
-  openRun(RUN, {
-    box,
-    fetch: server.fetch,
-    steadyMs,
-    wallMs: () => server.clockMs,
-    newId: () => `event-${String(++ids).padStart(6, '0')}`,
-  });
+  openRun(RUN, { ...around(server, box), steadyMs });
+
+/** What is kept to be sent. */
+const unsentIn = (box: RunBox): number =>
+  Array.from({ length: box.length }, (_, at) => box.key(at)).filter((key) =>
+    key?.startsWith('echo-loom-run run-chaos-1 '),
+  ).length;
 
 const shownIn = (session: RunSession) => session.store.getState();
 
@@ -82,11 +90,11 @@ describe('a run that is open', () => {
     for (const lineId of ['a', 'b', 'c']) session.record({ is: 'ticked', lineId }, 'Ada');
     await session.catchUp();
     expect(shownIn(session)).toMatchObject({ isAway: true, unsent: 3 });
-    expect(box.length).toBe(3);
+    expect(unsentIn(box)).toBe(3);
     server.trouble = () => 'none';
     await session.catchUp();
     expect(shownIn(session)).toMatchObject({ isAway: false, unsent: 0 });
-    expect(box.length).toBe(0);
+    expect(unsentIn(box)).toBe(0);
     expect(server.events).toHaveLength(3);
   });
   it('takes up what a page that is gone had kept, and does not send another run’s', async () => {
@@ -118,6 +126,41 @@ describe('a run that is open', () => {
     await session.catchUp();
     expect(session.nowMs()).toBe(server.clockMs);
     expect(session.clock.withinMs()).toBe(0);
+  });
+  it('knows what it was told, and the server’s clock, when it is loaded again without the server', async () => {
+    const server = new Server();
+    const box = new Storage();
+    const before = windowOn(server, box);
+    before.record({ is: 'live' }, 'Ada');
+    await before.catchUp();
+    server.trouble = () => 'not heard';
+    before.record({ is: 'ticked', lineId: 'a' }, 'Ada');
+    // This machine’s clock is a minute behind the server’s, and another page starts its steady clock at nought.
+    const late = () => server.clockMs - 60_000;
+    const ahead = openRun(RUN, { ...around(server, box), wallMs: late, steadyMs: () => 5 });
+    expect(shownIn(ahead).events.map(({ happened }) => happened.is)).toEqual(['live', 'ticked']);
+    expect(shownIn(ahead).unsent).toBe(1);
+    expect(runState(shownIn(ahead).events).stage).toBe('live');
+    server.trouble = () => 'none';
+    await ahead.catchUp();
+    server.trouble = () => 'not heard';
+    const again = openRun(RUN, { ...around(server, box), wallMs: late, steadyMs: () => 77 });
+    expect(again.nowMs()).toBe(server.clockMs);
+    expect(shownIn(again)).toMatchObject({ unsent: 0, events: { length: 2 } });
+    await again.catchUp();
+    expect(shownIn(again)).toMatchObject({ isAway: true, events: { length: 2 } });
+  });
+  it('forgets what was told of other runs, and reads nothing that is torn', async () => {
+    const server = new Server();
+    const box = new Storage();
+    box.setItem('echo-loom-run-told run-other-12', '{"events":[],"aheadMs":0}');
+    box.setItem('echo-loom-run-told run-chaos-1', '{"events":[{"id":"ev');
+    const session = windowOn(server, box);
+    expect(shownIn(session).events).toEqual([]);
+    session.record({ is: 'live' }, 'Ada');
+    await session.catchUp();
+    expect(box.getItem('echo-loom-run-told run-other-12')).toBeNull();
+    expect(box.getItem('echo-loom-run-told run-chaos-1')).toContain('"is":"live"');
   });
   it('shows what the server refuses, and keeps it', async () => {
     const server = new Server();
@@ -174,7 +217,7 @@ describe('killed at random', () => {
       const [one, two] = windows.map((session) => runState(shownIn(session).events));
       expect(one).toEqual(two);
       expect(one).toEqual(runState(server.events));
-      expect(boxes.map(({ length }) => length)).toEqual([0, 0]);
+      expect(boxes.map(unsentIn)).toEqual([0, 0]);
     },
   );
 });

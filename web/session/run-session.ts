@@ -9,6 +9,7 @@ import {
 import { z } from 'zod';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { type ServerClock, serverClock } from './run-clock';
+import { recall, remember, type RunBox } from './run-memory';
 
 /** A run in this browser: what is ticked and marked counts at once, is kept here, and is sent until it is there. */
 
@@ -33,9 +34,7 @@ export interface RunSession {
   readonly clock: ServerClock;
 }
 
-/** What keeps events of a run in this browser: each under a key of its own, so that two tabs harm nothing. */
-export type RunBox = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
-
+/** Each event that is not sent yet has a key of its own, so that two tabs harm nothing. */
 const boxKey = (runId: string, eventId: string): string => `echo-loom-run ${runId} ${eventId}`;
 
 const keptIn = (box: RunBox, runId: string): RunEvent[] => {
@@ -81,12 +80,13 @@ interface Opening {
   readonly plan: RunPlan;
 }
 
-/** Opens a run. What an earlier page of this browser kept and could not send is taken up. */
+/** Opens a run. What an earlier page of this browser heard, and what it kept and could not send, is taken up. */
 export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): RunSession => {
   const { box, steadyMs } = around;
-  const clock = serverClock(steadyMs, around.wallMs);
+  const heardBefore = recall(box, runId);
+  const clock = serverClock(steadyMs, around.wallMs, heardBefore?.aheadMs);
   const path = `/api/rigs/${rigId}/runs/${runId}`;
-  const known = new Map<string, RunEvent>();
+  const known = new Map(heardBefore?.events.map((event) => [event.id, event]));
   const unsent = new Map<string, RunEvent>();
   /** Refused by the server: kept, shown, and not sent again and again */
   const setAside = new Set<string>();
@@ -96,19 +96,26 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
     unsent.set(event.id, event);
     lastMs = Math.max(lastMs, event.atMs);
   }
+  const allKnown = (): RunEvent[] => [
+    ...known.values(),
+    ...[...unsent.values()].filter(({ id }) => !known.has(id)),
+  ];
   const store = createStore<RunShown>(() => ({
     plan,
-    events: [...unsent.values()],
+    events: allKnown(),
     unsent: unsent.size,
     isAway: false,
     refused: null,
   }));
   const show = (more: Partial<RunShown> = {}): void =>
     store.setState({
-      events: [...known.values(), ...[...unsent.values()].filter(({ id }) => !known.has(id))],
+      events: allKnown(),
       unsent: unsent.size,
       ...more,
     });
+
+  const keepTold = (): void =>
+    remember(box, runId, known.values(), clock.nowMs() - around.wallMs());
 
   const nowMs = (): number => runNowMs(plan.clock, clock.nowMs());
 
@@ -162,6 +169,7 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
       unsent.delete(id);
       box.removeItem(boxKey(runId, id));
     }
+    keepTold();
     show();
     return events.length < AT_ONCE ? true : send();
   };
@@ -181,7 +189,10 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
       isNew ||= !known.has(event.id);
       known.set(event.id, event);
     }
-    if (isNew) show();
+    if (isNew) {
+      keepTold();
+      show();
+    }
     return answer.hasMore ? hear() : true;
   };
 

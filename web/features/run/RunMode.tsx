@@ -23,6 +23,7 @@ import { FailuresPart } from './FailuresPart';
 import { MarksPart } from './MarksPart';
 import { NowPart } from './NowPart';
 import { RunNotices } from './RunNotices';
+import { useKeptPage } from './useKeptPage';
 import { useAwake, useNowMs, useOpenRun, useRunShown } from './useRun';
 
 const PARTS = ['Now', 'Checks', 'Marks', 'If it dies'] as const;
@@ -42,6 +43,7 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
   const [isDark, setDark] = useState(true);
   const [known] = useState(() => new Set(analysis.findings.map(findingKey)));
   useAwake();
+  const page = useKeptPage(analysis.rig);
 
   // Asked for at once: when something dies the server may be away too, and what computes must be here.
   const cards = useTask<readonly IfDies[]>({
@@ -147,6 +149,7 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
       <RunNotices
         unsent={unsent}
         isAway={isAway}
+        page={page}
         refused={refused}
         newStops={newStops.map(({ title }) => title)}
       />
