@@ -101,6 +101,9 @@ describe('a run', () => {
       event(0, { is: 'live' }),
       event(0, { is: 'segment', segmentId: 'story' }),
       event(9, { is: 'incident', deviceId: null, what: 'Lamp out' }),
+      event(20, { is: 'incident', deviceId: 'mic', what: 'Mic fell' }),
+      event(-3, { is: 'measured', lineId: 'voice mic', value: -26, unit: 'dBFS' }),
+      event(-2, { is: 'measured', lineId: 'voice mic', value: -24.5, unit: 'dBFS' }),
       event(60, { is: 'ended' }),
     ]);
     const [line] = await listRuns(rigId);
@@ -108,7 +111,10 @@ describe('a run', () => {
       stage: 'after',
       liveMs: START,
       endedMs: START + 60_000,
-      incidents: ['Lamp out'],
+      incidents: ['Lamp out', 'Mic fell'],
+      troubled: ['mic'],
+      // Read again, the later one counts.
+      measured: [{ lineId: 'voice mic', value: -24.5, unit: 'dBFS' }],
       overruled: 'Guest is early',
       segments: [{ segmentId: 'story', lastedS: 60 }],
     });

@@ -162,6 +162,10 @@ export const listRuns = async (rigId: string): Promise<RunLine[]> => {
         marks: state.marks.filter(({ kind }) => kind !== 'incident').length,
         incidents: state.marks.filter(({ kind }) => kind === 'incident').map(({ text }) => text),
         overruled: state.overruled?.words ?? null,
+        measured: [...state.measured].map(([lineId, read]) => ({ lineId, ...read })),
+        troubled: state.marks.flatMap(({ kind, deviceId }) =>
+          kind === 'incident' && deviceId !== null ? [deviceId] : [],
+        ),
         moves: state.moves,
         checks: state.checks.map(({ files, ...check }) => ({
           ...check,

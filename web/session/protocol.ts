@@ -143,6 +143,14 @@ export interface RunLine {
   readonly incidents: readonly string[];
   readonly overruled: string | null;
   readonly segments: readonly { readonly segmentId: string; readonly lastedS: number | null }[];
+  /** What was read off, by line of the checklists */
+  readonly measured: readonly {
+    readonly lineId: string;
+    readonly value: number;
+    readonly unit: string;
+  }[];
+  /** Devices of incidents, one for each */
+  readonly troubled: readonly string[];
   readonly moves: RunState['moves'];
   /** The latest of each drive in each place; what was found, as its digest */
   readonly checks: readonly (CheckedPlace & Tick & { readonly files: number })[];

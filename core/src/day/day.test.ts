@@ -41,6 +41,15 @@ describe('a checklist', () => {
   it('meets each voice at the level that is predicted', () => {
     const voice = linesOf(demoRig('night-tide')).find(({ id }) => id.startsWith('voice host-mic'));
     expect(voice).toMatchObject({ figure: '−23.8 dBFS on average', who: 'Host', isMust: true });
+    expect(voice?.reads).toMatchObject({ unit: 'dBFS', within: 4 });
+    expect(voice?.reads?.expected).toBeCloseTo(-23.8, 1);
+  });
+  it('has the loudness of the whole read when it is over, before anything is switched off', () => {
+    const lines = linesOf(demoRig('night-tide')).filter(({ phase }) => phase === 'strike');
+    const at = (start: string) => lines.findIndex(({ id }) => id.startsWith(start));
+    expect(lines[at('loudness ')]?.reads?.unit).toBe('LUFS');
+    expect(at('loudness ')).toBeGreaterThan(at('stop'));
+    expect(at('loudness ')).toBeLessThan(at('off '));
   });
   it('puts loudspeakers on last and off first', () => {
     const lines = linesOf(demoRig('harbour-hall'));
@@ -64,7 +73,11 @@ describe('a checklist', () => {
     });
     const { came, went, otherwise } = checklistChanged(linesOf(rig), linesOf(louder));
     expect([came, went]).toEqual([[], []]);
-    expect(otherwise.map(({ id }) => id.split(' ')[0]).sort()).toEqual(['gains', 'voice']);
+    expect(otherwise.map(({ id }) => id.split(' ')[0]).sort()).toEqual([
+      'gains',
+      'loudness',
+      'voice',
+    ]);
     const fewer = apply(rig, { type: 'removeDevice', deviceId: 'reader-mic' });
     const gone = checklistChanged(linesOf(rig), linesOf(fewer));
     expect(gone.went.some(({ id }) => id.startsWith('voice reader-mic'))).toBe(true);

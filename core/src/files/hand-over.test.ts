@@ -1,7 +1,7 @@
 import { analyse } from '../analyse';
 import { workedShow } from '../recorded/show-for-cases';
 import type { Rig } from '../rig';
-import { handOverCsv, handOverText } from './hand-over';
+import { handOverCsv, handOverText, laterThanSoundMs } from './hand-over';
 import { namedFiles } from './plan';
 
 const base = workedShow();
@@ -36,6 +36,12 @@ describe('the hand-over to the edit', () => {
     expect(lines.find((line) => line.startsWith('Voice 2,'))).toBe(
       'Voice 2,,Voice 2,Computer,sound,,0.778,',
     );
+  });
+  it('lays a camera against the sound it was measured with, and leaves the sound where it is', () => {
+    expect(laterThanSoundMs(rig, 'camera-1')).toBe(41.25);
+    expect(laterThanSoundMs(rig, 'mic-1')).toBe(0);
+    expect(laterThanSoundMs(rig, 'camera-2')).toBeNull();
+    expect(laterThanSoundMs(rig, null)).toBeNull();
   });
   it('as text, a block for each drive', () => {
     const text = handOverText(rig, files).split('\n');

@@ -1,4 +1,4 @@
-import { entry, inOrder, type Rig } from '../rig';
+import { entry, inOrder, type Offset, type Rig } from '../rig';
 import { csvOf } from '../rig/files/csv';
 import { formatName } from '../units';
 import type { NamedFile } from './plan';
@@ -13,12 +13,25 @@ const personOf = (rig: Rig, id: string | null): string =>
 
 const ms = (value: number): string => `${Math.abs(value).toFixed(1)} ms`;
 
-/** The latest that was measured of a file’s source, in words; empty where nothing was. */
-const offsetOf = (rig: Rig, sourceId: string | null): string => {
-  const last = inOrder(rig.offsets)
+/** The latest that was measured of a file’s source. */
+const lastOffset = (rig: Rig, sourceId: string | null): Offset | undefined =>
+  inOrder(rig.offsets)
     .map(([, offset]) => offset)
     .filter(({ soundId, pictureId }) => sourceId === soundId || sourceId === pictureId)
     .toSorted((a, b) => (b.on ?? '').localeCompare(a.on ?? ''))[0];
+
+/**
+ * How much later than in the sound the same moment stands in what a camera records; sound is what all recordings are
+ * laid against. @unit ms; null where nothing was measured of it
+ */
+export const laterThanSoundMs = (rig: Rig, sourceId: string | null): number | null => {
+  const last = lastOffset(rig, sourceId);
+  return last === undefined ? null : last.pictureId === sourceId ? 0 - last.offsetMs : 0;
+};
+
+/** The same in words; empty where nothing was measured. */
+export const offsetText = (rig: Rig, sourceId: string | null): string => {
+  const last = lastOffset(rig, sourceId);
   if (!last) return '';
   const { soundId, pictureId, placeId, offsetMs, on } = last;
   return (
@@ -43,7 +56,7 @@ const lineOf = (rig: Rig, file: NamedFile): Line => ({
   source: file.sourceId === null ? file.of : deviceName(rig, file.sourceId),
   drive: deviceName(rig, file.driveId),
   format: file.format ? formatName(file.format) : 'sound',
-  offset: offsetOf(rig, file.sourceId),
+  offset: offsetText(rig, file.sourceId),
   notes: file.pieces === 1 ? '' : `in ${file.pieces} pieces: join them first`,
 });
 

@@ -1,7 +1,9 @@
+import type { CheckLine, ToRead } from '../day';
 import { type Spread, spreadOf } from '../day/spread';
+import { readOff } from './readings';
 import type { RunPlan } from './schema';
 
-/** Runs beside one another: how long setting up took, how long each segment, and how much that varies. */
+/** Runs beside one another: what took how long, what was read off, what made trouble, and how much that varies. */
 
 /** What a run came to, as far as runs are compared. */
 export interface RunToCompare {
@@ -10,6 +12,14 @@ export interface RunToCompare {
   readonly liveMs: number | null;
   readonly endedMs: number | null;
   readonly segments: readonly { readonly segmentId: string; readonly lastedS: number | null }[];
+  /** What was read off, by line of the checklists */
+  readonly measured: readonly {
+    readonly lineId: string;
+    readonly value: number;
+    readonly unit: string;
+  }[];
+  /** Devices of incidents, one for each */
+  readonly troubled: readonly string[];
 }
 
 export interface SegmentTook {
@@ -21,6 +31,20 @@ export interface SegmentTook {
   readonly took: Spread;
 }
 
+export interface ReadInRuns {
+  readonly line: CheckLine;
+  readonly reads: ToRead;
+  readonly values: Spread;
+  /** Far off in every run, and each time to the same side: then it is not the voice that varies */
+  readonly isAlwaysFar: boolean;
+}
+
+export interface Troubled {
+  readonly deviceId: string;
+  readonly incidents: number;
+  readonly runs: number;
+}
+
 export interface ComparedRuns {
   readonly runs: number;
   /** From the first tick to live. @unit s */
@@ -28,15 +52,54 @@ export interface ComparedRuns {
   /** Live beyond what was asked for; below 0 under. @unit s */
   readonly over: Spread | null;
   readonly segments: readonly SegmentTook[];
+  /** What was read off, in the order of the checklists */
+  readonly readings: readonly ReadInRuns[];
+  /** The one with most first */
+  readonly trouble: readonly Troubled[];
 }
+
+type Compared = Pick<RunToCompare, 'measured' | 'troubled'>;
+
+const readingsOf = (runs: readonly Compared[], lines: readonly CheckLine[]): ReadInRuns[] =>
+  lines.flatMap((line) => {
+    const { reads } = line;
+    if (!reads) return [];
+    const all = runs.flatMap(({ measured }) =>
+      measured
+        .filter(({ lineId, unit }) => lineId === line.id && unit === reads.unit)
+        .map(({ value }) => value),
+    );
+    const values = spreadOf(all);
+    if (!values) return [];
+    const off = all.map((value) => readOff(reads, value));
+    const isAlwaysFar =
+      off.every(({ isFar }) => isFar) && new Set(off.map((each) => Math.sign(each.off))).size === 1;
+    return [{ line, reads, values, isAlwaysFar }];
+  });
+
+const troubleOf = (runs: readonly Compared[]): Troubled[] => {
+  const ids = [...new Set(runs.flatMap(({ troubled }) => troubled))];
+  return ids
+    .map((deviceId) => {
+      const times = runs.map(({ troubled }) => troubled.filter((id) => id === deviceId).length);
+      return {
+        deviceId,
+        incidents: times.reduce((sum, many) => sum + many, 0),
+        runs: times.filter((many) => many > 0).length,
+      };
+    })
+    .sort((a, b) => b.incidents - a.incidents || (a.deviceId < b.deviceId ? -1 : 1));
+};
 
 /**
  * Shows that were live and are over; rehearsals at another speed count for nothing.
  * @param segments of the rundown as it is now, in order
+ * @param lines of the checklists as they are now
  */
 export const compareRuns = (
   runs: readonly RunToCompare[],
   segments: readonly { readonly id: string; readonly title: string; readonly lengthS: number }[],
+  lines: readonly CheckLine[],
 ): ComparedRuns => {
   const over = runs.filter(
     ({ plan: { clock }, liveMs, endedMs }) =>
@@ -71,5 +134,7 @@ export const compareRuns = (
       const took = spreadOf(tookOf(id));
       return took ? [{ segmentId: id, title, plannedS: lengthS, took }] : [];
     }),
+    readings: readingsOf(over, lines),
+    trouble: troubleOf(over),
   };
 };

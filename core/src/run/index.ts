@@ -3,3 +3,4 @@ export * from './state';
 export * from './log';
 export * from './timecode';
 export * from './compared';
+export * from './readings';

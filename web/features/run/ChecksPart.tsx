@@ -4,22 +4,22 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   type CheckLine,
   checklistChanged,
+  type Happened,
   type Phase,
   PHASES,
   type PlannedLine,
   type RunState,
-  timeOfDayText,
 } from '@echo-loom/core';
 import { useState } from 'react';
 import { PHASE_TITLES } from '@/features/checklist/titles';
-import { localS } from './local';
+import { CheckRow } from './CheckRow';
 
 interface Props {
   readonly lines: readonly CheckLine[];
   /** As they were when the run began */
   readonly planned: readonly PlannedLine[];
   readonly state: RunState;
-  readonly onTick: (lineId: string, isDone: boolean) => void;
+  readonly onHappened: (happened: Happened) => void;
 }
 
 /** Where the day stands: the first list that has something open. */
@@ -29,93 +29,8 @@ const phaseOf = (lines: readonly CheckLine[], { stage, ticks }: RunState): Phase
   return lines.find(({ id, phase }) => phase !== 'strike' && !ticks.has(id))?.phase ?? 'go live';
 };
 
-const Line = ({
-  line,
-  state,
-  isNew,
-  onTick,
-}: {
-  readonly line: CheckLine;
-  readonly state: RunState;
-  readonly isNew: boolean;
-  readonly onTick: Props['onTick'];
-}) => {
-  const tick = state.ticks.get(line.id);
-  return (
-    <Box as="li" borderBottomWidth="1px" borderColor="rule">
-      <Flex
-        as="button"
-        role="checkbox"
-        aria-checked={tick !== undefined}
-        aria-label={line.what}
-        width="100%"
-        textAlign="start"
-        gap="3"
-        py="2.5"
-        px="1"
-        minH="14"
-        align="start"
-        cursor="pointer"
-        onClick={() => onTick(line.id, tick === undefined)}
-      >
-        <Box
-          flex="none"
-          width="7"
-          height="7"
-          borderWidth="2px"
-          borderColor={line.isMust && !tick ? 'madder' : 'rule.strong'}
-          bg={tick ? 'level.well' : 'transparent'}
-          color="paper"
-          fontSize="lg"
-          lineHeight="1.4"
-          textAlign="center"
-          fontWeight="700"
-          aria-hidden
-        >
-          {tick ? '✓' : ''}
-        </Box>
-        <Box flex="1" minW="0">
-          <Text fontSize="lg" lineHeight="1.3" color={tick ? 'ink.soft' : 'ink'}>
-            {line.what}
-            {line.isMust && (
-              <Text as="span" fontSize="sm" color="madder">
-                {' '}
-                must
-              </Text>
-            )}
-            {isNew && (
-              <Text as="span" fontSize="sm" color="level.warn">
-                {' '}
-                changed since this run began
-              </Text>
-            )}
-          </Text>
-          {line.figure !== null && (
-            <Text className="figures" fontSize="sm">
-              {line.figure}
-            </Text>
-          )}
-          <Text fontSize="sm" color="ink.soft">
-            {[line.where, line.who, line.why].filter((text) => text !== '').join(' · ')}
-          </Text>
-          {line.caution !== null && (
-            <Text fontSize="sm" color="level.warn">
-              {line.caution}
-            </Text>
-          )}
-          {tick && (
-            <Text fontSize="sm" color="ink.soft">
-              {`${tick.by}, ${timeOfDayText(localS(tick.atMs))}`}
-            </Text>
-          )}
-        </Box>
-      </Flex>
-    </Box>
-  );
-};
-
 /** The lists of the day, one at a time, each line as large as a thumb. */
-export const ChecksPart = ({ lines, planned, state, onTick }: Props) => {
+export const ChecksPart = ({ lines, planned, state, onHappened }: Props) => {
   const [chosen, setChosen] = useState<Phase | null>(null);
   const phase = chosen ?? phaseOf(lines, state);
   const shown = lines.filter((line) => line.phase === phase);
@@ -155,12 +70,12 @@ export const ChecksPart = ({ lines, planned, state, onTick }: Props) => {
       ) : (
         <Box as="ul" listStyleType="none">
           {shown.map((line) => (
-            <Line
+            <CheckRow
               key={line.id}
               line={line}
               state={state}
               isNew={isNew.has(line.id)}
-              onTick={onTick}
+              onHappened={onHappened}
             />
           ))}
         </Box>

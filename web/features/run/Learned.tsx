@@ -2,16 +2,18 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
+  checklist,
   compareRuns,
   durationText,
   type SimpleCommand,
   type Spread,
   timedRundown,
 } from '@echo-loom/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import type { RunLine } from '@/session/protocol';
 import { PlainTable } from '@/ui/PlainTable';
+import { Readings } from './Readings';
 
 const spreadText = ({ least, middle, most, times }: Spread): string =>
   times === 1
@@ -20,7 +22,8 @@ const spreadText = ({ least, middle, most, times }: Spread): string =>
 
 /** What runs tell of the next: setting up, length, and each segment beside its plan. */
 export const Learned = ({ runs }: { readonly runs: readonly RunLine[] }) => {
-  const rig = useRig((state) => state.rig);
+  const analysis = useRig((state) => state.analysis);
+  const { rig } = analysis;
   const { run } = useRigSession();
   const [says, setSays] = useState('');
   const planned = timedRundown(rig).segments.map(({ id, segment: { title, lengthS } }) => ({
@@ -28,7 +31,9 @@ export const Learned = ({ runs }: { readonly runs: readonly RunLine[] }) => {
     title,
     lengthS,
   }));
-  const { runs: many, setUp, over, segments } = compareRuns(runs, planned);
+  const lines = useMemo(() => checklist(analysis), [analysis]);
+  const compared = compareRuns(runs, planned, lines);
+  const { runs: many, setUp, over, segments } = compared;
   if (many === 0) return null;
   const changes = segments.flatMap(({ segmentId, plannedS, took }): SimpleCommand[] => {
     const lengthS = Math.max(1, Math.round(took.middle));
@@ -78,6 +83,7 @@ export const Learned = ({ runs }: { readonly runs: readonly RunLine[] }) => {
           </Flex>
         </>
       )}
+      <Readings compared={compared} />
     </Box>
   );
 };

@@ -14,7 +14,6 @@ import {
 } from '@echo-loom/core';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { useLooker } from '@/features/built/useLooker';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { useTask } from '@/workers/useTask';
@@ -24,6 +23,7 @@ import { MarksPart } from './MarksPart';
 import { NowPart } from './NowPart';
 import { RunNotices } from './RunNotices';
 import { useKeptPage } from './useKeptPage';
+import { useRunKeys } from './useRunKeys';
 import { useAwake, useNowMs, useOpenRun, useRunShown } from './useRun';
 
 const PARTS = ['Now', 'Checks', 'Marks', 'If it dies'] as const;
@@ -64,12 +64,7 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
     const at = plan.segments.findIndex(({ id }) => id === state.segments.at(-1)?.segmentId);
     return state.stage === 'live' ? plan.segments[at + 1] : undefined;
   })();
-  useHotkeys('m', () => happen({ is: 'marked', kind: 'marker', text: '' }));
-  useHotkeys('t', () => happen({ is: 'marked', kind: 'take', text: '' }));
-  useHotkeys('r', () => happen({ is: 'marked', kind: 'retake', text: '' }));
-  useHotkeys('c', () => happen({ is: 'marked', kind: 'chapter', text: '' }));
-  useHotkeys('i', () => happen({ is: 'incident', deviceId: null, what: 'Incident' }));
-  useHotkeys('n', () => next && happen({ is: 'segment', segmentId: next.id }));
+  useRunKeys(happen, next);
 
   const parts: Readonly<Record<Part, React.ReactNode>> = {
     Now: (
@@ -83,14 +78,7 @@ export const RunMode = ({ runId, plan }: { readonly runId: string; readonly plan
         onHappened={happen}
       />
     ),
-    Checks: (
-      <ChecksPart
-        lines={lines}
-        planned={plan.lines}
-        state={state}
-        onTick={(lineId, isDone) => happen({ is: isDone ? 'ticked' : 'unticked', lineId })}
-      />
-    ),
+    Checks: <ChecksPart lines={lines} planned={plan.lines} state={state} onHappened={happen} />,
     Marks: (
       <MarksPart
         state={state}

@@ -5,11 +5,18 @@ import { runsOut } from '../runs-out';
 import { about, type CheckLine, line } from './line';
 import { batteryLines, mediumLines, phantomLines, powerLines } from './power';
 import { gainLines, lightLines, pictureLines, reminderLines } from './settings';
-import { computerLines, earLines, streamLines, syncLines, voiceLines } from './tried';
+import {
+  computerLines,
+  earLines,
+  loudnessLines,
+  streamLines,
+  syncLines,
+  voiceLines,
+} from './tried';
 
 /** Checklists that follow from the rig: nobody types them, and a rig that changes changes them. */
 
-export type { CheckLine, LookUp } from './line';
+export type { CheckLine, LookUp, ToRead } from './line';
 
 const duringLines = (analysis: Analysis): CheckLine[] => {
   const lengthMin = analysis.rig.brief?.lengthMin ?? Infinity;
@@ -71,7 +78,7 @@ const liveLine = (rig: Rig): CheckLine[] =>
 /** What comes before and after what, by how the ids of lines begin; an empty one stands for all others. */
 const ORDER: Partial<Record<Phase, readonly string[]>> = {
   'set up': ['', 'phantom-on', 'loud-on', 'house'],
-  strike: ['stream-off', 'stop', 'loud-off', 'phantom-off', 'copy', 'house', 'off', ''],
+  strike: ['stream-off', 'stop', 'loudness', 'loud-off', 'phantom-off', 'copy', 'house', 'off', ''],
 };
 
 /** Every line of the day, in the order in which they are done. */
@@ -90,6 +97,7 @@ export const checklist = (analysis: Analysis): readonly CheckLine[] => {
     ...earLines(analysis),
     ...syncLines(analysis),
     ...streamLines(analysis),
+    ...loudnessLines(analysis),
     ...batteryLines(analysis),
     ...liveLine(rig),
     ...duringLines(analysis),

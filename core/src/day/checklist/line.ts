@@ -13,6 +13,14 @@ export type LookUp =
   | 'files'
   | 'people';
 
+/** A figure that is read off a meter while a line is ticked, beside what the rig makes of it. */
+export interface ToRead {
+  readonly unit: 'dBFS' | 'LUFS' | 'ms';
+  readonly expected: number;
+  /** What is further off says that something stands otherwise */
+  readonly within: number;
+}
+
 export interface CheckLine {
   /** The same for the same thing in every state of the rig: `voice host-mic strip-1` */
   readonly id: string;
@@ -24,6 +32,8 @@ export interface CheckLine {
   readonly why: string;
   /** What is read off, met or set: `−18 dBFS`; null where there is nothing to read */
   readonly figure: string | null;
+  /** What is read off and kept with the run; null where nothing is */
+  readonly reads: ToRead | null;
   readonly lookUp: LookUp | null;
   readonly caution: string | null;
   /** Nobody goes live, or goes home, while it is open */
@@ -39,6 +49,7 @@ export const line = (of: Line): CheckLine => ({
   where: '',
   who: '',
   figure: null,
+  reads: null,
   lookUp: null,
   caution: null,
   isMust: false,

@@ -1,11 +1,18 @@
 import type { Analysis } from '../../analyse';
 import { coverage } from '../../passes/coverage';
+import { loudnesses } from '../../passes/processing/loudness';
 import { figure } from '../../passes/sum';
 import { predictedVoices } from '../../recorded/voices';
 import { type Device, entry, inOrder, type Kind, type Rig } from '../../rig';
 import { about, type CheckLine, line } from './line';
 
 /** Lines about what is tried before the show: voices, ears, the way out. */
+
+/** How far what is read may be from what is computed before it is said. Typical; a voice varies by as much. */
+const LEVEL_WITHIN_DB = 4;
+const LOUDNESS_WITHIN_LU = 3;
+/** A quarter of a frame at 25 frames a second. @unit ms */
+const OFFSET_WITHIN_MS = 10;
 
 export const voiceLines = (analysis: Analysis): CheckLine[] =>
   predictedVoices(analysis).map(({ key, label, personId, levelDbfs, soundId }) =>
@@ -17,6 +24,8 @@ export const voiceLines = (analysis: Analysis): CheckLine[] =>
       who: entry(analysis.rig.people, personId ?? '')?.name ?? '',
       why: 'A level that is off by more than a few decibels says that something is set otherwise.',
       figure: levelDbfs === null ? null : `${figure(levelDbfs)} dBFS on average`,
+      reads:
+        levelDbfs === null ? null : { unit: 'dBFS', expected: levelDbfs, within: LEVEL_WITHIN_DB },
       lookUp: 'gain',
       isMust: true,
       deviceId: soundId,
@@ -83,6 +92,21 @@ export const streamLines = (analysis: Analysis): CheckLine[] =>
     }),
   ]);
 
+/** What a programme measures when it is over: only then all of it was heard. */
+export const loudnessLines = (analysis: Analysis): CheckLine[] =>
+  loudnesses(analysis).map(({ end, lufs, targetLufs }) =>
+    line({
+      id: `loudness ${end.id}`,
+      phase: 'strike',
+      what: `Read the loudness of ${analysis.device(end).name}, whole`,
+      why: 'What differs from show to show is what listeners turn up and down for.',
+      figure: `about ${figure(lufs)} LUFS as it is set; ${figure(targetLufs)} LUFS to deliver`,
+      reads: { unit: 'LUFS', expected: lufs, within: LOUDNESS_WITHIN_LU },
+      lookUp: 'gain',
+      deviceId: end.id,
+    }),
+  );
+
 export const computerLines = (rig: Rig): CheckLine[] =>
   endLines(rig, 'computer').flatMap(([id, device]) => [
     line({
@@ -110,6 +134,7 @@ export const syncLines = (analysis: Analysis): CheckLine[] =>
       what: `Clap before ${name(pictureId)}, heard by ${name(soundId)}`,
       why: 'A setting that was changed since moves sound against picture.',
       figure: `${figure(offsetMs)} ms when it was measured`,
+      reads: { unit: 'ms', expected: offsetMs, within: OFFSET_WITHIN_MS },
       lookUp: 'time',
       deviceId: pictureId,
     });
