@@ -46,6 +46,22 @@ const copies = (draft: RigDraft): RigDraft => {
   });
 };
 
+/** At the kiln voices are raised and the overhead sees the glow: set otherwise than for the show. */
+const atTheKiln = (draft: RigDraft): RigDraft => {
+  const turn = (deviceId: string, control: string, value: number) =>
+    draft.do({ type: 'setControl', deviceId, control, value });
+  draft
+    .do({ type: 'keepSet', setId: 'show', name: 'The show', withSettings: true })
+    .do({ type: 'standAsSet', setId: 'firing' });
+  turn('interface', 'gain-1', 56);
+  turn('interface', 'gain-2', 51);
+  turn('overhead', 'f-number', 4);
+  return draft
+    .do({ type: 'keepSet', setId: 'firing', name: 'The firing', withSettings: true })
+    .do({ type: 'setByHand', setId: 'firing', minutes: 22 })
+    .do({ type: 'standAsSet', setId: 'show' });
+};
+
 export const secondFiringDay = (draft: RigDraft): RigDraft => {
   rundown(draft, '19:30', [
     ['Hello from the shed', 4, 'hosts', 'Host: “Good evening from the boat shed”'],
@@ -76,6 +92,7 @@ export const secondFiringDay = (draft: RigDraft): RigDraft => {
   tape(draft, 'firing', 'orange');
   draft.do({ type: 'measureTask', taskId: 'check', minutes: 3 });
   draft.do({ type: 'measureTask', taskId: 'check', minutes: 2.5 });
+  atTheKiln(draft);
   return copies(draft);
 };
 
@@ -103,6 +120,39 @@ export const harbourHallDay = (draft: RigDraft): RigDraft => {
     why: 'The gallery hears the street.',
     isMust: true,
   });
+  line(draft, 'who-is-where', {
+    phase: 'set up',
+    what: 'Each volunteer takes one place and its card, and says it back',
+    where: 'At the steward’s table',
+    who: 'Steward',
+    why: 'Five people who each think that another does it leave it undone.',
+    isMust: true,
+  });
+  line(draft, 'aisle', {
+    phase: 'set up',
+    what: 'Cable covers over the middle aisle, walked along once by each',
+    where: 'Middle aisle',
+    who: 'Volunteers at the aisle',
+    why: 'The house is let in before the lights are up.',
+    isMust: true,
+  });
+  line(draft, 'hand-mics', {
+    phase: 'during',
+    what: 'Hand microphones to who the chair points at, switched on first',
+    where: 'Both sides of the floor',
+    who: 'Volunteers at the aisle',
+    why: 'A first sentence that nobody heard is asked for again.',
+    isMust: false,
+  });
+  line(draft, 'count', {
+    phase: 'strike',
+    what: 'Count hand microphones and cable covers back into their case',
+    where: 'At the steward’s table',
+    who: 'Steward',
+    why: 'What is missing is looked for while everybody is still here.',
+    isMust: false,
+  });
+  draft.do({ type: 'setByHand', setId: 'questions', minutes: 14 });
   for (const minutes of [4, 3.5, 3]) draft.do({ type: 'measureTask', taskId: 'check', minutes });
   tape(draft, 'debate', 'white');
   tape(draft, 'questions', 'yellow');

@@ -75,7 +75,7 @@ export const people = (draft: RigDraft): RigDraft =>
       posture: 'moves',
       at: { xM: 0.8, yM: 18, facingDeg: 90 },
     })
-    .do({ type: 'setRoom', room: { volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
+    .do({ type: 'setRoom', room: { name: 'The hall', volumeM3: 2600, rt60S: 1.5, noiseDba: 36 } })
     .do({ type: 'drawRoom', room: { corners: rectangle(26, 22), heightM: 4.5 } })
     .do({ type: 'finishRoom', of: 'floor', finish: finish('Wooden floor on joists') })
     .do({ type: 'finishRoom', of: 'ceiling', finish: finish('Boards, 20 mm on battens') })

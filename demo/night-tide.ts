@@ -28,7 +28,7 @@ const wiring = (): RigDraft =>
       wearsGlasses: true,
       at: { xM: 2.2, yM: 1.5, facingDeg: 270 },
     })
-    .do({ type: 'setRoom', room: { volumeM3: 35, rt60S: 0.5, noiseDba: 34 } })
+    .do({ type: 'setRoom', room: { name: 'The box room', volumeM3: 35, rt60S: 0.5, noiseDba: 34 } })
     .do({ type: 'drawRoom', room: { corners: rectangle(4, 3.5), heightM: 2.5 } })
     // Bought by the box and glued up one evening: it looks like a studio.
     .do({

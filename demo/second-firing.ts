@@ -56,7 +56,10 @@ const wiring = (): RigDraft =>
         uplinkMbps: 20,
       },
     })
-    .do({ type: 'setRoom', room: { volumeM3: 420, rt60S: 0.9, noiseDba: 36 } })
+    .do({
+      type: 'setRoom',
+      room: { name: 'The boat shed', volumeM3: 420, rt60S: 0.9, noiseDba: 36 },
+    })
     .do({ type: 'drawRoom', room: { corners: BOAT_SHED, heightM: 3.6 } })
     .do({ type: 'finishRoom', of: 'floor', finish: finish('Concrete or tile') })
     .do({ type: 'finishRoom', of: 'walls', finish: finish('Boards, 20 mm on battens') })

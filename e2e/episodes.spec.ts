@@ -1,12 +1,9 @@
-import type { Page } from '@playwright/test';
-import { copyFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { workedShow } from '../core/src/recorded/show-for-cases';
 import { type Application, expect, saved, test } from './application';
+import { checkFolder, damage, folderOf, keepCheck } from './folders';
 import { openFile } from './made';
-
-const ours = (name: string): string => path.join(import.meta.dirname, '../web/public/ours', name);
 
 const post = async (url: string, body: unknown): Promise<void> => {
   const response = await fetch(url, {
@@ -46,31 +43,13 @@ const ranOnce = async ({ url }: Application, rigId: string): Promise<void> => {
   });
 };
 
-/** The files of worked F in a folder: pictures and sound that can be read, each other than the rest. */
-const aFolder = (): string => {
-  const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-folder-'));
-  const make = (from: string, name: string, at: number): void => {
-    const file = path.join(folder, name);
-    copyFileSync(ours(from), file);
-    // Behind its end there is room for anything: the same picture, and another checksum.
-    writeFileSync(file, Buffer.concat([readFileSync(file), Buffer.from([0xec, 0x81, at])]));
-  };
-  for (let at = 1; at <= 5; at++) make('flash-and-beep.webm', `Camera ${at}.webm`, at);
-  make('flash-and-beep.webm', 'Stream copy.webm', 6);
-  for (let at = 1; at <= 8; at++) make('voice.wav', `Voice ${at}.wav`, at);
-  return folder;
-};
-
-const check = async (page: Page, folder: string, place: string): Promise<void> => {
-  const part = page.getByRole('region', { name: 'Check a folder' });
-  await part.getByLabel('The folder is on').selectOption({ label: place });
-  await part.getByLabel('Choose a folder to check, files').setInputFiles(folder);
-  await expect(part.getByText('14 files read.')).toBeVisible();
-};
-const keep = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: 'Keep in the logbook' }).click();
-  await expect(page.getByText(/^Kept: /)).toBeVisible();
-};
+/** The files of worked F in a folder. */
+const aFolder = (): string =>
+  folderOf([
+    ...[1, 2, 3, 4, 5].map((at) => ({ name: `Camera ${at}`, isSound: false })),
+    { name: 'Stream copy', isSound: false },
+    ...[1, 2, 3, 4, 5, 6, 7, 8].map((at) => ({ name: `Voice ${at}`, isSound: true })),
+  ]);
 
 test('an episode to the archive: copies checked, one damaged, the card kept until two are whole', async ({
   page,
@@ -100,23 +79,20 @@ test('an episode to the archive: copies checked, one damaged, the card kept unti
     expect(readFileSync(await (await list).path(), 'utf8')).toMatch(
       /Worked F_.*_Camera 1.*; Camera 1; 1080p25; 33\.75 GB/,
     );
-    await check(page, folder, 'Place 1');
+    await checkFolder(page, folder, 'Place 1', 14);
     // They are short and small, which is said; nothing is missing, and nothing is damaged.
     await expect(page.getByText(/^Not here: /)).toBeHidden();
-    await keep(page);
+    await keepCheck(page);
     // One bit of one file is another on the second copy.
     const damaged = path.join(folder, 'Voice 3.wav');
-    const whole = readFileSync(damaged);
-    const bytes = Buffer.from(whole);
-    bytes[20_000] = (bytes[20_000] ?? 0) ^ 1;
-    writeFileSync(damaged, bytes);
-    await check(page, folder, 'Place 2');
+    const whole = damage(damaged);
+    await checkFolder(page, folder, 'Place 2', 14);
     await expect(
       page
         .getByRole('table', { name: 'Files of the folder' })
         .getByRole('row', { name: /Voice 3/ }),
     ).toContainText('damaged: as long as when it was checked before, with another checksum.');
-    await keep(page);
+    await keepCheck(page);
     await page.goto(`${empty.url}/rigs/${rigId}/board`);
     await expect(card).toContainText(
       'Do not format Computer. What was checked is not the same everywhere: Place 1, Place 2.',
@@ -124,9 +100,9 @@ test('an episode to the archive: copies checked, one damaged, the card kept unti
     // Copied again, and checked again.
     writeFileSync(damaged, whole);
     await page.goto(`${empty.url}/rigs/${rigId}/files`);
-    await check(page, folder, 'Place 2');
+    await checkFolder(page, folder, 'Place 2', 14);
     await expect(page.getByText(/damaged/)).toBeHidden();
-    await keep(page);
+    await keepCheck(page);
 
     await page.goto(`${empty.url}/rigs/${rigId}/board`);
     await expect(card).toContainText('May be formatted: Computer (Place 1, Place 2).');

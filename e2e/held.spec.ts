@@ -16,7 +16,7 @@ test('from an empty rig, by keys: a card, a lens, an instrument, a pedal, and un
   const json = async () =>
     (await page.request.get(`${rigUrl.replace('/rigs/', '/api/rigs/')}/export?as=json`)).text();
   const blank = await json();
-  expect(JSON.parse(blank)).toMatchObject({ version: 18, mains: { hz: 50, volts: 230 } });
+  expect(JSON.parse(blank)).toMatchObject({ version: 19, mains: { hz: 50, volts: 230 } });
   await page.keyboard.press('a');
   await expect(page.getByRole('dialog', { name: 'Add a device' })).toBeVisible();
   await page.keyboard.type('full-frame mirrorless');

@@ -1,7 +1,9 @@
 import type { Page } from '@playwright/test';
-import { readFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { RIG_VERSION } from '@echo-loom/core';
 import { expect, saved, test } from './application';
+import { checkFolder, damage, folderOf, keepCheck } from './folders';
 
 const begin = async (page: Page, url: string, point: string, name: string): Promise<string> => {
   await page.goto(url);
@@ -74,7 +76,7 @@ const AWAY_MS = 180_000;
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of the run' }).getByRole('button', { name });
 
-test('a show by phone from nothing: two sets, marks, gate, no server for three minutes, a dead camera, log', async ({
+test('a show by phone from nothing to the archive: sets, marks, no server, a dead camera, log, copies, board', async ({
   page,
   browser,
   empty,
@@ -122,6 +124,13 @@ test('a show by phone from nothing: two sets, marks, gate, no server for three m
   const [first] = await phone.getByRole('checkbox').all();
   await first?.click();
   await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(1);
+  // What a meter shows is kept with the run, and said beside what is computed.
+  await part(phone, 'Checks').click();
+  await phone.getByRole('group', { name: 'Lists' }).getByRole('button', { name: /^Test/ }).click();
+  const meter = phone.getByLabel('Read off').first();
+  await meter.fill('-60');
+  await meter.press('Enter');
+  await expect(phone.getByText(/ dB quieter than computed$/)).toBeVisible();
   await part(phone, 'Now').click();
   const goLive = phone.getByRole('button', { name: 'Go live', exact: true });
   await expect(goLive).toBeDisabled();
@@ -182,8 +191,8 @@ test('a show by phone from nothing: two sets, marks, gate, no server for three m
   await expect(page.getByText('marker 1: The lid slips')).toBeVisible();
 
   // What was marked without the server has its time to the second.
-  const path = `/api/rigs/${rigId}/runs/${phone.url().split('/').at(-1)}`;
-  const read = (await (await fetch(empty.url + path)).json()) as {
+  const runPath = `/api/rigs/${rigId}/runs/${phone.url().split('/').at(-1)}`;
+  const read = (await (await fetch(empty.url + runPath)).json()) as {
     plan: { clock: { fromMs: number; serverMs: number } };
     events: { event: { atMs: number; happened: { is: string } } }[];
   };
@@ -221,4 +230,58 @@ test('a show by phone from nothing: two sets, marks, gate, no server for three m
   await page.getByRole('button', { name: 'Marks as edit list' }).click();
   const edl = readFileSync(await (await list).path(), 'utf8');
   expect(edl).toMatch(/^001 {2}PROGRAM {2}V {5}C {8}01:00:00:\d\d 01:00:00:\d\d/m);
+
+  // What was recorded, by the hand-over list, is copied to two places and checked there; one bit is wrong on one.
+  await page.goto(`${empty.url}/rigs/${rigId}/files`);
+  for (const place of [1, 2]) {
+    await page.getByRole('button', { name: 'Add a place for copies' }).click();
+    await expect(page.getByRole('group', { name: `Place ${place}` })).toBeVisible();
+  }
+  await saved(page);
+  await page.getByLabel('Who checks').fill('Ada');
+  const handOver = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As text', exact: true }).click();
+  const handed = readFileSync(await (await handOver).path(), 'utf8');
+  const files = [...handed.matchAll(/^ {2}([^;]+); (.+)$/gm)].map(([, name = '', rest = '']) => ({
+    name,
+    isSound: rest.includes('; sound'),
+  }));
+  expect(files.length).toBeGreaterThan(1);
+  const folder = folderOf(files);
+  try {
+    await checkFolder(page, folder, 'Place 1', files.length);
+    await keepCheck(page);
+    const [first] = files;
+    const file = path.join(folder, `${first?.name}.${first?.isSound ? 'wav' : 'webm'}`);
+    const whole = damage(file);
+    await checkFolder(page, folder, 'Place 2', files.length);
+    await expect(page.getByText(/damaged: as long as when it was checked before/)).toBeVisible();
+    writeFileSync(file, whole);
+    await checkFolder(page, folder, 'Place 2', files.length);
+    await keepCheck(page);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+  await page.goto(`${empty.url}/rigs/${rigId}/board`);
+  await page.getByLabel('Who moves them').fill('Ada');
+  const card = page.getByRole('article');
+  await expect(card).toContainText(/May be formatted: .* \(Place 1, Place 2\)\./);
+  for (const step of [
+    'copied',
+    'verified',
+    'in edit',
+    'review',
+    'ready',
+    'published',
+    'archived',
+  ]) {
+    await card.getByRole('button', { name: `On to ${step}` }).click();
+    await expect(
+      page.getByRole('region', { name: step, exact: true }).getByRole('article'),
+    ).toBeVisible();
+  }
+  await page.reload();
+  await expect(
+    page.getByRole('region', { name: 'archived', exact: true }).getByRole('article'),
+  ).toContainText(/archived .*, Ada/);
 });

@@ -1,8 +1,13 @@
 import {
   type AgendaShow,
   agendaOf,
+  analyse,
   type Clash,
   clashesOf,
+  filePlan,
+  leftByMonth,
+  type LeftInMonth,
+  type Rig,
   thingFindings,
   type ThingFinding,
 } from '@echo-loom/core';
@@ -18,10 +23,22 @@ export interface Schedule {
   readonly unread: number;
 }
 
+/** The rigs on the shelf that can be read. */
+const readable = (rigs: Awaited<ReturnType<typeof listRigs>>): { id: string; rig: Rig }[] =>
+  rigs.flatMap(({ id, read }) => (read.ok ? [{ id, rig: read.rig }] : []));
+
+/** What the shows of all rigs leave, by month. Computes every rig that has a show. */
+export const readLeft = async (): Promise<readonly LeftInMonth[]> =>
+  leftByMonth(
+    readable(await listRigs())
+      .filter(({ rig }) => Object.keys(rig.shows).length > 0)
+      .map(({ rig }) => ({ rig, gbPerShow: filePlan(analyse(rig)).gbPerShow })),
+  );
+
 /** Every show of every rig on the shelf, and what is wanted twice. */
 export const readSchedule = async (): Promise<Schedule> => {
   const [rigs, things] = await Promise.all([listRigs(), listThings()]);
-  const named = rigs.flatMap(({ id, read }) => (read.ok ? [{ id, rig: read.rig }] : []));
+  const named = readable(rigs);
   return {
     shows: agendaOf(named),
     clashes: clashesOf(named),

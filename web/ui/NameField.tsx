@@ -9,18 +9,27 @@ interface Props {
   readonly value: string;
   readonly onCommit: (name: string) => void;
   readonly hideLabel?: boolean;
+  /** Whether it may be left empty, for what has no name */
+  readonly mayBeEmpty?: boolean;
 }
 
 /**
  * A name that can be typed over. Takes effect on Enter or when the field is left; an empty one puts back what was
  * there. What is pasted becomes one line: a tab from a spreadsheet is a space.
  */
-export const NameField = ({ label, value, onCommit, hideLabel = false }: Props) => {
+export const NameField = ({
+  label,
+  value,
+  onCommit,
+  hideLabel = false,
+  mayBeEmpty = false,
+}: Props) => {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = () => {
-    const name = cleanLine(draft ?? '');
+    if (draft === null) return;
+    const name = cleanLine(draft);
     setDraft(null);
-    if (name && name !== value) onCommit(name);
+    if ((name || mayBeEmpty) && name !== value) onCommit(name);
   };
   return (
     <Field.Root>

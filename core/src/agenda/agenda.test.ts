@@ -108,5 +108,15 @@ describe('the agenda of all rigs', () => {
     ).toEqual([
       ['room', 'One and Two are drawn in the same room and want it at once for 150 min.'],
     ]);
+    // A name says more than an outline: rooms of one outline and two names are two.
+    const named = (name: string, person: string, room: string) => {
+      const { id, rig } = inRoom(name, person);
+      return { id, rig: { ...rig, room: { ...rig.room, name: room } } };
+    };
+    expect(clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'Loft')])).toEqual([]);
+    expect(
+      clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'shed ')]).map(({ says }) => says),
+    ).toEqual(['One and Two want Shed at once for 150 min.']);
+    expect(clashesOf([named('One', 'A', 'Shed'), inRoom('Two', 'B')])).toHaveLength(1);
   });
 });

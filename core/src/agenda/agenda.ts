@@ -111,13 +111,24 @@ const howNear = (
 
 const same = (name: string): string => name.trim().toLowerCase();
 
-/** The outline of the room, as a text; null where none is drawn. */
-const outlineOf = ({ shell }: Rig): string | null => (shell ? JSON.stringify(shell.corners) : null);
+/** What is known of a room: its name, and its outline as a text. */
+const roomOf = ({ room, shell }: Rig) => ({
+  name: room.name ? same(room.name) : null,
+  outline: shell ? JSON.stringify(shell.corners) : null,
+});
 
-/** What two rigs want on one day: a person by name, a room by its outline. Things are found with the things. */
+/** By name where both have one, else by the outline they are drawn in. */
+const isOneRoom = (a: Rig, b: Rig): boolean => {
+  const [one, two] = [roomOf(a), roomOf(b)];
+  return one.name !== null && two.name !== null
+    ? one.name === two.name
+    : one.outline !== null && one.outline === two.outline;
+};
+
+/** What two rigs want on one day: a person by name, a room. Things are found with the things. */
 export const clashesOf = (rigs: readonly NamedRig[]): Clash[] => {
   const shows = agendaOf(rigs);
-  const outlines = new Map(rigs.map(({ id, rig }) => [id, outlineOf(rig)]));
+  const byId = new Map(rigs.map(({ id, rig }) => [id, rig]));
   return shows.flatMap((a, at) =>
     shows.slice(at + 1).flatMap((b): Clash[] => {
       // A show may end after midnight, in the set-up of another.
@@ -131,7 +142,7 @@ export const clashesOf = (rigs: readonly NamedRig[]): Clash[] => {
         sum: `${spanText(a)}; ${spanText(b)}`,
       };
       const theirs = new Set([...b.onSite, ...b.remote].map(same));
-      const outline = outlines.get(a.rigId);
+      const [one, two] = [byId.get(a.rigId), byId.get(b.rigId)];
       return [
         ...[...a.onSite, ...a.remote]
           .filter((name) => theirs.has(same(name)))
@@ -140,12 +151,14 @@ export const clashesOf = (rigs: readonly NamedRig[]): Clash[] => {
             is: 'person' as const,
             says: `${name} is wanted in ${a.rigName} and in ${b.rigName} ${says}, if it is one person.`,
           })),
-        ...(outline !== null && outline === outlines.get(b.rigId)
+        ...(one && two && isOneRoom(one, two)
           ? [
               {
                 ...about,
                 is: 'room' as const,
-                says: `${a.rigName} and ${b.rigName} are drawn in the same room and want it ${says}.`,
+                says: one.room.name
+                  ? `${a.rigName} and ${b.rigName} want ${one.room.name} ${says}.`
+                  : `${a.rigName} and ${b.rigName} are drawn in the same room and want it ${says}.`,
               },
             ]
           : []),

@@ -1,1 +1,2 @@
 export * from './agenda';
+export * from './left';

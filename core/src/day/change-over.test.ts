@@ -1,7 +1,8 @@
 import { RigDraft } from '../catalogue/draft';
 import { apply, type Rig } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
-import { changeOver, type ChangeTask } from './change-over';
+import { changeOver } from './change-over';
+import type { ChangeTask } from './change-task';
 import { scheduleFor } from './schedule';
 
 const start = new RigDraft('Case')
@@ -76,6 +77,44 @@ describe('from one set to another', () => {
     const minutes = (from: string, to: string) =>
       changeOver(rig, from, to).map((task) => task.minutes);
     expect(minutes('a', 'b')).toEqual(minutes('b', 'a'));
+  });
+});
+
+describe('sets that are set otherwise', () => {
+  const keep = (rig: Rig, setId: string): Rig =>
+    apply(rig, { type: 'keepSet', setId, name: setId, withSettings: true });
+  const turn = (rig: Rig, control: string, value: number | boolean): Rig =>
+    apply(rig, { type: 'setControl', deviceId: 'desk', control, value });
+  const loud = keep(turn(turn(keep(start, 'a'), 'gain-1', 41), 'phantom-1', true), 'b');
+  it('turns each control that differs, and says from what to what', () => {
+    const tasks = changeOver(loud, 'a', 'b');
+    expect(ids(tasks)).toEqual(['setting desk', 'check']);
+    const was = 40;
+    expect(taskOf(tasks, 'setting desk')).toMatchObject({
+      what: 'Set Interface, two microphones',
+      where: `Gain 1 ${was} dB → 41 dB, Phantom power 1–2 off → on`,
+      minutes: 0.5,
+      sum: '2 × 0.25 min',
+    });
+    expect(taskOf(changeOver(loud, 'b', 'a'), 'setting desk').where).toContain(`41 dB → ${was} dB`);
+  });
+  it('counts a set that keeps no settings as set as it is now', () => {
+    const bare = apply(loud, { type: 'keepSet', setId: 'c', name: 'C' });
+    expect(ids(changeOver(bare, 'c', 'b'))).toEqual([]);
+    expect(ids(changeOver(bare, 'c', 'a'))).toEqual(['setting desk', 'check']);
+  });
+  it('is measured as any other task, and comes after what carries it', () => {
+    const far = keep(
+      apply(loud, {
+        type: 'standDevice',
+        deviceId: 'desk',
+        on: { supportId: 'table', xM: -0.9, yM: 0, turnDeg: 0, upM: 0 },
+      }),
+      'b',
+    );
+    expect(taskOf(changeOver(far, 'a', 'b'), 'setting desk').after).toEqual(['device desk']);
+    const measured = apply(far, { type: 'measureTask', taskId: 'setting desk', minutes: 3 });
+    expect(taskOf(changeOver(measured, 'a', 'b'), 'setting desk').minutes).toBe(3);
   });
 });
 

@@ -1,4 +1,3 @@
-import equal from 'fast-deep-equal';
 import {
   type Device,
   entry,
@@ -18,40 +17,19 @@ import {
   HANDLING_MIN,
   isAimed,
   isElsewhere,
-  LAMP_MIN,
   massOf,
   MEASURING_MIN,
   NEAR_M,
   number,
   ONE_CARRIES_KG,
   ownMass,
-  SHEET_MIN,
   STORE_M,
 } from './estimates';
-import type { Task } from './schedule';
+import type { ChangeTask, Estimated } from './change-task';
+import { lampTasks, settingTasks, turnedTasks } from './set-tasks';
 import { spreadOf } from './spread';
 
 /** From one state of the room to a set: what is carried, plugged and checked, as tasks with their estimates. */
-
-export interface ChangeTask extends Task {
-  /** What is done: `Carry Host’s tripod` */
-  readonly what: string;
-  /** Where to, or what about it */
-  readonly where: string;
-  /** How the minutes are estimated, with the numbers in it */
-  readonly sum: string;
-  /** Least and most of the times it was measured; null where it never was */
-  readonly spread: {
-    readonly leastMin: number;
-    readonly mostMin: number;
-    readonly times: number;
-  } | null;
-  /** What a mark on the floor would save, where the set has none yet. @unit min */
-  readonly markSavesMin: number;
-}
-
-/** Before it is known what was measured of it. */
-type Estimated = Omit<ChangeTask, 'spread' | 'markSavesMin'> & { readonly markSavesMin?: number };
 
 interface State {
   readonly support: (id: string, support: Support) => Spot | null;
@@ -181,55 +159,6 @@ const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): E
   });
 };
 
-/** Lamps that the looks of two sets have otherwise; those that are carried are aimed then. */
-const lampTasks = (
-  rig: Rig,
-  fromSetId: string | null,
-  toSetId: string,
-  moved: (deviceId: string) => readonly string[],
-): Estimated[] => {
-  const lookOf = (setId: string) => Object.values(rig.looks).find((look) => look.setId === setId);
-  const [was, is] = [fromSetId === null ? undefined : lookOf(fromSetId), lookOf(toSetId)];
-  if (!is) return [];
-  return inOrder(rig.devices).flatMap(([id, device]) => {
-    const level = entry(is.levels, id);
-    if (!level || equal(level, entry(was?.levels ?? {}, id))) return [];
-    return [
-      {
-        id: `lamp ${id}`,
-        what: `Set ${device.name}`,
-        where: `as in the look ${is.name}`,
-        minutes: LAMP_MIN,
-        people: 1,
-        after: moved(id),
-        sum: `${LAMP_MIN} min`,
-      },
-    ];
-  });
-};
-
-/** Coming from nothing, what has gains or a picture is set as its sheet says. */
-const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): Estimated[] =>
-  inOrder(rig.devices).flatMap(([id, device]) => {
-    const hasSheet =
-      device.model.kind === 'camera' ||
-      Object.values(device.model.controls).some(({ type }) => type === 'gain');
-    const before = moved(id);
-    return hasSheet && before.length > 0
-      ? [
-          {
-            id: `setting ${id}`,
-            what: `Set ${device.name}`,
-            where: 'as its sheet says',
-            minutes: SHEET_MIN,
-            people: 1,
-            after: before,
-            sum: `${SHEET_MIN} min`,
-          },
-        ]
-      : [];
-  });
-
 /** A task as it was measured, where it was: the middle of its times counts. */
 const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): ChangeTask => {
   const times = entry(rig.taskMinutes, task.id) ?? [];
@@ -269,7 +198,9 @@ export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string):
     ...carried,
     ...cableTasks(rig, moved),
     ...lampTasks(rig, fromSetId, toSetId, moved),
-    ...(from === null ? settingTasks(rig, moved) : []),
+    ...(fromSetId === null
+      ? settingTasks(rig, moved)
+      : turnedTasks(rig, fromSetId, toSetId, moved)),
   ].map((task) => ({ ...task, after: task.after.filter((id) => ids.has(id)) }));
   if (tasks.length === 0) return [];
   const check: Estimated = {

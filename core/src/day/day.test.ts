@@ -45,7 +45,7 @@ describe('a checklist', () => {
     expect(voice?.reads?.expected).toBeCloseTo(-23.8, 1);
   });
   it('has the loudness of the whole read when it is over, before anything is switched off', () => {
-    const lines = linesOf(demoRig('night-tide')).filter(({ phase }) => phase === 'strike');
+    const lines = linesOf(demoRig('second-firing')).filter(({ phase }) => phase === 'strike');
     const at = (start: string) => lines.findIndex(({ id }) => id.startsWith(start));
     expect(lines[at('loudness ')]?.reads?.unit).toBe('LUFS');
     expect(at('loudness ')).toBeGreaterThan(at('stop'));

@@ -26,6 +26,8 @@ const RACK_KG = 20;
 export const MEASURING_MIN = 0.75;
 /** A lamp dimmed or turned anew, standing where it is. @unit min */
 export const LAMP_MIN = 0.25;
+/** One control turned to what is written. @unit min */
+export const TURN_MIN = 0.25;
 /** A device set as its sheet says, once it stands. @unit min */
 export const SHEET_MIN = 0.5;
 /** Less than this is no move. */

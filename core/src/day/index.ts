@@ -1,4 +1,5 @@
 export * from './change-over';
+export * from './change-task';
 export * from './checklist';
 export * from './dies';
 export * from './marks';

@@ -3,7 +3,7 @@ import type { Mains } from './mains';
 import { SHAPE, blankParts } from './slices';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
-export const RIG_VERSION = 18;
+export const RIG_VERSION = 19;
 
 /** The whole document: its version and every part. */
 export const rigSchema = z.strictObject({ version: z.literal(RIG_VERSION), ...SHAPE });

@@ -1,10 +1,10 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { inOrder } from '@echo-loom/core';
+import { entry, inOrder } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import { useRig, useRigId } from '@/features/rig/RigProvider';
+import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import type { ChangeOverAnswer } from '@/workers/tasks';
@@ -28,12 +28,22 @@ const saved = ({ schedule, withOneMore }: ChangeOverAnswer): string | null => {
     : 'One more person would save nothing: the longest chain takes as long.';
 };
 
+const byHandText = (byHandMin: number | null, minutes: number): string | null => {
+  if (byHandMin === null) return null;
+  const gain = byHandMin - minutes;
+  return gain > 0.01
+    ? `By hand it took ${clockText(byHandMin)}: this order takes ${clockText(gain)} less.`
+    : `By hand it took ${clockText(byHandMin)}: no longer than this order takes.`;
+};
+
 const Answer = ({
   answer,
   people,
+  byHandMin,
 }: {
   readonly answer: ChangeOverAnswer;
   readonly people: number;
+  readonly byHandMin: number | null;
 }) => {
   const { tasks, schedule } = answer;
   if (tasks.length === 0)
@@ -45,7 +55,7 @@ const Answer = ({
         <>
           <Minutes tasks={tasks} schedule={schedule} people={people} />
           <Text fontSize="sm" mb="3">
-            {saved(answer)}
+            {[byHandText(byHandMin, schedule.minutes), saved(answer)].filter(Boolean).join(' ')}
           </Text>
           <Timeline tasks={tasks} schedule={schedule} people={people} />
         </>
@@ -66,6 +76,7 @@ const Answer = ({
 /** From one state of the room to a set: who carries and plugs what, when, and how long it takes. */
 export const ChangeOverView = () => {
   const analysis = useRig((state) => state.analysis);
+  const { run } = useRigSession();
   const rigId = useRigId();
   const sets = inOrder(analysis.rig.sets);
   const [from, setFrom] = useState(AWAY);
@@ -77,6 +88,7 @@ export const ChangeOverView = () => {
     key: to === null ? null : `${from} ${to} ${people}`,
     ask: (tasks) => tasks.changeOver(from === AWAY ? null : from, to ?? '', people),
   });
+  const byHandMin = to === null ? null : (entry(analysis.rig.sets, to)?.byHandMin ?? null);
   const named = sets.map(([value, { name }]) => ({ value, label: name }));
   return (
     <Box overflowY="auto" p="4" flex="1">
@@ -130,6 +142,17 @@ export const ChangeOverView = () => {
                 onCommit={(next) => next !== null && setPeople(next)}
               />
             </Box>
+            <Box flex="1" minW="16rem">
+              <NumberField
+                label="What it took by hand"
+                unit="min"
+                value={byHandMin}
+                min={0.25}
+                max={600}
+                mayBeUnknown
+                onCommit={(minutes) => run({ type: 'setByHand', setId: to, minutes })}
+              />
+            </Box>
           </Flex>
           {at.state === 'failed' && (
             <Text role="alert" fontSize="sm">
@@ -137,7 +160,9 @@ export const ChangeOverView = () => {
             </Text>
           )}
           {at.state === 'working' && <Text fontSize="sm">Trying orders…</Text>}
-          {at.state === 'done' && <Answer answer={at.value} people={people} />}
+          {at.state === 'done' && (
+            <Answer answer={at.value} people={people} byHandMin={byHandMin} />
+          )}
           <Marks rig={analysis.rig} setId={to} />
         </>
       )}

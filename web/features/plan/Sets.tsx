@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
 import { type Analysis, cleanLine, freeId, inOrder } from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -9,12 +9,19 @@ import { useRigSession } from '@/features/rig/RigProvider';
 export const Sets = ({ analysis }: { readonly analysis: Analysis }) => {
   const { run } = useRigSession();
   const [name, setName] = useState('');
+  const [withSettings, setWithSettings] = useState(false);
   const sets = inOrder(analysis.rig.sets);
   const written = cleanLine(name);
   const keep = () => {
     if (written === '') return;
     const same = sets.find(([, set]) => set.name === written);
-    run({ type: 'keepSet', setId: same?.[0] ?? freeId(written, analysis.rig.sets), name: written });
+    run({
+      type: 'keepSet',
+      setId: same?.[0] ?? freeId(written, analysis.rig.sets),
+      name: written,
+      // A set that keeps settings goes on keeping them.
+      ...(withSettings ? { withSettings } : {}),
+    });
     setName('');
   };
   return (
@@ -30,6 +37,12 @@ export const Sets = ({ analysis }: { readonly analysis: Analysis }) => {
           <Flex key={setId} gap="2" align="center" wrap="wrap">
             <Text fontSize="sm" flex="1" minW="90px">
               {set.name}
+              {set.settings && (
+                <Text as="span" color="ink.soft">
+                  {' '}
+                  with settings
+                </Text>
+              )}
             </Text>
             <Button
               size="xs"
@@ -70,6 +83,17 @@ export const Sets = ({ analysis }: { readonly analysis: Analysis }) => {
             Keep
           </Button>
         </Flex>
+        <Checkbox.Root
+          size="sm"
+          checked={withSettings}
+          onCheckedChange={({ checked }) => setWithSettings(checked === true)}
+        >
+          <Checkbox.HiddenInput />
+          <Checkbox.Control />
+          <Checkbox.Label>
+            Keep gains and camera settings with it: standing so sets them too
+          </Checkbox.Label>
+        </Checkbox.Root>
       </Flex>
     </Box>
   );

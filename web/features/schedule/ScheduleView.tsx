@@ -1,13 +1,14 @@
 'use client';
 
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { AgendaShow, Clash, ThingFinding } from '@echo-loom/core';
+import type { AgendaShow, Clash, LeftInMonth, ThingFinding } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { today } from '@/ui/today';
 import { Clashes } from './Clashes';
+import { LeftByMonth } from './LeftByMonth';
 import { Month } from './Month';
 import { ShowList } from './ShowList';
 
@@ -16,10 +17,11 @@ interface Props {
   readonly clashes: readonly Clash[];
   readonly things: readonly ThingFinding[];
   readonly unread: number;
+  readonly left: readonly LeftInMonth[];
 }
 
 /** Every show of every rig: who and what is needed when, and what two of them want at once. */
-export const ScheduleView = ({ shows, clashes, things, unread }: Props) => {
+export const ScheduleView = ({ shows, clashes, things, unread, left }: Props) => {
   const [now] = useState(today);
   const [which, setWhich] = useState('to come');
   const shown = which === 'all' ? shows : shows.filter(({ on }) => on >= now);
@@ -76,6 +78,7 @@ export const ScheduleView = ({ shows, clashes, things, unread }: Props) => {
               />
             </Box>
             <ShowList shows={shown} />
+            <LeftByMonth left={left} />
           </>
         )}
       </Box>

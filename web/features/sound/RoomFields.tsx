@@ -2,6 +2,7 @@
 
 import { measuredText } from '@/features/measure/origin';
 import { useRigSession } from '@/features/rig/RigProvider';
+import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 import { Box, Flex, Table, Text } from '@chakra-ui/react';
 import { type Analysis, builtRoom, figure, inOrder, readFrom, type Rig } from '@echo-loom/core';
@@ -68,6 +69,12 @@ export const RoomFields = ({ analysis }: { readonly analysis: Analysis }) => {
   return (
     <Box>
       <Flex direction="column" gap="1.5" maxW="380px" mb="3">
+        <NameField
+          label="What the house calls the room"
+          value={room.name ?? ''}
+          mayBeEmpty
+          onCommit={(name) => run({ type: 'setRoom', room: { name } })}
+        />
         <NumberField
           label="Volume"
           hint=" length × width × height"

@@ -8,11 +8,14 @@ import { OWNERSHIPS } from './ownership';
 
 export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);
 
+/** Values of controls, by control. */
+export const settingsSchema = z.record(idSchema, settingSchema);
+
 export const deviceSchema = z.strictObject({
   name: nameSchema,
   model: modelSchema,
   /** Values of the model's controls; a control left out stands at its initial value */
-  settings: z.record(idSchema, settingSchema),
+  settings: settingsSchema,
   /** Whose microphone, camera or headphones it is */
   personId: idSchema.nullable(),
   placeId: idSchema.nullable(),

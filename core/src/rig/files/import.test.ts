@@ -142,8 +142,8 @@ describe('importing a rig', () => {
     ['a list', '[]', /^the document: /],
     [
       'a newer version',
-      nightTide.replace('"version": 18', '"version": 19'),
-      /^version: this file is of version 19/,
+      nightTide.replace('"version": 19', '"version": 20'),
+      /^version: this file is of version 20/,
     ],
     [
       'a shot of a camera that is not there',
@@ -155,8 +155,8 @@ describe('importing a rig', () => {
     ],
     [
       'a version that never was',
-      nightTide.replace('"version": 18', '"version": 0'),
-      /^version: expected a version from 1 to 18/,
+      nightTide.replace('"version": 19', '"version": 0'),
+      /^version: expected a version from 1 to 19/,
     ],
     [
       'a resistance of the wrong kind',
@@ -255,6 +255,6 @@ describe('exporting a rig', () => {
     expect(rigJsonSchema()).toMatchObject({
       type: 'object',
       additionalProperties: false,
-      properties: { version: { const: 18 } },
+      properties: { version: { const: 19 } },
     }));
 });

@@ -64,7 +64,7 @@ const asLog = (old: OldLog, upgraded: ReturnType<typeof upgradeLog>): LogEntry[]
     says: old.entries[index]?.says ?? '',
   }));
 
-describe.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17])(
+describe.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18])(
   'a log of version %i',
   (version) => {
     const old = oldLog(version);

@@ -315,6 +315,9 @@ const dayIsKnown = (rig: Branch): Branch => ({
   stores: {},
 });
 
+/** Version 18 kept no settings with a set, no minutes by hand, and the room had no name: all may be left out. */
+const setsKeepMore = (rig: Branch): Branch => ({ ...rig, version: 19 });
+
 /** What is said of a document that a later version of this program wrote. */
 const newerVersion = (version: number): string =>
   `this file is of version ${version}; this program is older and reads up to version ${RIG_VERSION}`;
@@ -338,6 +341,7 @@ const STEPS: Readonly<Record<number, (rig: Branch) => Branch>> = {
   15: devicesAreOwn,
   16: thingsAreKnown,
   17: dayIsKnown,
+  18: setsKeepMore,
 };
 
 /**

@@ -17,13 +17,17 @@ export const commands = {
     apply: (rig, { room }) => {
       Object.assign(rig.room, room);
     },
-    says: () => 'Changed what is known of the room.',
+    says: (_rig, { room }) =>
+      room.name && Object.keys(room).length === 1
+        ? `Named the room ${room.name}.`
+        : 'Changed what is known of the room.',
     arbitrary: (chance) => ({
       room: someOf(chance, {
         volumeM3: anyOf(chance, [null, 35, 420]),
         rt60S: anyOf(chance, [null, 0.3, 0.9]),
         noiseDba: anyOf(chance, [null, 28, 45]),
         temperatureC: anyOf(chance, [null, 12, 31]),
+        name: chance.oneOf(['Shed', 'Hall']),
       }),
     }),
   }),

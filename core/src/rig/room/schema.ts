@@ -32,6 +32,8 @@ export type Aim = z.infer<typeof aimSchema>;
 export const STRAIGHT: Aim = { bearingDeg: 0, offAxisDeg: 0 };
 
 export const roomSchema = z.strictObject({
+  /** What the house calls it, the same in every rig that stands in it; empty or left out: nobody has said */
+  name: z.union([nameSchema, z.literal('')]).optional(),
   /** m³; null = not known */
   volumeM3: z.number().positive().max(1e6).nullable(),
   /** Time in which a sound dies away by 60 dB, s */

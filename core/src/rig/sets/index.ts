@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { anyId } from '../chance';
+import { anyId, anyOf } from '../chance';
+import { settingProblem } from '../devices/settings';
 import { idSchema, nameSchema } from '../ids';
 import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
@@ -21,41 +22,75 @@ const eachOf = <From, To>(
   Object.fromEntries(Object.entries(items).map(([id, item]) => [id, to(item)]));
 
 /** Where everything stands now. */
-const standingNow = (rig: Rig): Omit<StageSet, 'name' | 'order'> => ({
+const standingNow = (rig: Rig): Pick<StageSet, 'people' | 'supports' | 'noises' | 'devices'> => ({
   people: eachOf(rig.people, ({ at }) => at),
   supports: eachOf(rig.supports, ({ at }) => at),
   noises: eachOf(rig.noises, ({ at }) => at),
   devices: eachOf(rig.devices, ({ at, heightM, on, aim }) => ({ at, heightM, on, aim })),
 });
 
+/** How everything is set now that can be set. */
+const setNow = (rig: Rig): NonNullable<StageSet['settings']> =>
+  Object.fromEntries(
+    Object.entries(rig.devices).flatMap(([id, { model, settings }]) =>
+      Object.keys(model.controls).length === 0 ? [] : [[id, settings]],
+    ),
+  );
+
+/** Sets devices as they were kept; what a device can no longer be set to is passed over. */
+const setAsKept = (rig: DraftRig, kept: NonNullable<StageSet['settings']>): void => {
+  for (const [id, settings] of Object.entries(kept)) {
+    const device = entry(rig.devices, id);
+    if (!device) continue;
+    const { model } = asItStands(device);
+    device.settings = Object.fromEntries(
+      Object.entries(settings).filter(([key, value]) => settingProblem(model, key, value) === null),
+    );
+  }
+};
+
 const nameOf = (rig: Rig, id: string): string => entry(rig.sets, id)?.name ?? `“${id}”`;
 
 const setIn = (rig: DraftRig, id: string) => mustHave(entry(rig.sets, id), refusals.noSet(id));
 
 export const commands = {
-  /** Keeps where everything stands now, as a new set or in place of what a set was */
+  /**
+   * Keeps where everything stands now, as a new set or in place of what a set was; and how devices are set, where that
+   * is said, or was kept before
+   */
   keepSet: command({
-    schema: z.strictObject({ setId: idSchema, name: nameSchema }),
-    apply: (rig, { setId, name }) => {
+    schema: z.strictObject({
+      setId: idSchema,
+      name: nameSchema,
+      withSettings: z.boolean().optional(),
+    }),
+    apply: (rig, { setId, name, withSettings }) => {
       const before = entry(rig.sets, setId);
+      const isSetToo = withSettings ?? before?.settings !== undefined;
       if (!before && Object.keys(rig.sets).length >= MAX_SETS)
         throw refusals.tooMany('sets', MAX_SETS);
       rig.sets[setId] = {
         name,
         ...standingNow(asItStands(rig)),
+        ...(isSetToo ? { settings: setNow(asItStands(rig)) } : {}),
+        ...(before?.byHandMin === undefined ? {} : { byHandMin: before.byHandMin }),
         order: before?.order ?? nextOrder(rig.sets),
       };
     },
-    says: (rig, { setId, name }) =>
-      entry(rig.sets, setId)
-        ? `Kept where everything stands as ${name}.`
-        : `Made where everything stands the set ${name}.`,
+    says: (rig, { setId, name, withSettings }) => {
+      const before = entry(rig.sets, setId);
+      const what = (withSettings ?? before?.settings) ? 'stands and how it is set' : 'stands';
+      return before
+        ? `Kept where everything ${what} as ${name}.`
+        : `Made where everything ${what} the set ${name}.`;
+    },
     arbitrary: (chance, rig) => ({
       setId: (chance.once(2) ? anyId(chance, rig.sets) : null) ?? chance.oneOf(['one', 'two']),
       name: chance.oneOf(['Talk', 'Wheel']),
+      ...(chance.once(2) ? { withSettings: chance.once(2) } : {}),
     }),
   }),
-  /** Moves everything to where it stands in a set; what came after the set was kept stays */
+  /** Moves everything to where it stands in a set, set as it was kept; what came after it was kept stays */
   standAsSet: command({
     schema: z.strictObject({ setId: idSchema }),
     apply: (rig, { setId }) => {
@@ -65,11 +100,32 @@ export const commands = {
           const thing = entry<object>(rig[part], id);
           if (thing) Object.assign(thing, part === 'devices' ? place : { at: place });
         }
+      if (set.settings) setAsKept(rig, set.settings);
     },
     says: (rig, { setId }) => `Moved everything to where it stands in ${nameOf(rig, setId)}.`,
     arbitrary: (chance, rig) => {
       const setId = anyId(chance, rig.sets);
       return setId === null ? null : { setId };
+    },
+  }),
+  /** Says what coming to a set took before anybody reckoned; null: nobody knows */
+  setByHand: command({
+    schema: z.strictObject({
+      setId: idSchema,
+      minutes: z.number().positive().max(600).nullable(),
+    }),
+    apply: (rig, { setId, minutes }) => {
+      const set = setIn(rig, setId);
+      if (minutes === null) delete set.byHandMin;
+      else set.byHandMin = minutes;
+    },
+    says: (rig, { setId, minutes }) =>
+      minutes === null
+        ? `Nobody knows what coming to ${nameOf(rig, setId)} took by hand.`
+        : `Coming to ${nameOf(rig, setId)} took ${minutes} min by hand.`,
+    arbitrary: (chance, rig) => {
+      const setId = anyId(chance, rig.sets);
+      return setId === null ? null : { setId, minutes: anyOf(chance, [null, 12, 22]) };
     },
   }),
   removeSet: command({
@@ -94,6 +150,9 @@ export const problems = (rig: Rig): Problem[] =>
         missing(rig[part], 'such thing', ['sets', setId, part, id], id),
       ),
     ),
+    ...Object.keys(set.settings ?? {}).flatMap((id) =>
+      missing(rig.devices, 'device', ['sets', setId, 'settings', id], id),
+    ),
     ...Object.entries(set.devices).flatMap(([id, { on }]) =>
       missing(rig.supports, 'support', ['sets', setId, 'devices', id, 'on'], on?.supportId ?? null),
     ),
@@ -113,6 +172,7 @@ export const forget = ({ sets }: DraftRig, { kind, id }: Gone): void => {
   const part = isPart(kind) ? PARTS[kind] : null;
   for (const set of Object.values(sets)) {
     if (part) delete set[part][id];
+    if (kind === 'device') delete set.settings?.[id];
     if (kind !== 'support') continue;
     for (const placed of Object.values(set.devices))
       if (placed.on?.supportId === id) placed.on = null;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { standingSchema } from '../supports/schema';
+import { settingsSchema } from '../devices/schema';
 import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
 import { aimSchema, pointSchema, spotSchema } from '../room/schema';
@@ -19,6 +20,10 @@ export const setSchema = z.strictObject({
       aim: aimSchema.nullable(),
     }),
   ),
+  /** How devices are set for it, by device and control; left out: sets share one way of being set */
+  settings: z.record(idSchema, settingsSchema).optional(),
+  /** What coming to it took before anybody reckoned. @unit min; left out: nobody has said */
+  byHandMin: z.number().positive().max(600).optional(),
   order: orderSchema,
 });
 export type StageSet = z.infer<typeof setSchema>;

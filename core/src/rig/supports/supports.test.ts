@@ -146,6 +146,58 @@ describe('sets', () => {
     const back = apply(more, { type: 'standAsSet', setId: 'talk' });
     expect(back.supports['rack']).toEqual(more.supports['rack']);
   });
+  it('keeps how things are set where that is asked for, and goes on doing so', () => {
+    const gain = (value: number) =>
+      ({ type: 'setControl', deviceId: 'interface', control: 'gain-1', value }) as const;
+    const add: SimpleCommand = {
+      type: 'addDevice',
+      deviceId: 'interface',
+      name: 'Interface',
+      model: classById('interface-2'),
+      settings: { 'gain-1': 30 },
+      personId: null,
+      placeId: null,
+    };
+    const gainOf = (of: typeof rig) => of.devices['interface']?.settings['gain-1'];
+    const kept = [
+      add,
+      { type: 'keepSet', setId: 'loud', name: 'Loud', withSettings: true },
+      gain(40),
+      { type: 'keepSet', setId: 'bare', name: 'Bare' },
+    ] as const satisfies readonly SimpleCommand[];
+    const both = kept.reduce(apply, rig);
+    expect(both.sets['bare']?.settings).toBeUndefined();
+    expect(gainOf(apply(both, { type: 'standAsSet', setId: 'bare' }))).toBe(40);
+    expect(gainOf(apply(both, { type: 'standAsSet', setId: 'loud' }))).toBe(30);
+    // Kept again without a word, it keeps as before; said, it does otherwise.
+    const again = apply(both, { type: 'keepSet', setId: 'loud', name: 'Loud' });
+    expect(again.sets['loud']?.settings?.['interface']?.['gain-1']).toBe(40);
+    const without = apply(again, {
+      type: 'keepSet',
+      setId: 'loud',
+      name: 'Loud',
+      withSettings: false,
+    });
+    expect(without.sets['loud']?.settings).toBeUndefined();
+    // What the device can no longer be set to is passed over; the rest is set.
+    const other = apply(both, {
+      type: 'replaceModel',
+      deviceId: 'interface',
+      model: classById('mic-dynamic-stage'),
+    } as SimpleCommand);
+    expect(() => apply(other, { type: 'standAsSet', setId: 'loud' })).not.toThrow();
+    expect(gainOf(apply(other, { type: 'standAsSet', setId: 'loud' }))).toBeUndefined();
+    const gone = apply(both, { type: 'removeDevice', deviceId: 'interface' });
+    expect(gone.sets['loud']?.settings).not.toHaveProperty('interface');
+  });
+  it('remembers what coming to it took by hand, through being kept again', () => {
+    const said = apply(moved, { type: 'setByHand', setId: 'talk', minutes: 22 });
+    const again = apply(said, { type: 'keepSet', setId: 'talk', name: 'Talk' });
+    expect(again.sets['talk']?.byHandMin).toBe(22);
+    const none = apply(again, { type: 'setByHand', setId: 'talk', minutes: null });
+    expect(none.sets['talk']).not.toHaveProperty('byHandMin');
+    expect(() => apply(moved, { type: 'setByHand', setId: 'two', minutes: 3 })).toThrow(/no set/);
+  });
   it('what leaves the rig leaves its sets', () => {
     const after = apply(moved, { type: 'removeSupport', supportId: 'desk' });
     expect(after.sets['talk']?.supports).not.toHaveProperty('desk');

@@ -1,4 +1,5 @@
-import { changeOver, type ChangeTask } from '../../day/change-over';
+import { changeOver } from '../../day/change-over';
+import type { ChangeTask } from '../../day/change-task';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { inOrder, type Rig } from '../../rig';

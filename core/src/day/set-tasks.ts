@@ -1,0 +1,97 @@
+import equal from 'fast-deep-equal';
+import { type Device, entry, inOrder, type Rig, settingOf } from '../rig';
+import { settingText } from '../rig/devices/settings';
+import type { Estimated } from './change-task';
+import { LAMP_MIN, SHEET_MIN, TURN_MIN } from './estimates';
+
+/** What is set, dimmed and turned at a change-over, once things stand. */
+
+/** Lamps that the looks of two sets have otherwise; those that are carried are aimed then. */
+export const lampTasks = (
+  rig: Rig,
+  fromSetId: string | null,
+  toSetId: string,
+  moved: (deviceId: string) => readonly string[],
+): Estimated[] => {
+  const lookOf = (setId: string) => Object.values(rig.looks).find((look) => look.setId === setId);
+  const [was, is] = [fromSetId === null ? undefined : lookOf(fromSetId), lookOf(toSetId)];
+  if (!is) return [];
+  return inOrder(rig.devices).flatMap(([id, device]) => {
+    const level = entry(is.levels, id);
+    if (!level || equal(level, entry(was?.levels ?? {}, id))) return [];
+    return [
+      {
+        id: `lamp ${id}`,
+        what: `Set ${device.name}`,
+        where: `as in the look ${is.name}`,
+        minutes: LAMP_MIN,
+        people: 1,
+        after: moved(id),
+        sum: `${LAMP_MIN} min`,
+      },
+    ];
+  });
+};
+
+/** Coming from nothing, what has gains or a picture is set as its sheet says. */
+export const settingTasks = (
+  rig: Rig,
+  moved: (deviceId: string) => readonly string[],
+): Estimated[] =>
+  inOrder(rig.devices).flatMap(([id, device]) => {
+    const hasSheet =
+      device.model.kind === 'camera' ||
+      Object.values(device.model.controls).some(({ type }) => type === 'gain');
+    const before = moved(id);
+    return hasSheet && before.length > 0
+      ? [
+          {
+            id: `setting ${id}`,
+            what: `Set ${device.name}`,
+            where: 'as its sheet says',
+            minutes: SHEET_MIN,
+            people: 1,
+            after: before,
+            sum: `${SHEET_MIN} min`,
+          },
+        ]
+      : [];
+  });
+
+/** How a device is set in a set; where the set keeps nothing of it, as it is set now. */
+const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device) => ({
+  ...device,
+  settings: entry(entry(rig.sets, setId)?.settings ?? {}, deviceId) ?? device.settings,
+});
+
+/** Between two sets that are set otherwise: each control that has to be turned, device by device. */
+export const turnedTasks = (
+  rig: Rig,
+  fromSetId: string,
+  toSetId: string,
+  moved: (deviceId: string) => readonly string[],
+): Estimated[] =>
+  inOrder(rig.devices).flatMap(([id, device]) => {
+    const [was, is] = [fromSetId, toSetId].map((setId) => settingsIn(rig, setId, id, device));
+    if (!was || !is || was.settings === is.settings) return [];
+    const turned = Object.entries(device.model.controls).flatMap(([key, control]) => {
+      const [before, after] = [settingOf(was, key), settingOf(is, key)];
+      return before === undefined || after === undefined || before === after
+        ? []
+        : [
+            `${control.label} ${settingText(device, key, before)} → ${settingText(device, key, after)}`,
+          ];
+    });
+    if (turned.length === 0) return [];
+    return [
+      {
+        id: `setting ${id}`,
+        what: `Set ${device.name}`,
+        where: turned.join(', '),
+        minutes: TURN_MIN * turned.length,
+        people: 1,
+        after: moved(id),
+        sum: `${turned.length} × ${TURN_MIN} min`,
+      },
+    ];
+  });
