@@ -62,6 +62,15 @@ const placeTwoSets = async (page: Page, url: string): Promise<void> => {
   await page.getByLabel('Tape on the floor').selectOption('yellow');
   await expect(page.getByText('in yellow tape')).toBeVisible();
   await saved(page);
+  // Walked through, one after the other, to the last and out.
+  await page.getByRole('button', { name: 'Walk through them' }).click();
+  const walk = page.getByRole('group', { name: 'Walk through the marks' });
+  await expect(walk).toContainText(/^1 of \d+, yellow tape/);
+  const many = Number(/of (\d+)/.exec(await walk.innerText())?.[1]);
+  for (let mark = 1; mark < many; mark++)
+    await walk.getByRole('button', { name: 'Laid: next' }).click();
+  await walk.getByRole('button', { name: 'Laid: that was all' }).click();
+  await expect(walk).toBeHidden();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('table', { name: 'Marks' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print with the marks' })).toBeHidden();
@@ -128,7 +137,7 @@ test('a show by phone from nothing to the archive: sets, marks, no server, a dea
   await part(phone, 'Checks').click();
   await phone.getByRole('group', { name: 'Lists' }).getByRole('button', { name: /^Test/ }).click();
   const meter = phone.getByLabel('Read off').first();
-  await meter.fill('-60');
+  await meter.fill('60');
   await meter.press('Enter');
   await expect(phone.getByText(/ dB quieter than computed$/)).toBeVisible();
   await part(phone, 'Now').click();

@@ -63,6 +63,16 @@ const config = defineConfig({
           subtle: both('#efe7d9', '#2f2b27'),
           muted: both('#efe7d9', '#2f2b27'),
         },
+        /** What buttons are made of: in the dark their edge is seen too */
+        gray: {
+          contrast: both('#fdfaf4', '#24211e'),
+          fg: both('#211d1a', '#efe8dc'),
+          subtle: both('#efe7d9', '#2f2b27'),
+          muted: both('#e2d8c6', '#3a342f'),
+          emphasized: both('#d8ccb8', '#47403a'),
+          solid: both('#211d1a', '#efe8dc'),
+          border: both('#b9ab95', '#6b6158'),
+        },
         fg: { DEFAULT: both('#211d1a', '#efe8dc'), muted: both('#655c52', '#b5aa9c') },
         border: {
           DEFAULT: both('#d8ccb8', '#47403a'),

@@ -117,6 +117,12 @@ describe('runs beside one another', () => {
       ['voice b', { least: -30, middle: -24, most: -18, times: 2 }, false],
     ]);
   });
+  it('calls nothing far off every time that was read once', () => {
+    const once = run(10, [], { measured: [{ lineId: 'a', value: -60, unit: 'dBFS' }] });
+    const reads = { unit: 'dBFS', expected: -24, within: 4 } as const;
+    const its = line({ id: 'a', phase: 'test', what: 'Host speaks', why: '', reads });
+    expect(compareRuns([once], [], [its]).readings[0]?.isAlwaysFar).toBe(false);
+  });
   it('counts trouble by device, the most troubled first', () => {
     const trouble = (...troubled: readonly string[]) => run(10, [], { troubled });
     expect(compareRuns([trouble('b', 'a', 'a'), trouble('a'), trouble()], [], []).trouble).toEqual([

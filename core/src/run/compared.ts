@@ -35,7 +35,7 @@ export interface ReadInRuns {
   readonly line: CheckLine;
   readonly reads: ToRead;
   readonly values: Spread;
-  /** Far off in every run, and each time to the same side: then it is not the voice that varies */
+  /** Far off in every one of several runs, and to the same side: then it is not the voice that varies */
   readonly isAlwaysFar: boolean;
 }
 
@@ -73,7 +73,9 @@ const readingsOf = (runs: readonly Compared[], lines: readonly CheckLine[]): Rea
     if (!values) return [];
     const off = all.map((value) => readOff(reads, value));
     const isAlwaysFar =
-      off.every(({ isFar }) => isFar) && new Set(off.map((each) => Math.sign(each.off))).size === 1;
+      off.length > 1 &&
+      off.every(({ isFar }) => isFar) &&
+      new Set(off.map((each) => Math.sign(each.off))).size === 1;
     return [{ line, reads, values, isAlwaysFar }];
   });
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { entry, inOrder } from '@echo-loom/core';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -119,8 +119,14 @@ export const ChangeOverView = () => {
         </Text>
       ) : (
         <>
-          <Flex gap="4" wrap="wrap" mb="3" maxW="60rem" className="screen-only">
-            <Box flex="1" minW="16rem">
+          <Grid
+            gap="4"
+            templateColumns="repeat(auto-fill, minmax(17rem, 1fr))"
+            mb="3"
+            maxW="60rem"
+            className="screen-only"
+          >
+            <Box>
               <ChoiceField
                 label="From"
                 value={from}
@@ -128,10 +134,10 @@ export const ChangeOverView = () => {
                 onChoose={setFrom}
               />
             </Box>
-            <Box flex="1" minW="16rem">
+            <Box>
               <ChoiceField label="To" value={to} options={named} onChoose={setWanted} />
             </Box>
-            <Box flex="1" minW="16rem">
+            <Box>
               <NumberField
                 label="People"
                 unit=""
@@ -142,7 +148,7 @@ export const ChangeOverView = () => {
                 onCommit={(next) => next !== null && setPeople(next)}
               />
             </Box>
-            <Box flex="1" minW="16rem">
+            <Box>
               <NumberField
                 label="What it took by hand"
                 unit="min"
@@ -153,7 +159,7 @@ export const ChangeOverView = () => {
                 onCommit={(minutes) => run({ type: 'setByHand', setId: to, minutes })}
               />
             </Box>
-          </Flex>
+          </Grid>
           {at.state === 'failed' && (
             <Text role="alert" fontSize="sm">
               {at.says}

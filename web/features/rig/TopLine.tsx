@@ -50,6 +50,7 @@ const Saved = () => {
       role="status"
       aria-live="polite"
       data-save={shown}
+      className="screen-only"
     >
       {words}
     </Text>
@@ -108,7 +109,7 @@ export const TopLine = ({ rigId }: { readonly rigId: string }) => {
       wrap="wrap"
       data-rig={rigId}
     >
-      <Button asChild size="sm" variant="ghost" px="2">
+      <Button asChild size="sm" variant="ghost" px="2" className="screen-only">
         <Link href="/" prefetch={false}>
           Shelf
         </Link>

@@ -5,9 +5,14 @@ import {
   readOff,
   type RunState,
   timeOfDayText,
+  type ToRead,
 } from '@echo-loom/core';
 import { NumberField } from '@/ui/NumberField';
 import { localS } from './local';
+
+/** Averages lie below full scale: many keyboards of phones have no minus, so “27” is −27 there. */
+const belowFull = (unit: ToRead['unit'], read: number): number =>
+  unit === 'ms' ? read : -Math.abs(read);
 
 /** A line of a list, as large as a thumb; where a meter is read, the figure is kept with the run. */
 export const CheckRow = ({
@@ -105,7 +110,12 @@ export const CheckRow = ({
             whenEmpty="–"
             onCommit={(read) =>
               read !== null &&
-              onHappened({ is: 'measured', lineId: line.id, value: read, unit: reads.unit })
+              onHappened({
+                is: 'measured',
+                lineId: line.id,
+                value: belowFull(reads.unit, read),
+                unit: reads.unit,
+              })
             }
           />
           {off && (

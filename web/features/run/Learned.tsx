@@ -64,14 +64,14 @@ export const Learned = ({ runs }: { readonly runs: readonly RunLine[] }) => {
             lines={segments.map(({ segmentId, title, plannedS, took }) => ({
               id: segmentId,
               head: title,
-              isMarked: took.least > plannedS || took.most < plannedS,
+              isMarked: took.times > 1 && (took.least > plannedS || took.most < plannedS),
               cells: [
                 durationText(plannedS),
                 spreadText(took),
                 durationText(took.middle - plannedS),
               ],
             }))}
-            note="Marked where every run was longer, or every run shorter, than is planned."
+            note="Marked where every one of several runs was longer, or every one shorter, than is planned."
           />
           <Flex gap="3" mt="2" align="center" className="screen-only">
             <Button size="sm" variant="outline" disabled={changes.length === 0} onClick={take}>

@@ -1,9 +1,9 @@
-import { Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { type ComparedRuns, entry, readOff } from '@echo-loom/core';
 import { useRig } from '@/features/rig/RigProvider';
 import { PlainTable } from '@/ui/PlainTable';
 
-const written = (value: number): string => String(Math.round(value * 10) / 10).replace('-', '−');
+const written = (value: number): string => value.toFixed(1).replace('-', '−');
 
 /** What was read off in the runs that were, beside what the rig makes of it now; and what made trouble. */
 export const Readings = ({
@@ -15,23 +15,25 @@ export const Readings = ({
   return (
     <>
       {readings.length > 0 && (
-        <PlainTable
-          label="What was read off"
-          headings={['Line', 'Expected', 'Read', 'In the middle']}
-          lines={readings.map(({ line, reads, values, isAlwaysFar }) => ({
-            id: line.id,
-            head: [line.what, line.where].filter((text) => text !== '').join(', '),
-            isMarked: isAlwaysFar,
-            cells: [
-              `${written(reads.expected)} ${reads.unit}`,
-              values.times === 1
-                ? `${written(values.middle)} ${reads.unit}, once`
-                : `${written(values.least)} to ${written(values.most)} ${reads.unit}, ${values.times} times`,
-              readOff(reads, values.middle).says,
-            ],
-          }))}
-          note="Marked where every run was far off, and to the same side: something stands otherwise than in the rig."
-        />
+        <Box mt="4">
+          <PlainTable
+            label="What was read off"
+            headings={['Read off', 'Expected', 'In the runs', 'The middle of them']}
+            lines={readings.map(({ line, reads, values, isAlwaysFar }) => ({
+              id: line.id,
+              head: [line.what, line.where].filter((text) => text !== '').join(', '),
+              isMarked: isAlwaysFar,
+              cells: [
+                `${written(reads.expected)} ${reads.unit}`,
+                values.times === 1
+                  ? `${written(values.middle)} ${reads.unit}, once`
+                  : `${written(values.least)} to ${written(values.most)} ${reads.unit}, ${values.times} times`,
+                readOff(reads, values.middle).says,
+              ],
+            }))}
+            note="Marked where every one of several runs was far off, and to the same side: something stands otherwise than in the rig."
+          />
+        </Box>
       )}
       {trouble.length > 0 && (
         <Text fontSize="sm" mt="2">
