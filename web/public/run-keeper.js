@@ -44,10 +44,11 @@ const keep = async (path, parts) => {
   await cache.addAll(parts.filter((each) => PART.test(each) && !known.includes(each)));
   await cache.delete(path, { ignoreVary: true });
   await cache.add(path);
-  const pages = known.filter((each) => RUN.test(each) && each !== path);
   const old = known.filter((each) => PART.test(each) && !parts.includes(each));
-  for (const each of [...old, ...pages.slice(0, Math.max(0, pages.length + 1 - MOST_PAGES))])
-    await cache.delete(each, { ignoreVary: true });
+  const pages = known.filter((each) => RUN.test(each) && each !== path);
+  // Pages of an earlier build are made of parts that go.
+  const late = old.length > 0 ? pages : pages.slice(0, Math.max(0, pages.length + 1 - MOST_PAGES));
+  for (const each of [...old, ...late]) await cache.delete(each, { ignoreVary: true });
 };
 
 self.addEventListener('install', () => self.skipWaiting());

@@ -24,20 +24,30 @@ export const recall = (box: RunBox, runId: string): RunMemory | null => {
   }
 };
 
-/** Keeps what was told of this run; of others nothing is kept longer. */
+/** Which runs something is kept of, the latest first. */
+const ORDER = 'echo-loom-runs-told';
+/** Runs that something is kept of; several may be open at once. */
+const MOST_RUNS = 4;
+
+const orderIn = (box: RunBox): readonly string[] => {
+  try {
+    return z.array(z.string()).parse(JSON.parse(box.getItem(ORDER) ?? '[]'));
+  } catch {
+    return [];
+  }
+};
+
+/** Keeps what was told of this run; what was told of the oldest goes. */
 export const remember = (
   box: RunBox,
   runId: string,
   events: Iterable<RunEvent>,
   aheadMs: number,
 ): void => {
-  const others: string[] = [];
-  for (let at = 0; at < box.length; at++) {
-    const key = box.key(at);
-    if (key?.startsWith(START) && key !== START + runId) others.push(key);
-  }
-  for (const key of others) box.removeItem(key);
+  const runs = [runId, ...orderIn(box).filter((id) => id !== runId)];
+  for (const id of runs.slice(MOST_RUNS)) box.removeItem(START + id);
   try {
+    box.setItem(ORDER, JSON.stringify(runs.slice(0, MOST_RUNS)));
     box.setItem(START + runId, JSON.stringify({ events: [...events], aheadMs }));
   } catch {
     // No room: what is not sent yet needs it more.

@@ -150,17 +150,39 @@ describe('a run that is open', () => {
     await again.catchUp();
     expect(shownIn(again)).toMatchObject({ isAway: true, events: { length: 2 } });
   });
-  it('forgets what was told of other runs, and reads nothing that is torn', async () => {
+  it('remembers the latest runs, forgets the oldest, and reads nothing that is torn', async () => {
     const server = new Server();
     const box = new Storage();
-    box.setItem('echo-loom-run-told run-other-12', '{"events":[],"aheadMs":0}');
     box.setItem('echo-loom-run-told run-chaos-1', '{"events":[{"id":"ev');
-    const session = windowOn(server, box);
-    expect(shownIn(session).events).toEqual([]);
+    box.setItem('echo-loom-runs-told', 'torn');
+    const hear = async (runId: string): Promise<void> => {
+      const session = openRun({ ...RUN, runId }, around(server, box));
+      expect(shownIn(session).events).toEqual([]);
+      session.record({ is: 'live' }, 'Ada');
+      await session.catchUp();
+    };
+    for (const runId of ['run-chaos-1', 'run-chaos-2', 'run-chaos-3', 'run-chaos-4', 'run-chaos-5'])
+      await hear(runId);
+    const kept = [1, 2, 3, 4, 5].map((at) => box.getItem(`echo-loom-run-told run-chaos-${at}`));
+    expect(kept.map((text) => text?.includes('"is":"live"') ?? false)).toEqual([
+      false,
+      true,
+      true,
+      true,
+      true,
+    ]);
+  });
+  it('goes on where the browser has no room to remember', async () => {
+    const server = new Server();
+    const full = new Storage();
+    full.setItem = () => {
+      throw new Error('QuotaExceededError');
+    };
+    const session = windowOn(server, full);
     session.record({ is: 'live' }, 'Ada');
     await session.catchUp();
-    expect(box.getItem('echo-loom-run-told run-other-12')).toBeNull();
-    expect(box.getItem('echo-loom-run-told run-chaos-1')).toContain('"is":"live"');
+    expect(server.events).toHaveLength(1);
+    expect(shownIn(session)).toMatchObject({ unsent: 0, isAway: false });
   });
   it('shows what the server refuses, and keeps it', async () => {
     const server = new Server();

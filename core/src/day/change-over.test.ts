@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { RigDraft } from '../catalogue/draft';
 import { apply, type Rig } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
@@ -102,6 +103,33 @@ describe('sets that are set otherwise', () => {
     const bare = apply(loud, { type: 'keepSet', setId: 'c', name: 'C' });
     expect(ids(changeOver(bare, 'c', 'b'))).toEqual([]);
     expect(ids(changeOver(bare, 'c', 'a'))).toEqual(['setting desk', 'check']);
+  });
+  it('turns what differs and nothing else, whatever the settings', () => {
+    const anySettings = fc.record({
+      'gain-1': fc.constantFrom(40, 41, 50),
+      'gain-2': fc.constantFrom(40, 44),
+      'phantom-1': fc.boolean(),
+    });
+    fc.assert(
+      fc.property(anySettings, anySettings, (was, is) => {
+        const set = (rig: Rig, settings: Readonly<Record<string, number | boolean>>): Rig =>
+          Object.entries(settings).reduce((at1, [key, value]) => turn(at1, key, value), rig);
+        const both = keep(set(keep(set(start, was), 'a'), is), 'b');
+        const differing = (['gain-1', 'gain-2', 'phantom-1'] as const).filter(
+          (key) => was[key] !== is[key],
+        );
+        const tasks = changeOver(both, 'a', 'b');
+        const turned = tasks.find(({ id }) => id === 'setting desk')?.where.split(', ') ?? [];
+        expect(turned).toHaveLength(differing.length);
+        // Standing as the one and then as the other is what the tasks lead to.
+        const stood = apply(apply(both, { type: 'standAsSet', setId: 'a' }), {
+          type: 'standAsSet',
+          setId: 'b',
+        });
+        expect(stood.devices['desk']?.settings).toEqual(both.devices['desk']?.settings);
+      }),
+      { numRuns: 60 },
+    );
   });
   it('is measured as any other task, and comes after what carries it', () => {
     const far = keep(

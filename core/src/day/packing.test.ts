@@ -9,7 +9,7 @@ describe('what goes along to a show elsewhere', () => {
     'no case is heavier than %d kg, and each thing is in one of them',
     (mostKg) => {
       for (const rig of [hall, firing]) {
-        const { cases, alone } = packingList(rig, mostKg);
+        const { cases, alone, stays } = packingList(rig, mostKg);
         for (const { things, massKg } of cases) {
           expect(massKg).toBeLessThanOrEqual(mostKg + 1e-9);
           expect(things.reduce((sum, thing) => sum + (thing.massKg ?? 0), 0)).toBeCloseTo(
@@ -22,10 +22,17 @@ describe('what goes along to a show elsewhere', () => {
           ({ deviceId }) => deviceId,
         );
         expect(new Set(ids).size).toBe(ids.length);
-        const carried = Object.entries(rig.devices).filter(
-          ([, { model, personId }]) =>
+        const hung = Object.values(rig.devices).filter(
+          ({ on, model }) =>
             !['call', 'stream', 'recording'].includes(model.kind) &&
-            rig.people[personId ?? '']?.where !== 'remote',
+            ['overhead', 'wall'].includes(rig.supports[on?.supportId ?? '']?.figures.is ?? ''),
+        );
+        expect(stays.toSorted()).toEqual(hung.map(({ name }) => name).sort());
+        const carried = Object.entries(rig.devices).filter(
+          ([, device]) =>
+            !['call', 'stream', 'recording'].includes(device.model.kind) &&
+            !hung.includes(device) &&
+            rig.people[device.personId ?? '']?.where !== 'remote',
         );
         expect(ids.sort()).toEqual(carried.map(([id]) => id).sort());
       }
@@ -59,6 +66,7 @@ describe('what goes along to a show elsewhere', () => {
         list.cases.reduce((sum, { things }) => sum + things.length, 0) +
         list.alone.length +
         list.supports.length +
+        list.stays.length +
         list.cables.length,
     );
   });

@@ -1,5 +1,5 @@
 import { bodyOf } from '../catalogue/bodies';
-import { type Device, entry, inOrder, type Rig } from '../rig';
+import { type Device, entry, inOrder, type Rig, type Support } from '../rig';
 import { CABLES } from '../rig/links/cables';
 import { csvOf } from '../rig/files/csv';
 
@@ -59,6 +59,8 @@ export interface PackingList {
   readonly cases: readonly PackCase[];
   /** Too heavy for a case: carried by itself */
   readonly alone: readonly Packed[];
+  /** What hangs or is screwed to a wall: it belongs to the house */
+  readonly stays: readonly string[];
   /** Stands, arms and tables, folded */
   readonly supports: readonly string[];
   readonly cables: readonly {
@@ -67,6 +69,10 @@ export interface PackingList {
     readonly count: number;
   }[];
 }
+
+/** Belongs to the house: only who hung it takes it down. */
+const isFixed = ({ figures }: Support): boolean =>
+  figures.is === 'overhead' || figures.is === 'wall';
 
 /** The heaviest first, each into the first case of its group that takes it. */
 const intoCases = (group: Group, things: readonly Packed[], mostKg: number): PackCase[] => {
@@ -90,13 +96,18 @@ const intoCases = (group: Group, things: readonly Packed[], mostKg: number): Pac
  * @param mostKg what one case may hold, its own weight apart
  */
 export const packingList = (rig: Rig, mostKg: number): PackingList => {
-  const things = inOrder(rig.devices)
-    .filter(
-      ([, { model, personId }]) =>
-        !NOTHING.has(model.kind) &&
-        // What a remote guest has is at theirs.
-        entry(rig.people, personId ?? '')?.where !== 'remote',
-    )
+  const hangs = ({ on }: Device): boolean => {
+    const support = entry(rig.supports, on?.supportId ?? '');
+    return support !== undefined && isFixed(support);
+  };
+  const here = inOrder(rig.devices).filter(
+    ([, { model, personId }]) =>
+      !NOTHING.has(model.kind) &&
+      // What a remote guest has is at theirs.
+      entry(rig.people, personId ?? '')?.where !== 'remote',
+  );
+  const things = here
+    .filter(([, device]) => !hangs(device))
     .map(([deviceId, device]) => ({
       group: groupOf(device),
       thing: { deviceId, name: device.name, massKg: bodyOf(device.model)?.massKg ?? null },
@@ -119,9 +130,10 @@ export const packingList = (rig: Rig, mostKg: number): PackingList => {
         mostKg,
       ),
     ),
+    stays: here.filter(([, device]) => hangs(device)).map(([, { name }]) => name),
     alone: things.map(({ thing }) => thing).filter(isHeavy),
     supports: inOrder(rig.supports)
-      .filter(([, { figures }]) => figures.is !== 'overhead' && figures.is !== 'wall')
+      .filter(([, support]) => !isFixed(support))
       .map(([, { name }]) => name),
     cables: [...cables.values()].sort(
       (a, b) => a.name.localeCompare(b.name, 'en') || a.lengthM - b.lengthM,
@@ -130,7 +142,7 @@ export const packingList = (rig: Rig, mostKg: number): PackingList => {
 };
 
 /** A line for each thing, with the case it is in. */
-export const packingCsv = ({ cases, alone, supports, cables }: PackingList): string =>
+export const packingCsv = ({ cases, alone, supports, cables, stays }: PackingList): string =>
   csvOf(
     ['Case', 'Thing', 'Count', 'kg'],
     [
@@ -139,6 +151,7 @@ export const packingCsv = ({ cases, alone, supports, cables }: PackingList): str
       ),
       ...alone.map((thing) => ['by itself', thing.name, 1, thing.massKg ?? '']),
       ...supports.map((name) => ['stands', name, 1, '']),
+      ...stays.map((name) => ['stays in the house', name, 1, '']),
       ...cables.map(({ name, lengthM, count }) => ['cables', `${name}, ${lengthM} m`, count, '']),
     ],
   );

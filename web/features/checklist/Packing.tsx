@@ -17,7 +17,7 @@ export const Packing = () => {
   const [mostKg, setMostKg] = useState(USUAL_KG);
   const [isOpen, setOpen] = useState(false);
   const list = packingList(rig, mostKg);
-  const { cases, alone, supports, cables } = list;
+  const { cases, alone, supports, cables, stays } = list;
   const kg = (massKg: number | null): string =>
     massKg === null ? 'not known' : `${massKg.toFixed(1)} kg`;
   if (cases.length + alone.length === 0) return null;
@@ -77,6 +77,9 @@ export const Packing = () => {
               ...(supports.length === 0
                 ? []
                 : [{ id: 'stands', head: 'Stands', cells: [supports.join(', '), '–'] }]),
+              ...(stays.length === 0
+                ? []
+                : [{ id: 'stays', head: 'Stays in the house', cells: [stays.join(', '), '–'] }]),
               ...(cables.length === 0
                 ? []
                 : [

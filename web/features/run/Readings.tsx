@@ -31,7 +31,7 @@ export const Readings = ({
                 readOff(reads, values.middle).says,
               ],
             }))}
-            note="Marked where every one of several runs was far off, and to the same side: something stands otherwise than in the rig."
+            note="Marked where several runs were far off to the same side: something stands otherwise than in the rig."
           />
         </Box>
       )}
