@@ -104,6 +104,30 @@ describe('sets that are set otherwise', () => {
     expect(ids(changeOver(bare, 'c', 'b'))).toEqual([]);
     expect(ids(changeOver(bare, 'c', 'a'))).toEqual(['setting desk', 'check']);
   });
+  it('phantom power goes off before a plug is drawn, and on when all are in', () => {
+    const stood = (rig: Rig, xM: number): Rig =>
+      apply(rig, {
+        type: 'standDevice',
+        deviceId: 'mic',
+        on: { supportId: 'table', xM, yM: 0, turnDeg: 0, upM: 0 },
+      });
+    const off = keep(stood(start, -0.5), 'a');
+    const both = keep(turn(stood(off, 0.9), 'phantom-1', true), 'b');
+    const on = taskOf(changeOver(both, 'a', 'b'), 'setting desk');
+    expect(on.after).toEqual(['cables mic']);
+    expect(taskOf(changeOver(both, 'a', 'b'), 'cables mic').where).toBe('as the patch sheet says');
+    const back = changeOver(both, 'b', 'a');
+    expect(taskOf(back, 'setting desk').after).toEqual([]);
+    expect(taskOf(back, 'cables mic')).toMatchObject({
+      where:
+        'as the patch sheet says; first phantom power off at Interface, two microphones, and wait ten seconds',
+      after: ['device mic', 'setting desk'],
+    });
+    const plan = scheduleFor(back, 2);
+    if (!plan.ok) throw new Error(plan.why);
+    const startOf = (id: string) => plan.tasks.find((task) => task.id === id)?.fromMin ?? NaN;
+    expect(startOf('cables mic')).toBeGreaterThanOrEqual(startOf('setting desk') + 0.25);
+  });
   it('turns what differs and nothing else, whatever the settings', () => {
     const anySettings = fc.record({
       'gain-1': fc.constantFrom(40, 41, 50),
@@ -140,7 +164,11 @@ describe('sets that are set otherwise', () => {
       }),
       'b',
     );
-    expect(taskOf(changeOver(far, 'a', 'b'), 'setting desk').after).toEqual(['device desk']);
+    // Phantom power comes on with it: everything is plugged first.
+    expect(taskOf(changeOver(far, 'a', 'b'), 'setting desk').after).toEqual([
+      'device desk',
+      'cables mic',
+    ]);
     const measured = apply(far, { type: 'measureTask', taskId: 'setting desk', minutes: 3 });
     expect(taskOf(changeOver(measured, 'a', 'b'), 'setting desk').minutes).toBe(3);
   });

@@ -10,7 +10,6 @@ import {
 import {
   AIM_MIN,
   apart,
-  CABLE_MIN,
   CHECK_MIN,
   DEVICE_MIN,
   estimate,
@@ -26,7 +25,8 @@ import {
   STORE_M,
 } from './estimates';
 import type { ChangeTask, Estimated } from './change-task';
-import { lampTasks, settingTasks, turnedTasks } from './set-tasks';
+import { cableTasks } from './cable-tasks';
+import { lampTasks, phantomInOrder, settingTasks, turnedTasks } from './set-tasks';
 import { spreadOf } from './spread';
 
 /** From one state of the room to a set: what is carried, plugged and checked, as tasks with their estimates. */
@@ -126,39 +126,6 @@ const deviceTasks = (rig: Rig, from: State | null, to: State): Estimated[] =>
     ];
   });
 
-/** Cables between things that do not move together are plugged anew, those of one device by one person. */
-const cableTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): Estimated[] => {
-  const bySource = new Map<
-    string,
-    { readonly after: Set<string>; count: number; lengthM: number }
-  >();
-  for (const { from, to, cable } of Object.values(rig.links)) {
-    if (cable.kind === 'inside' || cable.kind === 'radio') continue;
-    const [a, b] = [moved(from.deviceId), moved(to.deviceId)];
-    if (a.length === 0 && b.length === 0) continue;
-    if (a.join() === b.join() && a.every((id) => id.startsWith('support '))) continue;
-    const known = bySource.get(from.deviceId) ?? { after: new Set<string>(), count: 0, lengthM: 0 };
-    for (const id of [...a, ...b]) known.after.add(id);
-    known.count += 1;
-    known.lengthM += cable.lengthM;
-    bySource.set(from.deviceId, known);
-  }
-  return [...bySource].map(([deviceId, { after, count, lengthM }]) => {
-    const { minutes, sum } = estimate(CABLE_MIN * count, lengthM, 0);
-    return {
-      id: `cables ${deviceId}`,
-      what:
-        `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ` +
-        (entry(rig.devices, deviceId)?.name ?? deviceId),
-      where: 'as the patch sheet says',
-      minutes,
-      people: 1,
-      after: [...after],
-      sum,
-    };
-  });
-};
-
 /** A task as it was measured, where it was: the middle of its times counts. */
 const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): ChangeTask => {
   const times = entry(rig.taskMinutes, task.id) ?? [];
@@ -194,14 +161,16 @@ export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string):
       ids.has(id),
     );
   };
-  const tasks = [
+  const turned =
+    fromSetId === null ? settingTasks(rig, moved) : turnedTasks(rig, fromSetId, toSetId, moved);
+  const cables = cableTasks(rig, fromSetId, moved);
+  const all = [
     ...carried,
-    ...cableTasks(rig, moved),
     ...lampTasks(rig, fromSetId, toSetId, moved),
-    ...(fromSetId === null
-      ? settingTasks(rig, moved)
-      : turnedTasks(rig, fromSetId, toSetId, moved)),
-  ].map((task) => ({ ...task, after: task.after.filter((id) => ids.has(id)) }));
+    ...phantomInOrder(cables, turned),
+  ];
+  const known = new Set(all.map(({ id }) => id));
+  const tasks = all.map((task) => ({ ...task, after: task.after.filter((id) => known.has(id)) }));
   if (tasks.length === 0) return [];
   const check: Estimated = {
     id: 'check',

@@ -1,10 +1,19 @@
 import equal from 'fast-deep-equal';
 import { type Device, entry, inOrder, type Rig, settingOf } from '../rig';
 import { settingText } from '../rig/devices/settings';
+import type { SetDevice } from '../rig/devices/schema';
+import type { CableTask } from './cable-tasks';
 import type { Estimated } from './change-task';
 import { LAMP_MIN, SHEET_MIN, TURN_MIN } from './estimates';
+import { phantomPorts } from './phantom';
 
 /** What is set, dimmed and turned at a change-over, once things stand. */
+
+/** A device that is set, and what becomes of its phantom power. */
+export interface SetTask extends Estimated {
+  readonly deviceId: string;
+  readonly phantom: 'comes on' | 'goes off' | null;
+}
 
 /** Lamps that the looks of two sets have otherwise; those that are carried are aimed then. */
 export const lampTasks = (
@@ -34,10 +43,7 @@ export const lampTasks = (
 };
 
 /** Coming from nothing, what has gains or a picture is set as its sheet says. */
-export const settingTasks = (
-  rig: Rig,
-  moved: (deviceId: string) => readonly string[],
-): Estimated[] =>
+export const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): SetTask[] =>
   inOrder(rig.devices).flatMap(([id, device]) => {
     const hasSheet =
       device.model.kind === 'camera' ||
@@ -53,16 +59,25 @@ export const settingTasks = (
             people: 1,
             after: before,
             sum: `${SHEET_MIN} min`,
+            deviceId: id,
+            phantom: phantomPorts(device).size > 0 ? ('comes on' as const) : null,
           },
         ]
       : [];
   });
 
 /** How a device is set in a set; where the set keeps nothing of it, as it is set now. */
-const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device) => ({
+export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device) => ({
   ...device,
   settings: entry(entry(rig.sets, setId)?.settings ?? {}, deviceId) ?? device.settings,
 });
+
+/** Coming on anywhere counts for more: then everything has to be plugged first. */
+const phantomTurn = (was: SetDevice, is: SetDevice): SetTask['phantom'] => {
+  const [before, after] = [phantomPorts(was), phantomPorts(is)];
+  if ([...after].some((portId) => !before.has(portId))) return 'comes on';
+  return [...before].some((portId) => !after.has(portId)) ? 'goes off' : null;
+};
 
 /** Between two sets that are set otherwise: each control that has to be turned, device by device. */
 export const turnedTasks = (
@@ -70,7 +85,7 @@ export const turnedTasks = (
   fromSetId: string,
   toSetId: string,
   moved: (deviceId: string) => readonly string[],
-): Estimated[] =>
+): SetTask[] =>
   inOrder(rig.devices).flatMap(([id, device]) => {
     const [was, is] = [fromSetId, toSetId].map((setId) => settingsIn(rig, setId, id, device));
     if (!was || !is || was.settings === is.settings) return [];
@@ -92,6 +107,39 @@ export const turnedTasks = (
         people: 1,
         after: moved(id),
         sum: `${turned.length} × ${TURN_MIN} min`,
+        deviceId: id,
+        phantom: phantomTurn(was, is),
       },
     ];
   });
+
+/**
+ * Cables and settings, so that phantom power comes on after plugging and goes off before it: plugging with it on
+ * cracks and can harm. @source handbook 7
+ */
+export const phantomInOrder = (
+  cables: readonly CableTask[],
+  set: readonly SetTask[],
+): Estimated[] => [
+  ...cables.map(({ touches, ...task }) => ({
+    ...task,
+    after: [
+      ...task.after,
+      ...set
+        .filter(({ phantom, deviceId }) => phantom === 'goes off' && touches.has(deviceId))
+        .map(({ id }) => id),
+    ],
+  })),
+  ...set.map(({ phantom, deviceId, ...task }) => ({
+    ...task,
+    after:
+      phantom === 'goes off'
+        ? []
+        : [
+            ...task.after,
+            ...cables
+              .filter(({ touches }) => phantom === 'comes on' && touches.has(deviceId))
+              .map(({ id }) => id),
+          ],
+  })),
+];

@@ -2,7 +2,8 @@ import type { Analysis } from '../../analyse';
 import { batteryOf, feedLoadings } from '../../passes/power';
 import { driveLoads } from '../../passes/computer/lines';
 import { figure } from '../../passes/sum';
-import { type Device, inOrder, type Rig, switchSetting } from '../../rig';
+import { phantomPorts } from '../phantom';
+import { type Device, entry, inOrder, type Rig } from '../../rig';
 import { hoursText } from '../rundown';
 import { about, type CheckLine, line } from './line';
 
@@ -68,10 +69,9 @@ export const powerLines = (analysis: Analysis): CheckLine[] => {
 /** Devices that supply phantom power, with the inputs where it is on, in the order people count in. */
 const phantoms = (rig: Rig) =>
   inOrder(rig.devices).flatMap(([id, device]) => {
-    const inputs = Object.values(device.model.ports).flatMap((port) => {
-      const control = port.family === 'analogue' ? port.phantomSupply?.control : undefined;
-      return control !== undefined && switchSetting(device, control) ? [port.name] : [];
-    });
+    const inputs = [...phantomPorts(device)].map(
+      (portId) => entry(device.model.ports, portId)?.name ?? portId,
+    );
     const counted = inputs.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
     return counted.length === 0 ? [] : [{ id, device, inputs: counted.join(', ') }];
   });
