@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import { type Device, entry, inOrder, type Rig, settingOf } from '../rig';
-import { settingText } from '../rig/devices/settings';
+import { settingsThatFit, settingText } from '../rig/devices/settings';
 import type { SetDevice } from '../rig/devices/schema';
 import type { CableTask } from './cable-tasks';
 import type { Estimated } from './change-task';
@@ -66,11 +66,11 @@ export const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly str
       : [];
   });
 
-/** How a device is set in a set; where the set keeps nothing of it, as it is set now. */
-export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device) => ({
-  ...device,
-  settings: entry(entry(rig.sets, setId)?.settings ?? {}, deviceId) ?? device.settings,
-});
+/** How a device is set in a set, as far as it can be; where the set keeps nothing of it, as it is set now. */
+export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device): Device => {
+  const kept = entry(entry(rig.sets, setId)?.settings ?? {}, deviceId);
+  return kept ? { ...device, settings: settingsThatFit(device.model, kept) } : device;
+};
 
 /** Coming on anywhere counts for more: then everything has to be plugged first. */
 const phantomTurn = (was: SetDevice, is: SetDevice): SetTask['phantom'] => {
@@ -88,7 +88,7 @@ export const turnedTasks = (
 ): SetTask[] =>
   inOrder(rig.devices).flatMap(([id, device]) => {
     const [was, is] = [fromSetId, toSetId].map((setId) => settingsIn(rig, setId, id, device));
-    if (!was || !is || was.settings === is.settings) return [];
+    if (!was || !is) return [];
     const turned = Object.entries(device.model.controls).flatMap(([key, control]) => {
       const [before, after] = [settingOf(was, key), settingOf(is, key)];
       return before === undefined || after === undefined || before === after

@@ -48,6 +48,15 @@ export const settingProblem = (
 };
 
 /** A value as its control shows it: `54 dB`, `on`, or the name of a choice. */
+/** Those settings that a model can take; the others it stands at its initial value of, or has no control for. */
+export const settingsThatFit = (
+  model: Model,
+  settings: Readonly<Record<string, ControlValue>>,
+): Record<string, ControlValue> =>
+  Object.fromEntries(
+    Object.entries(settings).filter(([key, value]) => settingProblem(model, key, value) === null),
+  );
+
 export const settingText = (
   { model }: Pick<SetDevice, 'model'>,
   controlId: string,

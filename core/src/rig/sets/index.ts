@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { anyId, anyOf } from '../chance';
-import { settingProblem } from '../devices/settings';
+import { settingsThatFit } from '../devices/settings';
 import { idSchema, nameSchema } from '../ids';
 import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
@@ -42,10 +42,7 @@ const setAsKept = (rig: DraftRig, kept: NonNullable<StageSet['settings']>): void
   for (const [id, settings] of Object.entries(kept)) {
     const device = entry(rig.devices, id);
     if (!device) continue;
-    const { model } = asItStands(device);
-    device.settings = Object.fromEntries(
-      Object.entries(settings).filter(([key, value]) => settingProblem(model, key, value) === null),
-    );
+    device.settings = settingsThatFit(asItStands(device).model, settings);
   }
 };
 
