@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { RIG_VERSION } from '@echo-loom/core';
+import { EPISODE_STEPS, RIG_VERSION } from '@echo-loom/core';
 import { expect, saved, test } from './application';
 import { checkFolder, damage, folderOf, keepCheck } from './folders';
 
@@ -275,15 +275,7 @@ test('a show by phone from nothing to the archive: sets, marks, no server, a dea
   await page.getByLabel('Who moves them').fill('Ada');
   const card = page.getByRole('article');
   await expect(card).toContainText(/May be formatted: .* \(Place 1, Place 2\)\./);
-  for (const step of [
-    'copied',
-    'verified',
-    'in edit',
-    'review',
-    'ready',
-    'published',
-    'archived',
-  ]) {
+  for (const step of EPISODE_STEPS.slice(1)) {
     await card.getByRole('button', { name: `On to ${step}` }).click();
     await expect(
       page.getByRole('region', { name: step, exact: true }).getByRole('article'),

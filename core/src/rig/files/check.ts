@@ -5,6 +5,7 @@ import { modelSchema } from '../devices/model';
 import { deviceSchema } from '../devices/schema';
 import { type Rig, rigSchema } from '../rig';
 import { LIMITS } from '../slices';
+import { type Branch, isBranch } from './branch';
 
 /** One thing wrong with a document: where (a path from its root, or `file` where there is no path yet) and what. */
 export interface ImportProblem {
@@ -24,10 +25,6 @@ export const refused = (...problems: ImportProblem[]): Imported => ({
   ok: false,
   problems: problems.slice(0, MAX_PROBLEMS),
 });
-
-type Branch = Record<string, unknown>;
-export const isBranch = (value: unknown): value is Branch =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** `devices.mic-2.ports[0]`: as a person would write the way to a value. */
 export const pathText = (path: readonly PropertyKey[]): string => {

@@ -1,9 +1,8 @@
 import { RIG_VERSION } from '../rig';
+import { type Branch, isBranch } from './branch';
 import { PERSON_2 } from './frozen';
 import {
-  type Branch,
   BUTTON_7,
-  isBranch,
   modelOf3,
   modelOf8,
   NOISE_6,

@@ -5,7 +5,8 @@ import { Refusal } from '../refusal';
 import { putChanges } from '../revert';
 import { RIG_VERSION } from '../rig';
 import { checkRig } from './check';
-import { isBranch, upgrade } from './upgrade';
+import { isBranch } from './branch';
+import { upgrade } from './upgrade';
 import { upgradeCommand } from './upgrade-command';
 
 /** An entry of a log as an earlier version wrote it. */
