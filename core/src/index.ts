@@ -232,6 +232,7 @@ export { type Difference, difference, differenceOf } from './predict/compare';
 export * from './predict/predict';
 export * from './report';
 export * from './report/form';
+export * from './report/form-parts';
 export * from './report/parts';
 export * from './rig';
 export {

@@ -150,6 +150,22 @@ describe('a run that is open', () => {
     await again.catchUp();
     expect(shownIn(again)).toMatchObject({ isAway: true, events: { length: 2 } });
   });
+  it('sends again what the server was told once and no longer has', async () => {
+    const server = new Server();
+    const box = new Storage();
+    const before = windowOn(server, box);
+    before.record({ is: 'live' }, 'Ada');
+    before.record({ is: 'ticked', lineId: 'a' }, 'Ada');
+    await before.catchUp();
+    expect(unsentIn(box)).toBe(0);
+    // Put back from a backup that was made between the two.
+    server.events.pop();
+    const again = windowOn(server, box);
+    await again.catchUp();
+    expect(server.events.map(({ happened }) => happened.is)).toEqual(['live', 'ticked']);
+    expect(shownIn(again)).toMatchObject({ unsent: 0, events: { length: 2 } });
+    expect(unsentIn(box)).toBe(0);
+  });
   it('remembers the latest runs, forgets the oldest, and reads nothing that is torn', async () => {
     const server = new Server();
     const box = new Storage();

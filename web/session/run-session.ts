@@ -88,6 +88,8 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
   const path = `/api/rigs/${rigId}/runs/${runId}`;
   const known = new Map(heardBefore?.events.map((event) => [event.id, event]));
   const unsent = new Map<string, RunEvent>();
+  /** Told to an earlier page, and not told again yet */
+  const remembered = new Set(known.keys());
   /** Refused by the server: kept, shown, and not sent again and again */
   const setAside = new Set<string>();
   let after = 0;
@@ -174,6 +176,31 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
     return events.length < AT_ONCE ? true : send();
   };
 
+  let catching: Promise<void> | null = null;
+  /** Asked for while it was on its way: what came since is not sent yet */
+  let isWanted = false;
+  const keepUnsent = (event: RunEvent): void => {
+    unsent.set(event.id, event);
+    try {
+      box.setItem(boxKey(runId, event.id), JSON.stringify(event));
+    } catch {
+      // A browser that keeps nothing still sends it.
+    }
+  };
+
+  /** What an earlier page was told and the server no longer has, after it was put back from a backup: it is sent again. */
+  const takeUpForgotten = (): void => {
+    if (remembered.size === 0) return;
+    for (const id of remembered) {
+      const event = known.get(id);
+      known.delete(id);
+      if (event) keepUnsent(event);
+    }
+    remembered.clear();
+    isWanted = true;
+    show();
+  };
+
   const hear = async (): Promise<boolean> => {
     const answer = await answerOf(readAnswerSchema, undefined, `?after=${after}`);
     if (answer === null) return false;
@@ -186,9 +213,11 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
       after = Math.max(after, place);
       // Sent by this page, and the answer was lost: it is there.
       if (unsent.delete(event.id)) box.removeItem(boxKey(runId, event.id));
+      remembered.delete(event.id);
       isNew ||= !known.has(event.id);
       known.set(event.id, event);
     }
+    if (!answer.hasMore) takeUpForgotten();
     if (isNew) {
       keepTold();
       show();
@@ -196,9 +225,6 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
     return answer.hasMore ? hear() : true;
   };
 
-  let catching: Promise<void> | null = null;
-  /** Asked for while it was on its way: what came since is not sent yet */
-  let isWanted = false;
   const catchUp = (): Promise<void> => {
     isWanted = true;
     catching ??= (async () => {
@@ -222,12 +248,7 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
       // What one window does stands in the order in which it was done, within one millisecond too.
       lastMs = Math.max(lastMs + 1, nowMs());
       const event: RunEvent = { id: around.newId(), atMs: lastMs, by, happened };
-      unsent.set(event.id, event);
-      try {
-        box.setItem(boxKey(runId, event.id), JSON.stringify(event));
-      } catch {
-        // A browser that keeps nothing still sends it.
-      }
+      keepUnsent(event);
       show();
       void catchUp();
       return event;

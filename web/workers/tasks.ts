@@ -10,15 +10,11 @@ import {
   build,
   type Built,
   changeOver,
-  type ChangeTask,
   type Task,
   type Chosen,
-  costOf,
   difference,
   failureCards,
-  type Finding,
   findingKey,
-  type Fix,
   fixesOf,
   fixesOfCause,
   curesOf,
@@ -40,8 +36,6 @@ import {
   type Stock,
   nextStep,
   type NextStep,
-  predict,
-  type Prediction,
   type Placing,
   placeAll,
   plugAll,
@@ -55,101 +49,27 @@ import {
   setForVoice,
   type OtherWay,
   otherWays,
-  type PlaceTiming,
   setsOf,
   type SimpleCommand,
   type Size,
   type Schedule,
   scheduleFor,
-  type Saving,
-  savings,
   type SizeStudy,
   solveTiming,
   timingByPlace,
   studySize,
-  type TimingSolution,
   together,
   type Together,
-  type Verdict,
 } from '@echo-loom/core';
+import {
+  type Offer,
+  type TimingAnswer,
+  type Tried,
+  type ChangeOverAnswer,
+  offersOf,
+  savedBy,
+} from './answers';
 import { type RigChanges, withChanges } from './rig-changes';
-
-/** A fix, and what would come of it. */
-export interface Offer {
-  readonly fix: Fix;
-  /** null where the rig has changed so that it no longer applies */
-  readonly prediction: Prediction | null;
-  /** What it adds to what is to be paid */
-  readonly cost: number;
-}
-
-/** Delays for all places at once, and what they would come to. Milliseconds. */
-export type TimingAnswer = Pick<
-  TimingSolution,
-  'worstBeforeMs' | 'worstMs' | 'boundMs' | 'unknown'
-> & {
-  readonly commands: readonly SimpleCommand[];
-  /** What each place comes to, with all others and alone */
-  readonly places: readonly PlaceTiming[];
-  readonly tried: Tried | null;
-};
-
-/** What an edit comes to. */
-export interface Tried {
-  readonly verdict: Verdict;
-  readonly fresh: readonly Finding[];
-  readonly gone: readonly Finding[];
-  readonly cost: number;
-}
-
-const offerOf = (analysis: Analysis, finding: Finding, fix: Fix): Offer => {
-  try {
-    return {
-      fix,
-      prediction: predict(analysis, finding, fix),
-      cost: costOf(analysis.rig, fix.command),
-    };
-  } catch (error) {
-    if (error instanceof Refusal) return { fix, prediction: null, cost: 0 };
-    throw error;
-  }
-};
-
-const offersOf = (
-  analysis: Analysis,
-  finding: Finding,
-  fixes: readonly Fix[],
-  onProgress?: Progress,
-): Offer[] =>
-  fixes.map((fix, index) => {
-    onProgress?.(index, fixes.length);
-    return offerOf(analysis, finding, fix);
-  });
-
-/** A change-over as it would be done. */
-export interface ChangeOverAnswer {
-  readonly tasks: readonly ChangeTask[];
-  readonly schedule: Schedule;
-  readonly withOneMore: Schedule;
-  /** What it would save to leave cables plugged, and to mark places; the best first */
-  readonly plugged: readonly Saving[];
-  readonly marked: readonly Saving[];
-}
-
-/** Most tasks that are tried one by one, those that take longest. */
-const MOST_TRIED = 10;
-
-const savedBy = (
-  tasks: readonly ChangeTask[],
-  people: number,
-  lessBy: (task: ChangeTask) => number,
-): Saving[] => {
-  const tried = [...tasks]
-    .filter((task) => lessBy(task) > 0)
-    .sort((a, b) => lessBy(b) - lessBy(a))
-    .slice(0, MOST_TRIED);
-  return savings(tasks, people, new Map(tried.map((task) => [task.id, lessBy(task)])));
-};
 
 /** The engine beside the page: it follows the page's rig and works out what takes long. */
 export class EngineTasks {

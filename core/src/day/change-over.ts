@@ -162,7 +162,9 @@ export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string):
     );
   };
   const turned =
-    fromSetId === null ? settingTasks(rig, moved) : turnedTasks(rig, fromSetId, toSetId, moved);
+    fromSetId === null
+      ? settingTasks(rig, toSetId, moved)
+      : turnedTasks(rig, fromSetId, toSetId, moved);
   const cables = cableTasks(rig, fromSetId, moved);
   const all = [
     ...carried,

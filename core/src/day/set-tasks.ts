@@ -42,8 +42,18 @@ export const lampTasks = (
   });
 };
 
+/** How a device is set in a set, as far as it can be; where the set keeps nothing of it, as it is set now. */
+export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device): Device => {
+  const kept = entry(entry(rig.sets, setId)?.settings ?? {}, deviceId);
+  return kept ? { ...device, settings: settingsThatFit(device.model, kept) } : device;
+};
+
 /** Coming from nothing, what has gains or a picture is set as its sheet says. */
-export const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly string[]): SetTask[] =>
+export const settingTasks = (
+  rig: Rig,
+  toSetId: string,
+  moved: (deviceId: string) => readonly string[],
+): SetTask[] =>
   inOrder(rig.devices).flatMap(([id, device]) => {
     const hasSheet =
       device.model.kind === 'camera' ||
@@ -60,17 +70,14 @@ export const settingTasks = (rig: Rig, moved: (deviceId: string) => readonly str
             after: before,
             sum: `${SHEET_MIN} min`,
             deviceId: id,
-            phantom: phantomPorts(device).size > 0 ? ('comes on' as const) : null,
+            phantom:
+              phantomPorts(settingsIn(rig, toSetId, id, device)).size > 0
+                ? ('comes on' as const)
+                : null,
           },
         ]
       : [];
   });
-
-/** How a device is set in a set, as far as it can be; where the set keeps nothing of it, as it is set now. */
-export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device): Device => {
-  const kept = entry(entry(rig.sets, setId)?.settings ?? {}, deviceId);
-  return kept ? { ...device, settings: settingsThatFit(device.model, kept) } : device;
-};
 
 /** Coming on anywhere counts for more: then everything has to be plugged first. */
 const phantomTurn = (was: SetDevice, is: SetDevice): SetTask['phantom'] => {

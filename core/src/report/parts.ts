@@ -5,7 +5,8 @@ import { builtRoom, targetS } from '../passes/room';
 import { eyringS, sabineS } from '../passes/room/reverberation';
 import { headroomDb, peakDb, snrAWeightedDb, snrDb } from '../passes/sound';
 import { formatName } from '../units';
-import type { Report, ShotReport, StageReport } from './form';
+import type { Report } from './form';
+import type { ShotReport, StageReport } from './form-parts';
 
 export const shotReport = ({
   shotId,

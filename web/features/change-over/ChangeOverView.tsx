@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
-import type { ChangeOverAnswer } from '@/workers/tasks';
+import type { ChangeOverAnswer } from '@/workers/answers';
 import { useTask } from '@/workers/useTask';
 import { Marks } from './Marks';
 import { Minutes } from './Minutes';

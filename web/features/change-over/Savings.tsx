@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { Saving } from '@echo-loom/core';
-import type { ChangeOverAnswer } from '@/workers/tasks';
+import type { ChangeOverAnswer } from '@/workers/answers';
 import { clockText } from './Timeline';
 
 const TOLD = 4;

@@ -7,7 +7,7 @@ import {
   Refusal,
 } from '@echo-loom/core';
 import { useContext, useEffect, useState } from 'react';
-import type { Offer } from '@/workers/tasks';
+import type { Offer } from '@/workers/answers';
 import { EngineContext } from '@/workers/useTask';
 
 /** The best remedy of a cause, and what it asks for. */

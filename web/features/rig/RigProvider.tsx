@@ -47,6 +47,8 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
     void adopt(rigId, tabId, opened);
     const stopHearing = hearOf(rigId, tabId, opened.hear);
     const catchUp = () => void opened.catchUp();
+    // The browser may have kept this page: then the rig went on without it.
+    if (navigator.serviceWorker?.controller) catchUp();
     const lookAgain = () => {
       if (document.visibilityState !== 'visible') return;
       catchUp();
