@@ -188,7 +188,7 @@ export const openRun = ({ rigId, runId, plan }: Opening, around: RunAround): Run
     }
   };
 
-  /** What an earlier page was told and the server no longer has, after it was put back from a backup: it is sent again. */
+  /** What an earlier page was told and the server lost, as when it is put back from a backup: it is sent again. */
   const takeUpForgotten = (): void => {
     if (remembered.size === 0) return;
     for (const id of remembered) {
