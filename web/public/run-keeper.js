@@ -24,7 +24,7 @@ const part = async (request) => {
   return there ? new Response(there.body, there) : fetch(request);
 };
 
-const page = async (request) => {
+const pageOf = async (request) => {
   const before = await kept(pathOf(request));
   try {
     const response = await fetch(
@@ -42,8 +42,11 @@ const keep = async (path, parts) => {
   const cache = await opened();
   const known = (await cache.keys()).map(pathOf);
   await cache.addAll(parts.filter((each) => PART.test(each) && !known.includes(each)));
-  await cache.delete(path, { ignoreVary: true });
-  await cache.add(path);
+  // The page that is kept stays until the next is here whole: the server may go in between.
+  const page = await fetch(path);
+  const body = await page.blob();
+  if (!page.ok) throw new Error(`${path}: ${page.status}`);
+  await cache.put(path, new Response(body, { headers: page.headers }));
   const old = known.filter((each) => PART.test(each) && !parts.includes(each));
   const pages = known.filter((each) => RUN.test(each) && each !== path);
   // Pages of an earlier build are made of parts that go.
@@ -58,7 +61,8 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (PART.test(url.pathname)) event.respondWith(part(request));
-  else if (request.mode === 'navigate' && RUN.test(url.pathname)) event.respondWith(page(request));
+  else if (request.mode === 'navigate' && RUN.test(url.pathname))
+    event.respondWith(pageOf(request));
 });
 self.addEventListener('message', (event) => {
   const { path, parts } = event.data;
