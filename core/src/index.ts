@@ -227,6 +227,7 @@ export { adjustableGains, isConversion } from './passes/sound/gains';
 export { type Knob, type Rung, knobsOf, ladderOf, voices } from './passes/sound/ladder';
 export * from './passes/sound/voice-figures';
 export { type Spare, spareOf } from './passes/spare';
+export { deviceNameById, nameOfThing } from './passes/names';
 export { figure } from './passes/sum';
 export { type Difference, difference, differenceOf } from './predict/compare';
 export * from './predict/predict';

@@ -1,6 +1,7 @@
 import { entry, type Rig } from '../rig';
 import type { Estimated } from './change-task';
 import { CABLE_MIN, estimate } from './estimates';
+import { deviceNamed } from './names';
 import { phantomPorts } from './phantom';
 import { settingsIn } from './set-tasks';
 
@@ -14,8 +15,8 @@ export interface CableTask extends Estimated {
 interface Cables {
   readonly after: Set<string>;
   readonly touches: Set<string>;
-  /** Where phantom power is on at an end of one of them, by name */
-  readonly live: Set<string>;
+  /** Devices that have phantom power on at an end of one of them */
+  readonly liveIds: Set<string>;
   count: number;
   lengthM: number;
 }
@@ -39,7 +40,7 @@ export const cableTasks = (
     const known: Cables = bySource.get(from.deviceId) ?? {
       after: new Set(),
       touches: new Set(),
-      live: new Set(),
+      liveIds: new Set(),
       count: 0,
       lengthM: 0,
     };
@@ -48,29 +49,32 @@ export const cableTasks = (
     const end = entry(rig.devices, to.deviceId);
     if (fromSetId !== null && end) {
       const set = settingsIn(rig, fromSetId, to.deviceId, end);
-      if (phantomPorts(set).has(to.portId)) known.live.add(end.name);
+      if (phantomPorts(set).has(to.portId)) known.liveIds.add(to.deviceId);
     }
     known.count += 1;
     known.lengthM += cable.lengthM;
     bySource.set(from.deviceId, known);
   }
-  return [...bySource].map(([deviceId, { after, touches, live, count, lengthM }]) => {
+  return [...bySource].map(([deviceId, { after, touches, liveIds, count, lengthM }]) => {
     const { minutes, sum } = estimate(CABLE_MIN * count, lengthM, 0);
     return {
       id: `cables ${deviceId}`,
-      what:
-        `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ` +
-        (entry(rig.devices, deviceId)?.name ?? deviceId),
-      where:
-        'as the patch sheet says' +
-        (live.size === 0
-          ? ''
-          : `; first phantom power off at ${[...live].join(', ')}, and wait ten seconds`),
       minutes,
       people: 1,
       after: [...after],
       touches,
-      sum,
+      tell: (now) => {
+        const live = [...new Set([...liveIds].map((id) => deviceNamed(now, id)))];
+        return {
+          what: `Plug ${count === 1 ? 'the cable' : `${count} cables`} of ${deviceNamed(now, deviceId)}`,
+          where:
+            'as the patch sheet says' +
+            (live.length === 0
+              ? ''
+              : `; first phantom power off at ${live.join(', ')}, and wait ten seconds`),
+          sum: sum(),
+        };
+      },
     };
   });
 };

@@ -1,3 +1,4 @@
+import { passFor } from '../passes/pass';
 import {
   type Device,
   entry,
@@ -24,9 +25,10 @@ import {
   ownMass,
   STORE_M,
 } from './estimates';
-import type { ChangeTask, Estimated } from './change-task';
+import type { ChangeTask, Estimated, Work } from './change-task';
 import { cableTasks } from './cable-tasks';
 import { lampTasks, phantomInOrder, settingTasks, turnedTasks } from './set-tasks';
+import { deviceNamed, supportNamed } from './names';
 import { spreadOf } from './spread';
 
 /** From one state of the room to a set: what is carried, plugged and checked, as tasks with their estimates. */
@@ -83,12 +85,16 @@ const supportTasks = (rig: Rig, from: State | null, to: State, isMarked: boolean
       {
         markSavesMin: findingMin,
         id: `support ${id}`,
-        what: `${was ? 'Carry' : 'Set up'} ${support.name}${riding.length > 0 ? ` with what is on it` : ''}`,
-        where: spotText(spot),
         minutes,
         people: !rolls && massKg > ONE_CARRIES_KG ? 2 : 1,
         after: support.onId === null ? [] : [`support ${support.onId}`],
-        sum,
+        tell: (now) => ({
+          what:
+            `${was ? 'Carry' : 'Set up'} ${supportNamed(now, id)}` +
+            (riding.length > 0 ? ' with what is on it' : ''),
+          where: spotText(spot),
+          sum: sum(),
+        }),
       },
     ];
   });
@@ -112,43 +118,55 @@ const deviceTasks = (rig: Rig, from: State | null, to: State): Estimated[] =>
     const massKg = massOf(device);
     const wayM =
       was?.at && placed.at ? apart(was.at, placed.at) : from === null ? 2 * STORE_M : STORE_M / 2;
-    const { minutes, sum } = estimate(DEVICE_MIN + (isAimed(device) ? AIM_MIN : 0), wayM, massKg);
+    const aimed = isAimed(device);
+    const { minutes, sum } = estimate(DEVICE_MIN + (aimed ? AIM_MIN : 0), wayM, massKg);
     return [
       {
         id: `device ${id}`,
-        what: `${isAimed(device) ? 'Put up and aim' : 'Put'} ${device.name}`,
-        where: support ? `on ${support.name}` : placed.at ? spotText(placed.at) : '',
         minutes,
         people: massKg > ONE_CARRIES_KG ? 2 : 1,
         after: placed.on ? [`support ${placed.on.supportId}`] : [],
-        sum,
+        tell: (now) => ({
+          what: `${aimed ? 'Put up and aim' : 'Put'} ${deviceNamed(now, id)}`,
+          where: placed.on
+            ? `on ${supportNamed(now, placed.on.supportId)}`
+            : placed.at
+              ? spotText(placed.at)
+              : '',
+          sum: sum(),
+        }),
       },
     ];
   });
 
 /** A task as it was measured, where it was: the middle of its times counts. */
-const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): ChangeTask => {
+const measured = (rig: Rig, { markSavesMin = 0, ...task }: Estimated): Work => {
   const times = entry(rig.taskMinutes, task.id) ?? [];
   const took = spreadOf(times);
-  if (!took) return { ...task, spread: null, markSavesMin };
+  const estimatedMin = task.minutes;
+  if (!took) return { ...task, estimatedMin, spread: null, markSavesMin };
   const minutes = took.middle;
   return {
     ...task,
     minutes,
+    estimatedMin,
     markSavesMin: Math.min(markSavesMin, minutes),
     spread: { leastMin: took.least, mostMin: took.most, times: took.times },
-    sum:
-      `measured ${times.length === 1 ? 'once' : `${times.length} times`}: ${times.map(number).join(', ')} min; ` +
-      `estimated ${number(task.minutes)} min`,
+    tell: (now) => ({
+      ...task.tell(now),
+      sum:
+        `measured ${times.length === 1 ? 'once' : `${times.length} times`}: ${times.map(number).join(', ')} min; ` +
+        `estimated ${number(estimatedMin)} min`,
+    }),
   };
 };
 
 /**
- * Everything that is done from one state of the room to a set.
+ * Everything that is done from one state of the room to a set, told by ids.
  * @param fromSetId null: everything but the furniture is put away
- * @returns tasks in the order of the rig; none where nothing differs
+ * @returns work in the order of the rig; none where nothing differs
  */
-export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string): ChangeTask[] => {
+const workBetween = (rig: Rig, fromSetId: string | null, toSetId: string): Work[] => {
   const from = fromSetId === null ? null : stateOf(rig, fromSetId);
   const to = stateOf(rig, toSetId);
   const isMarked = entry(rig.tapes, toSetId) !== undefined;
@@ -176,12 +194,33 @@ export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string):
   if (tasks.length === 0) return [];
   const check: Estimated = {
     id: 'check',
-    what: 'Check picture, sound and light',
-    where: 'before anybody is called in',
     minutes: CHECK_MIN,
     people: 1,
     after: tasks.map(({ id }) => id),
-    sum: `${CHECK_MIN} min`,
+    tell: () => ({
+      what: 'Check picture, sound and light',
+      where: 'before anybody is called in',
+      sum: `${CHECK_MIN} min`,
+    }),
   };
   return [...tasks, check].map((task) => measured(rig, task));
 };
+
+/** Work with its texts. */
+const told = (rig: Rig, { estimatedMin: _, tell, ...work }: Work): ChangeTask => ({
+  ...work,
+  ...tell(rig),
+});
+
+/**
+ * Everything that is done from one state of the room to a set.
+ * @param fromSetId null: everything but the furniture is put away
+ * @returns tasks in the order of the rig; none where nothing differs
+ */
+export const changeOver = (rig: Rig, fromSetId: string | null, toSetId: string): ChangeTask[] =>
+  workBetween(rig, fromSetId, toSetId).map((work) => told(rig, work));
+
+/** What it takes to set up a set from everything put away, told by ids. */
+export const setUpWork = passFor('set-up work', ({ rig }, setId: string): readonly Work[] =>
+  workBetween(rig, null, setId),
+);

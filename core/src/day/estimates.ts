@@ -63,12 +63,12 @@ export const ownMass = ({ figures }: Support): number => {
 export const number = (value: number): string => String(Math.round(value * 100) / 100);
 const quarter = (minutes: number): number => Math.ceil(minutes * 4 - 1e-9) / 4;
 
-/** An estimate by handling, way and weight, up to the next quarter of a minute. */
+/** An estimate by handling, way and weight, up to the next quarter of a minute, and its arithmetic in words. */
 export const estimate = (handlingMin: number, wayM: number, massKg: number) => {
   const exact = handlingMin + wayM / PACE + massKg / KG_PER_MIN;
   return {
     minutes: quarter(exact),
-    sum:
+    sum: (): string =>
       `${number(handlingMin)} min + ${number(wayM)} m ÷ ${PACE} m/min + ${number(massKg)} kg ÷ ` +
       `${KG_PER_MIN} kg/min = ${number(exact)} min`,
   };

@@ -1,5 +1,5 @@
-export * from './change-over';
-export * from './change-task';
+export { changeOver } from './change-over';
+export { type ChangeTask } from './change-task';
 export * from './checklist';
 export * from './dies';
 export * from './marks';

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import { type Device, entry, inOrder, type Rig, settingOf } from '../rig';
+import { deviceNamed } from './names';
 import { settingsThatFit, settingText } from '../rig/devices/settings';
 import type { SetDevice } from '../rig/devices/schema';
 import type { CableTask } from './cable-tasks';
@@ -22,30 +23,41 @@ export const lampTasks = (
   toSetId: string,
   moved: (deviceId: string) => readonly string[],
 ): Estimated[] => {
-  const lookOf = (setId: string) => Object.values(rig.looks).find((look) => look.setId === setId);
-  const [was, is] = [fromSetId === null ? undefined : lookOf(fromSetId), lookOf(toSetId)];
-  if (!is) return [];
-  return inOrder(rig.devices).flatMap(([id, device]) => {
+  const lookOf = (setId: string) =>
+    Object.entries(rig.looks).find(([, look]) => look.setId === setId);
+  const [, was] = (fromSetId === null ? undefined : lookOf(fromSetId)) ?? [];
+  const [lookId, is] = lookOf(toSetId) ?? [];
+  if (lookId === undefined || !is) return [];
+  return inOrder(rig.devices).flatMap(([id]) => {
     const level = entry(is.levels, id);
     if (!level || equal(level, entry(was?.levels ?? {}, id))) return [];
     return [
       {
         id: `lamp ${id}`,
-        what: `Set ${device.name}`,
-        where: `as in the look ${is.name}`,
         minutes: LAMP_MIN,
         people: 1,
         after: moved(id),
-        sum: `${LAMP_MIN} min`,
+        tell: (now) => ({
+          what: `Set ${deviceNamed(now, id)}`,
+          where: `as in the look ${entry(now.looks, lookId)?.name ?? lookId}`,
+          sum: `${LAMP_MIN} min`,
+        }),
       },
     ];
   });
 };
 
 /** How a device is set in a set, as far as it can be; where the set keeps nothing of it, as it is set now. */
-export const settingsIn = (rig: Rig, setId: string, deviceId: string, device: Device): Device => {
+export const settingsIn = (
+  rig: Rig,
+  setId: string,
+  deviceId: string,
+  device: Device,
+): SetDevice => {
   const kept = entry(entry(rig.sets, setId)?.settings ?? {}, deviceId);
-  return kept ? { ...device, settings: settingsThatFit(device.model, kept) } : device;
+  if (!kept) return device;
+  const { name, model } = device;
+  return { name, model, settings: settingsThatFit(model, kept) };
 };
 
 /** Coming from nothing, what has gains or a picture is set as its sheet says. */
@@ -63,12 +75,14 @@ export const settingTasks = (
       ? [
           {
             id: `setting ${id}`,
-            what: `Set ${device.name}`,
-            where: 'as its sheet says',
             minutes: SHEET_MIN,
             people: 1,
             after: before,
-            sum: `${SHEET_MIN} min`,
+            tell: (now) => ({
+              what: `Set ${deviceNamed(now, id)}`,
+              where: 'as its sheet says',
+              sum: `${SHEET_MIN} min`,
+            }),
             deviceId: id,
             phantom:
               phantomPorts(settingsIn(rig, toSetId, id, device)).size > 0
@@ -108,12 +122,14 @@ export const turnedTasks = (
     return [
       {
         id: `setting ${id}`,
-        what: `Set ${device.name}`,
-        where: turned.join(', '),
         minutes: TURN_MIN * turned.length,
         people: 1,
         after: moved(id),
-        sum: `${turned.length} × ${TURN_MIN} min`,
+        tell: (now) => ({
+          what: `Set ${deviceNamed(now, id)}`,
+          where: turned.join(', '),
+          sum: `${turned.length} × ${TURN_MIN} min`,
+        }),
         deviceId: id,
         phantom: phantomTurn(was, is),
       },

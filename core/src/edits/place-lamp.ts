@@ -1,3 +1,4 @@
+import { nameOfThing } from '../passes/names';
 import { type FaceLight, type LightSource, movedTo, withSource } from '../passes/light';
 import type { Measured } from '../passes/measure';
 import { stepped } from '../passes/place';
@@ -62,7 +63,7 @@ export const moveInto = (
     if (!best) return [];
     const { source, directionDeg } = best.place;
     const commands = moveLamp(measured, source.id, directionDeg, byM);
-    const label = `Move ${source.name} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`;
+    const label = `Move ${nameOfThing(measured, source)} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`;
     return commands.length > 0
       ? [{ label, command: { type: 'batch' as const, label, commands: [...commands] } }]
       : [];

@@ -121,9 +121,10 @@ export class MeasuredRig implements Measured {
  * @param rig consistent @param before an earlier measurement, of which what still holds is taken over
  */
 export const measure = (rig: Rig, before?: Measured): MeasuredRig => {
+  const watched = new DevicesInOrder(rig, true);
   const results = new Results(
-    (own) => new MeasuredRig(watchedRig(rig), new DevicesInOrder(rig.devices, true), own),
+    (own) => new MeasuredRig(watchedRig(rig, watched), watched, own),
     before && { results: before.results, changes: changesBetween(before.rig, rig) },
   );
-  return new MeasuredRig(rig, new DevicesInOrder(rig.devices, false), results);
+  return new MeasuredRig(rig, new DevicesInOrder(rig, false), results);
 };

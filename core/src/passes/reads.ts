@@ -33,14 +33,26 @@ interface ReadDevice {
 /** So many devices are told apart; a voice seldom passes more. */
 const FEW = 12;
 
+/** A set of parts of the document: 32 of them a number, by their place. */
+type PartBits = readonly number[];
+
+const addPart = (bits: number[], place: number): void => {
+  const word = place >> 5;
+  while (bits.length <= word) bits.push(0);
+  bits[word] = (bits[word] ?? 0) | (1 << (place & 31));
+};
+
+const sharePart = (a: PartBits, b: PartBits): boolean =>
+  a.some((word, index) => (word & (b[index] ?? 0)) !== 0);
+
 /** What was read while one thing was worked out. */
 export class Reads {
   /** Results of other passes */
   readonly asked: Result[] = [];
   /** Lists that were worked out source by source */
   readonly lists: { readonly slot: number; readonly lists: readonly (readonly unknown[])[] }[] = [];
-  /** Parts of the document, one bit each */
-  private parts = 0;
+  /** Parts of the document, as `PartBits` */
+  private readonly parts: number[] = [];
   /** The devices of which something was read, as long as they are few */
   private few: ReadDevice[] | null = [];
   /** Otherwise, for each aspect, of which it was read: one bit a device, in their order */
@@ -69,7 +81,7 @@ export class Reads {
     copy.restsOnAll = this.restsOnAll;
     copy.asked.push(...this.asked);
     copy.lists.push(...this.lists);
-    copy.parts = this.parts;
+    copy.parts.push(...this.parts);
     copy.few = this.few && this.few.map((read) => ({ ...read }));
     copy.many = this.many && this.many.map((bits) => bits?.slice());
     copy.controls = this.controls;
@@ -87,8 +99,9 @@ export class Reads {
     this.lists.push({ slot, lists });
   }
 
-  part(bit: number): void {
-    this.parts |= bit;
+  /** @param place of the part, as `placeOf` says it */
+  part(place: number): void {
+    addPart(this.parts, place);
   }
 
   device(index: number, aspects: number, controls: number, count: number): void {
@@ -134,7 +147,7 @@ export class Reads {
    * never the other way round.
    */
   meets(changes: Changes): boolean {
-    if ((this.parts & changes.parts) !== 0) return true;
+    if (sharePart(this.parts, changes.parts)) return true;
     if (this.few?.length === 0) return false;
     if (changes.devices === null) return true;
     for (const [index, { aspects, controls }] of changes.devices) {
@@ -149,18 +162,28 @@ export class Reads {
 
 /** What differs between the rig of an earlier analysis and that of a later one. */
 export interface Changes {
-  /** One bit for each part of the document */
-  readonly parts: number;
+  /** The parts of the document that are changed */
+  readonly parts: PartBits;
   /** By position; null where they are no longer the same devices in the same order */
   readonly devices: readonly (readonly [number, DeviceChange])[] | null;
 }
 
-/** Stands for which devices there are, and in which order. */
-const WHICH_DEVICES = 1 << 30;
+/** Places of the parts of a document, by name; one more stands for which devices there are, in which order. */
+interface Places {
+  readonly of: readonly (readonly [keyof Rig, number])[];
+  readonly whichDevices: number;
+}
 
-/** Parts of the document in the order of their bits: no document has more than 30. */
-const bitsOf = (rig: Rig): readonly (readonly [keyof Rig, number])[] =>
-  (Object.keys(rig) as (keyof Rig)[]).sort().map((part, index) => [part, 1 << index]);
+let known: Places | null = null;
+
+/** Every document has the same parts: they are counted once. */
+const placesOf = (rig: Rig): Places => {
+  if (known) return known;
+  // Names of a schema, whose type says nothing of them at run time.
+  const parts = (Object.keys(rig) as (keyof Rig)[]).sort();
+  known = { of: parts.map((part, place) => [part, place]), whichDevices: parts.length };
+  return known;
+};
 
 /** Ids of the devices in their order. Collections are never changed in place, so each is sorted once. */
 const orders = new WeakMap<Rig['devices'], readonly string[]>();
@@ -190,13 +213,11 @@ const changedDevices = (before: Rig, after: Rig): Changes['devices'] => {
 
 export const changesBetween = (before: Rig, after: Rig): Changes => {
   const devices = changedDevices(before, after);
-  return {
-    parts: bitsOf(after).reduce(
-      (sum, [part, bit]) => (before[part] === after[part] ? sum : sum | bit),
-      devices === null ? WHICH_DEVICES : 0,
-    ),
-    devices,
-  };
+  const places = placesOf(after);
+  const parts: number[] = [];
+  for (const [part, place] of places.of) if (before[part] !== after[part]) addPart(parts, place);
+  if (devices === null) addPart(parts, places.whichDevices);
+  return { parts, devices };
 };
 
 /** Where what is read is written down just now; null where nobody asks. */
@@ -234,15 +255,19 @@ const positionsIn = (order: readonly string[]): ReadonlyMap<string, number> => {
 
 /** The devices of a rig in their order, found by a node or by an id. */
 export class DevicesInOrder {
+  private readonly devices: Rig['devices'];
+  private readonly whichDevices: number;
   private readonly order: readonly string[];
   private readonly found: (Device | undefined)[];
 
   /** @param watched whether each tells what is read of it */
   constructor(
-    private readonly devices: Rig['devices'],
+    rig: Rig,
     private readonly watched: boolean,
   ) {
-    this.order = deviceOrder(devices);
+    this.devices = rig.devices;
+    this.whichDevices = placesOf(rig).whichDevices;
+    this.order = deviceOrder(this.devices);
     this.found = new Array(this.order.length);
   }
 
@@ -256,7 +281,7 @@ export class DevicesInOrder {
 
   /** Every device by its id. */
   all(): ReadonlyMap<string, Device> {
-    reading?.part(WHICH_DEVICES);
+    reading?.part(this.whichDevices);
     return new Map(this.order.map((id, index) => [id, this.at(index, id)]));
   }
 
@@ -274,21 +299,47 @@ export class DevicesInOrder {
     reading?.device(index, aspects, controls, this.order.length);
 }
 
+/**
+ * The devices as a collection by id. Which there are is read with the collection itself; what is read of one of
+ * them is told by the device. A proxy, so that nothing is made for a device that nobody asks for.
+ */
+const watchedDevices = (devices: Rig['devices'], inRig: DevicesInOrder): Rig['devices'] => {
+  const get = (id: string | symbol): Device | undefined =>
+    typeof id === 'string' && Object.hasOwn(devices, id) ? inRig.get({ id }) : undefined;
+  // The collection itself is frozen, and a proxy may not say otherwise than a frozen target.
+  return new Proxy<Record<string, Device>>(
+    {},
+    {
+      get: (_, id) => get(id),
+      has: (_, id) => get(id) !== undefined,
+      ownKeys: () => Object.keys(devices),
+      getOwnPropertyDescriptor: (_, id) => {
+        const value = get(id);
+        return value && { value, enumerable: true, configurable: true, writable: false };
+      },
+    },
+  );
+};
+
 /** The document, which tells which of its parts are read. It reads, copies and writes out as the document does. */
-export const watchedRig = (rig: Rig): Rig =>
-  Object.defineProperties(
+export const watchedRig = (rig: Rig, inRig: DevicesInOrder): Rig => {
+  const devices = watchedDevices(rig.devices, inRig);
+  const places = placesOf(rig);
+  const told = (place: number, value: Rig[keyof Rig]) => ({
+    enumerable: true,
+    get: () => {
+      reading?.part(place);
+      return value;
+    },
+  });
+  return Object.defineProperties(
     {},
     Object.fromEntries(
-      bitsOf(rig).map(([part, bit]) => [
+      places.of.map(([part, place]) => [
         part,
-        {
-          enumerable: true,
-          get: () => {
-            reading?.part(bit);
-            return rig[part];
-          },
-        },
+        part === 'devices' ? told(places.whichDevices, devices) : told(place, rig[part]),
       ]),
     ),
     // Every part is there, each behind its getter.
   ) as Rig;
+};

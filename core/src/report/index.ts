@@ -154,7 +154,7 @@ export const report = (analysis: Analysis, { predictions = true } = {}): Report 
   })),
   room: roomReport(analysis),
   supports: loaded(analysis).map(supportReport),
-  views: views(analysis).map(viewReport),
+  views: views(analysis).map((view) => viewReport(analysis, view)),
   cables: cablePlans(analysis).map(cableReport),
   cableWays: wayReport(analysis),
   power: powerReport(analysis),

@@ -1,3 +1,5 @@
+import type { Measured } from '../passes/measure';
+import { nameOfThing } from '../passes/names';
 import { counterweightKg, type Loaded } from '../passes/place';
 import { fieldDeg, type View } from '../passes/view';
 import type { Report } from './form';
@@ -31,13 +33,10 @@ export const supportReport = ({
   },
 });
 
-export const viewReport = ({
-  shotId,
-  framing,
-  camera,
-  shown,
-  hidden,
-}: View): Report['views'][number] => ({
+export const viewReport = (
+  measured: Measured,
+  { shotId, framing, camera, shown, hidden }: View,
+): Report['views'][number] => ({
   shotId,
   device: framing.shot.deviceId,
   fieldDeg: [fieldDeg(camera.halfWidth), fieldDeg(camera.halfHeight)],
@@ -46,12 +45,12 @@ export const viewReport = ({
   shown: shown.map(({ solid, depthM, asideM, outByM, isSubject }) => ({
     what: solid.of,
     id: solid.id,
-    name: solid.name,
+    name: nameOfThing(measured, solid),
     depthM,
     asideM,
     asideDeg: (Math.atan2(Math.abs(asideM), depthM) * 180) / Math.PI,
     outByM,
     isSubject,
   })),
-  hidden: hidden.map(({ personId, by }) => ({ personId, by: by.name })),
+  hidden: hidden.map(({ personId, by }) => ({ personId, by: nameOfThing(measured, by) })),
 });

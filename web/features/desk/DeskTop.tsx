@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, entry, figure, type Loaded } from '@echo-loom/core';
+import { type Analysis, entry, figure, type Loaded, deviceNameById } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { PlainTable } from '@/ui/PlainTable';
 import { NumberField } from '@/ui/NumberField';
@@ -98,11 +98,11 @@ export const DeskTop = ({ analysis, desk }: Props) => {
         <PlainTable
           label={`What stands on ${support.name}`}
           headings={['', 'To the right', 'Away', 'Weighs']}
-          lines={loads.map(({ deviceId, name, massKg }) => {
+          lines={loads.map(({ deviceId, massKg }) => {
             const on = entry(analysis.rig.devices, deviceId)?.on;
             return {
               id: deviceId,
-              head: name,
+              head: deviceNameById(analysis, deviceId),
               cells: [
                 `${figure(on?.xM ?? 0, 2)} m`,
                 `${figure(on?.yM ?? 0, 2)} m`,

@@ -1,7 +1,15 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, entry, figure, inRack, type Loaded, RACK_UNIT_M } from '@echo-loom/core';
+import {
+  type Analysis,
+  entry,
+  figure,
+  inRack,
+  type Loaded,
+  RACK_UNIT_M,
+  deviceNameById,
+} from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { NumberField } from '@/ui/NumberField';
 
@@ -21,7 +29,10 @@ export const RackFront = ({
   const { figures, name } = rack.support;
   if (figures.is !== 'rack') return null;
   const things = inRack(analysis, rack);
-  const inside = things.map((thing) => `${thing.name} in unit ${thing.from}`).join(', ') || 'empty';
+  const inside =
+    things
+      .map((thing) => `${deviceNameById(analysis, thing.deviceId)} in unit ${thing.from}`)
+      .join(', ') || 'empty';
   const heightPx = figures.units * UNIT_PX + 12;
   const y = (unit: number): number => heightPx - 6 - unit * UNIT_PX;
   return (
@@ -68,7 +79,7 @@ export const RackFront = ({
             width={WIDTH_PX - 2 - LEFT_PX}
             height={figures.units * UNIT_PX}
           />
-          {things.map(({ deviceId, name: device, from, units }) => (
+          {things.map(({ deviceId, from, units }) => (
             <g key={deviceId}>
               <rect
                 className="panel"
@@ -78,17 +89,17 @@ export const RackFront = ({
                 height={units * UNIT_PX - 4}
               />
               <text x={LEFT_PX + 12} y={y(from - 1 + units / 2) + 4}>
-                {device}
+                {deviceNameById(analysis, deviceId)}
               </text>
             </g>
           ))}
         </svg>
       </Box>
       <Flex direction="column" gap="1" mt="2" maxW="380px">
-        {things.map(({ deviceId, name: device, from, units }) => (
+        {things.map(({ deviceId, from, units }) => (
           <NumberField
             key={deviceId}
-            label={`Lowest unit of ${device}`}
+            label={`Lowest unit of ${deviceNameById(analysis, deviceId)}`}
             unit="U"
             step={1}
             isWhole

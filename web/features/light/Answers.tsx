@@ -9,16 +9,18 @@ const UNSAID = 'not said';
 
 /** What it answers to: a way, and a name for it. */
 export const Answers = ({
-  lamp,
+  lampName,
+  figures,
   hung,
   onHang,
 }: {
-  lamp: LightSource;
+  lampName: string;
+  figures: LightSource['figures'];
   hung: Lamp;
   onHang: (change: Partial<Lamp>) => void;
 }) => {
   const [name, setName] = useState(hung.answers?.name ?? '');
-  const ways = CONTROL_WAYS.filter((way) => lamp.figures?.control.includes(way));
+  const ways = CONTROL_WAYS.filter((way) => figures?.control.includes(way));
   const keep = (by: string) => {
     const way = ways.find((one) => one === by);
     onHang({
@@ -46,7 +48,7 @@ export const Answers = ({
           <Input
             size="sm"
             width="190px"
-            aria-label={`What ${lamp.name} answers to`}
+            aria-label={`What ${lampName} answers to`}
             value={name}
             onChange={(event) => setName(event.target.value)}
             onBlur={() => keep(hung.answers?.by ?? '')}

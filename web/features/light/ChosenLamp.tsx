@@ -11,6 +11,7 @@ import {
   type LightSource,
   topOfTilted,
   USUAL_MODIFIERS,
+  nameOfThing,
 } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Answers } from './Answers';
@@ -73,14 +74,14 @@ export const ChosenLamp = ({ analysis, lamp, onClose }: Props) => {
   return (
     <Box
       as="section"
-      aria-label={`The lamp ${lamp.name}`}
+      aria-label={`The lamp ${nameOfThing(analysis, lamp)}`}
       borderWidth="1px"
       borderColor="rule"
       p="3"
     >
       <Flex justify="space-between" align="center" gap="2">
         <Text as="h2" fontWeight="600">
-          {lamp.name}
+          {nameOfThing(analysis, lamp)}
         </Text>
         <Button size="xs" variant="outline" onClick={onClose}>
           Close
@@ -159,7 +160,13 @@ export const ChosenLamp = ({ analysis, lamp, onClose }: Props) => {
           }
         />
       )}
-      <Answers key={lamp.id} lamp={lamp} hung={hung} onHang={onHang} />
+      <Answers
+        key={lamp.id}
+        figures={lamp.figures}
+        lampName={nameOfThing(analysis, lamp)}
+        hung={hung}
+        onHang={onHang}
+      />
       <Button
         size="xs"
         variant="outline"
@@ -169,7 +176,8 @@ export const ChosenLamp = ({ analysis, lamp, onClose }: Props) => {
           onClose();
         }}
       >
-        Take {entry(analysis.rig.devices, lamp.id)?.name ?? lamp.name} out of the rig
+        Take {entry(analysis.rig.devices, lamp.id)?.name ?? nameOfThing(analysis, lamp)} out of the
+        rig
       </Button>
     </Box>
   );

@@ -9,6 +9,7 @@ import {
   type FaceLight,
   LENS_HALF_MM,
   withShares,
+  nameOfThing,
 } from '@echo-loom/core';
 import { useEffect, useRef } from 'react';
 import { eyesAt, HEAD_HEIGHT, HEAD_WIDTH, shadedHead } from './head';
@@ -137,10 +138,10 @@ export const Head = ({ analysis, face, shares }: Props) => {
             : `${stopsText(over, 2)} stops`}
         </Text>
         <Text fontSize="xs" color="ink.soft">
-          {now.key ? `key ${now.key.source.name}` : 'in the dark'}
+          {now.key ? `key ${nameOfThing(analysis, now.key.source)}` : 'in the dark'}
           {mix && mix.apart > 20 ? `, ${Math.round(mix.apart)} mired mixed` : ''}
           {glints.length > 0
-            ? `, ${glints.map(({ part }) => part.source.name).join(', ')} in the glasses`
+            ? `, ${glints.map(({ part }) => nameOfThing(analysis, part.source)).join(', ')} in the glasses`
             : ''}
         </Text>
       </Box>

@@ -10,6 +10,7 @@ import {
   lightSources,
   seenFaces,
   withShares,
+  nameOfThing,
 } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { PlainTable } from '@/ui/PlainTable';
@@ -25,7 +26,7 @@ interface Props {
 }
 
 interface Dimmer {
-  readonly lamp: LightSource;
+  readonly lampName: string;
   readonly share: number;
   /** Whether it is under somebody's hand */
   readonly isDrawn: boolean;
@@ -34,7 +35,7 @@ interface Dimmer {
 }
 
 /** A rule with a mark on it: drawn along, everything follows at once; let go, it is kept. */
-const DimmerRule = ({ lamp, share, isDrawn, onDrag, onSet }: Dimmer) => {
+const DimmerRule = ({ lampName, share, isDrawn, onDrag, onSet }: Dimmer) => {
   const percent = Math.round(1000 * share) / 10;
   const keep = (value: string) => {
     // The browser rounds what it shows: only what was drawn is kept.
@@ -50,7 +51,7 @@ const DimmerRule = ({ lamp, share, isDrawn, onDrag, onSet }: Dimmer) => {
         max={100}
         step={1}
         value={percent}
-        aria-label={`Dimmer of ${lamp.name}`}
+        aria-label={`Dimmer of ${lampName}`}
         aria-valuetext={`${percent} %`}
         style={{ flex: 1, minWidth: 96, minHeight: 24, accentColor: 'var(--chakra-colors-madder)' }}
         onChange={(event) => onDrag(Number(event.target.value) / 100)}
@@ -109,7 +110,7 @@ export const Lamps = ({ analysis, shares, chosen, onDrag, onChoose }: Props) => 
                     onClick={() => onChoose(lamp.id)}
                     style={{ textAlign: 'left', minHeight: 24 }}
                   >
-                    {lamp.name}
+                    {nameOfThing(analysis, lamp)}
                     <Text as="span" display="block" fontSize="xs" fontWeight="400" color="ink.soft">
                       {lamp.lamp?.modifier?.name ?? 'bare'}
                     </Text>
@@ -118,7 +119,7 @@ export const Lamps = ({ analysis, shares, chosen, onDrag, onChoose }: Props) => 
                 cells: [
                   <DimmerRule
                     key="dimmer"
-                    lamp={lamp}
+                    lampName={nameOfThing(analysis, lamp)}
                     share={share}
                     isDrawn={shares[lamp.id] !== undefined}
                     onDrag={(to) => onDrag(lamp.id, to)}
@@ -136,7 +137,7 @@ export const Lamps = ({ analysis, shares, chosen, onDrag, onChoose }: Props) => 
             }),
             ...others.map((source) => ({
               id: source.id,
-              head: source.name,
+              head: nameOfThing(analysis, source),
               cells: [
                 source.of === 'window' ? 'daylight' : 'as it shines',
                 kelvinText(source),

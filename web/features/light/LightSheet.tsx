@@ -9,6 +9,7 @@ import {
   lampSources,
   type LightSource,
   seenFaces,
+  nameOfThing,
 } from '@echo-loom/core';
 import { PlainTable } from '@/ui/PlainTable';
 import { today } from '@/ui/today';
@@ -69,7 +70,7 @@ export const LightSheet = ({ analysis }: { readonly analysis: Analysis }) => {
           id: lamp.id,
           head: index + 1,
           cells: [
-            lamp.name,
+            nameOfThing(analysis, lamp),
             lamp.lamp?.modifier?.name ?? 'nothing',
             [lamp.at.xM, lamp.at.yM, lamp.at.zM].map((metres) => figure(metres, 2)).join(', '),
             aimText(analysis, lamp),

@@ -1,7 +1,15 @@
 'use client';
 
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
-import { type Analysis, cleanLine, entry, freeId, inOrder, lampSources } from '@echo-loom/core';
+import {
+  type Analysis,
+  cleanLine,
+  entry,
+  freeId,
+  inOrder,
+  lampSources,
+  nameOfThing,
+} from '@echo-loom/core';
 import { useState } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
@@ -44,7 +52,7 @@ export const Looks = ({ analysis }: { readonly analysis: Analysis }) => {
           headings={['Lamp', 'Now', ...all.map(([, look]) => look.name)]}
           lines={lamps.map((lamp) => ({
             id: lamp.id,
-            head: lamp.name,
+            head: nameOfThing(analysis, lamp),
             cells: [
               `${Math.round(1000 * lamp.share) / 10} %`,
               ...all.map(([, { levels }]) => {

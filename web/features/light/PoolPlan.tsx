@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Text } from '@chakra-ui/react';
-import { type Analysis, inOrder, lampSources, stepped } from '@echo-loom/core';
+import { type Analysis, inOrder, lampSources, stepped, nameOfThing } from '@echo-loom/core';
 import { memo, useId, useMemo } from 'react';
 import { fitted, type Plane, pointsText, xOf, yOf } from '@/features/plan/plane';
 import { Scale } from '@/features/plan/Scale';
@@ -55,7 +55,7 @@ export const PoolPlan = ({ analysis, shares, chosen, onChoose }: Props) => {
       placeNames(
         [
           ...faces.map(({ at, name }) => ({ at, name })),
-          ...lamps.map(({ at, name }) => ({ at, name })),
+          ...lamps.map((lamp) => ({ at: lamp.at, name: nameOfThing(analysis, lamp) })),
         ].map(({ at, name }) => ({
           name,
           x: xOf(plane, at),
@@ -66,7 +66,7 @@ export const PoolPlan = ({ analysis, shares, chosen, onChoose }: Props) => {
         { left: 0, right: WIDTH_PX, top: 0, bottom: HEIGHT_PX },
         true,
       ),
-    [faces, lamps, plane],
+    [analysis, faces, lamps, plane],
   );
   if (!shell)
     return (
@@ -75,7 +75,10 @@ export const PoolPlan = ({ analysis, shares, chosen, onChoose }: Props) => {
         is reckoned from there.
       </Text>
     );
-  const all = [...faces.map(({ name }) => name), ...lamps.map(({ name }) => name)];
+  const all = [
+    ...faces.map(({ name }) => name),
+    ...lamps.map((lamp) => nameOfThing(analysis, lamp)),
+  ];
   return (
     <Box asChild width="100%" borderWidth="1px" borderColor="rule" bg="paper.card" css={POOL_CSS}>
       <svg
@@ -151,7 +154,7 @@ export const PoolPlan = ({ analysis, shares, chosen, onChoose }: Props) => {
               role="button"
               tabIndex={0}
               aria-pressed={chosen === lamp.id}
-              aria-label={`${lamp.name}, ${Math.round(100 * share)} %`}
+              aria-label={`${nameOfThing(analysis, lamp)}, ${Math.round(100 * share)} %`}
               onClick={() => onChoose(lamp.id)}
               onKeyDown={(event) => {
                 if (event.key !== 'Enter' && event.key !== ' ') return;

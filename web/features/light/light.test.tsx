@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { analyse, apply, faces, lampSources, type Rig } from '@echo-loom/core';
+import { analyse, apply, faces, lampSources, type Rig, nameOfThing } from '@echo-loom/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import user from '@testing-library/user-event';
 import { demo, drawWithRig } from '@/features/rig/rig-for-tests';
@@ -171,6 +171,8 @@ describe('the view of light', () => {
     await userEvent.selectOptions(screen.getByLabelText('Add a lamp'), 'Lantern');
     await userEvent.click(screen.getByRole('button', { name: 'Put it on a stand' }));
     expect(rig().lamps['light-lantern']?.aim).toEqual({ at: 'person', personId: 'host' });
-    expect(lampSources(analyse(rig())).map(({ name }) => name)).toContain('Lantern');
+    expect(lampSources(analyse(rig())).map((lamp) => nameOfThing({ rig: rig() }, lamp))).toContain(
+      'Lantern',
+    );
   });
 });

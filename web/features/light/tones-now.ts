@@ -42,13 +42,18 @@ export const lightOf = (analysis: Analysis, id: string): LightSource | undefined
     .flatMap(({ parts }) => parts)
     .find(({ source }) => source.id === id)?.source;
 
+/** Tones of what somebody’s own light falls on. */
+const ON_FACES: ReadonlySet<Tone['what']> = new Set(['face', 'clothes', 'hair']);
+
 /** Tones with dimmers as they are dragged. */
 export const tonesNow = (analysis: Analysis, exposed: Exposed, shares: Shares): Tone[] => {
   const behind = behindStops(analysis, exposed, shares);
   return exposed.tones.map((tone) => {
     if (tone.what === 'background') return { ...tone, stops: behind ?? tone.stops };
-    const face = exposed.faces.find(({ name }) => tone.name.startsWith(name));
-    if (!face || tone.what === 'window') return tone;
+    const face = ON_FACES.has(tone.what)
+      ? exposed.faces.find(({ personId }) => personId === tone.id)
+      : undefined;
+    if (!face) return tone;
     const now = withShares(face, shares);
     return {
       ...tone,

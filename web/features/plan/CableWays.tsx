@@ -7,6 +7,7 @@ import {
   mainsRuns,
   type Planned,
   plannedCables,
+  nameOfThing,
 } from '@echo-loom/core';
 import { memo } from 'react';
 import { type Plane, pointsText, xOf, yOf } from './plane';
@@ -72,13 +73,13 @@ export const CableWays = memo(({ analysis, plane }: Props) => {
       {cableWaysOf(analysis).map(({ key, points }) => (
         <polyline key={key} className="cable-way" points={pointsText(plane, points)} />
       ))}
-      {mainsRuns(analysis).map(({ name, feedId, route }, index) => (
+      {mainsRuns(analysis).map(({ of, id, feedId, route }, index) => (
         <path
           key={`${feedId} ${index}`}
           className="cable cable-mains"
           d={pathOf(plane, route.legs)}
         >
-          <title>{`Mains lead of ${name}`}</title>
+          <title>{`Mains lead of ${nameOfThing(analysis, { of, id })}`}</title>
         </path>
       ))}
       {cables.map(({ linkId, cable, route }) => (

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { type Analysis, figure, inRack, loaded, TIP_FACTOR } from '@echo-loom/core';
+import { type Analysis, figure, inRack, loaded, TIP_FACTOR, deviceNameById } from '@echo-loom/core';
 
 /** What a support carries, and what comes of it. */
 export const Carries = ({ analysis, id }: { readonly analysis: Analysis; readonly id: string }) => {
@@ -16,19 +16,24 @@ export const Carries = ({ analysis, id }: { readonly analysis: Analysis; readonl
       </Text>
       {things ? (
         <Box as="ol" aria-label={`In ${support.name}, from above`} className="figures" pl="0">
-          {things.map(({ deviceId, name, from, units }) => (
+          {things.map(({ deviceId, from, units }) => (
             <Box as="li" key={deviceId} display="flex" gap="2" listStyleType="none">
               <Box as="span" minW="56px" color="ink.soft">
                 {units === 1 ? `${from} U` : `${from}–${from + units - 1} U`}
               </Box>
-              <Box as="span">{name}</Box>
+              <Box as="span">{deviceNameById(analysis, deviceId)}</Box>
             </Box>
           ))}
         </Box>
       ) : (
         loads.length > 0 && (
           <Text color="ink.soft">
-            {loads.map(({ name, massKg }) => `${name} ${figure(massKg, 2)} kg`).join(', ')}
+            {loads
+              .map(
+                ({ deviceId, massKg }) =>
+                  `${deviceNameById(analysis, deviceId)} ${figure(massKg, 2)} kg`,
+              )
+              .join(', ')}
           </Text>
         )
       )}

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, type Shown, type View, views } from '@echo-loom/core';
+import { type Analysis, type Shown, type View, views, nameOfThing } from '@echo-loom/core';
 
 const WIDTH_PX = 240;
 const HEIGHT_PX = 135;
@@ -33,10 +33,10 @@ const Figure = ({ shown: { where, depthM }, view }: { shown: Shown; view: View }
   );
 };
 
-const inIt = ({ shown }: View): string =>
-  shown.map(({ solid }) => solid.name).join(', ') || 'nothing of the plan';
+const inIt = (analysis: Analysis, { shown }: View): string =>
+  shown.map(({ solid }) => nameOfThing(analysis, solid)).join(', ') || 'nothing of the plan';
 
-const Frame = ({ view }: { readonly view: View }) => (
+const Frame = ({ analysis, view }: { readonly analysis: Analysis; readonly view: View }) => (
   <Box as="figure" width={`${WIDTH_PX}px`} maxW="100%">
     <Box
       asChild
@@ -61,7 +61,7 @@ const Frame = ({ view }: { readonly view: View }) => (
       <svg
         viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
         role="img"
-        aria-label={`In the picture of ${view.framing.device.name}: ${inIt(view)}`}
+        aria-label={`In the picture of ${view.framing.device.name}: ${inIt(analysis, view)}`}
       >
         {view.shown.map((shown, index) =>
           shown.solid.of === 'person' && Math.abs(view.camera.forward[2]) < STEEP ? (
@@ -76,7 +76,7 @@ const Frame = ({ view }: { readonly view: View }) => (
               />
               {px(shown.where.right) - px(shown.where.left) > 34 && (
                 <text x={px(shown.where.left) + 3} y={py(shown.where.top) + 11}>
-                  {shown.solid.name}
+                  {nameOfThing(analysis, shown.solid)}
                 </text>
               )}
             </g>
@@ -103,7 +103,7 @@ export const Frames = ({ analysis }: { readonly analysis: Analysis }) => {
       </Text>
       <Flex gap="3" wrap="wrap">
         {all.map((view) => (
-          <Frame key={view.shotId} view={view} />
+          <Frame key={view.shotId} analysis={analysis} view={view} />
         ))}
       </Flex>
     </Box>

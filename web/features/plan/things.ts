@@ -7,6 +7,7 @@ import {
   sizeOf,
   type Spot,
   stood,
+  deviceNameById,
 } from '@echo-loom/core';
 import { putLaid } from './laid-things';
 import { POINT, type Thing, type ThingKind, tidy } from './thing';
@@ -61,7 +62,7 @@ export const thingsOf = (analysis: Analysis): readonly Thing[] => {
         key: keyOf('device', device.id),
         kind: 'device',
         id: device.id,
-        name: device.name,
+        name: deviceNameById(analysis, device.id),
         at: device.spot,
         size: device.body && { widthM: device.body.widthM, depthM: device.body.depthM },
         isRound: false,

@@ -9,6 +9,7 @@ import {
   type FeedLoading,
   feedLoadings,
   upsMinutes,
+  nameOfThing,
 } from '@echo-loom/core';
 import { cell, head } from '@/features/sound/SpotCells';
 
@@ -50,13 +51,14 @@ const isOver = ({ feed, taken, a, w, va }: FeedLoading): boolean =>
     : feed.figures.mostA !== null && a !== null && a > feed.figures.mostA);
 
 const deviceLine = (
-  { of, id, name, w, va, covers, isTypicalFactor, powerFactor }: Drawn,
+  analysis: Analysis,
+  { of, id, w, va, covers, isTypicalFactor, powerFactor }: Drawn,
   depth: number,
   volts: number | null,
 ): Line => ({
   key: `${of} ${id}`,
   depth,
-  name,
+  name: nameOfThing(analysis, { of, id }),
   w,
   va,
   a: volts === null ? null : va / volts,
@@ -95,7 +97,7 @@ export const linesOf = (analysis: Analysis): Line[] => {
       },
       ...loading.drawn
         .filter(({ of, id }) => !below.has(`${of} ${id}`))
-        .map((one) => deviceLine(one, depth + 1, volts)),
+        .map((one) => deviceLine(analysis, one, depth + 1, volts)),
       ...feeds
         .filter(({ feedId }) => loading.feedIds.includes(feedId))
         .flatMap((one) => linesOfFeed(one, depth + 1)),
@@ -123,7 +125,7 @@ export const linesOf = (analysis: Analysis): Line[] => {
       },
       ...circuit.drawn
         .filter(({ of, id }) => !below.has(`${of} ${id}`))
-        .map((one) => deviceLine(one, 1, volts)),
+        .map((one) => deviceLine(analysis, one, 1, volts)),
       ...own.flatMap((one) => linesOfFeed(one, 1)),
     ];
   };

@@ -9,8 +9,9 @@ import { waysGraph } from './ways';
 /** Where mains leads lie: from each device to what it is plugged into, and from each strip to what feeds it. */
 
 export interface MainsRun {
+  readonly of: 'device' | 'feed';
   /** The device, the strip or the thing that is fed */
-  readonly name: string;
+  readonly id: string;
   readonly feedId: string;
   readonly route: Route;
 }
@@ -34,20 +35,20 @@ export const mainsRuns = pass('mains runs', (measured): readonly MainsRun[] => {
     acrossM: ACROSS_MOST_M,
     grounds: tripGrounds(measured),
   } as const;
-  const run = (name: string, from: InRoom | null, feedId: string): MainsRun[] => {
+  const run = (of: MainsRun['of'], id: string, from: InRoom | null, feedId: string): MainsRun[] => {
     const to = feedPlace(measured, feedId);
     const route = from && to ? routeBetween(waysGraph(measured), from, to, options) : null;
-    return route ? [{ name, feedId, route }] : [];
+    return route ? [{ of, id, feedId, route }] : [];
   };
   return [
     ...Object.entries(rig.plugs).flatMap(([deviceId, feedId]) => {
       const device = stoodAt(measured, deviceId);
       return device
-        ? run(device.name, { ...device.spot, zM: Math.max(0, device.footM ?? 0) }, feedId)
+        ? run('device', deviceId, { ...device.spot, zM: Math.max(0, device.footM ?? 0) }, feedId)
         : [];
     }),
-    ...inOrder(rig.feeds).flatMap(([id, { name, from }]) =>
-      from?.by === 'feed' ? run(name, feedPlace(measured, id), from.feedId) : [],
+    ...inOrder(rig.feeds).flatMap(([id, { from }]) =>
+      from?.by === 'feed' ? run('feed', id, feedPlace(measured, id), from.feedId) : [],
     ),
   ];
 });

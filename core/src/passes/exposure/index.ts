@@ -1,3 +1,4 @@
+import { nameOfThing } from '../names';
 import { type Framing, framingById, framings } from '../framing';
 import {
   type FaceLight,
@@ -35,6 +36,8 @@ export interface Behind {
 /** Something in a picture, by how bright it is. */
 export interface Tone {
   readonly what: 'face' | 'clothes' | 'hair' | 'background' | 'lamp' | 'window';
+  /** Of the person, the backdrop or the window; null for a wall */
+  readonly id: string | null;
   readonly name: string;
   /** Against a middle grey that is exposed rightly. @unit stops */
   readonly stops: number;
@@ -138,8 +141,12 @@ const behindOf = (measured: Measured, { camera, onPlan, framing }: View): Behind
   };
 };
 
-const toneOf = (what: Tone['what'], name: string, sentBack: number, neededLux: number): Tone[] =>
-  sentBack > 0 ? [{ what, name, stops: Math.log2(sentBack / (GREY * neededLux)) }] : [];
+const toneOf = (
+  { what, id, name }: Pick<Tone, 'what' | 'id' | 'name'>,
+  sentBack: number,
+  neededLux: number,
+): Tone[] =>
+  sentBack > 0 ? [{ what, id, name, stops: Math.log2(sentBack / (GREY * neededLux)) }] : [];
 
 /** Fixtures that are meant to be seen. */
 const MEANT: ReadonlySet<string> = new Set(['practical', 'strip']);
@@ -153,7 +160,7 @@ const lampsIn = (measured: Measured, view: View): InPictureLamp[] =>
     const farM = dot(fromTo(view.camera.at, source.at), view.camera.forward);
     if (!point || farM <= 0) return [];
     return Math.abs(point.x) - halfAcross / farM < 1 && Math.abs(point.y) - halfUp / farM < 1
-      ? [{ sourceId: source.id, name: source.name, x: point.x, y: point.y }]
+      ? [{ sourceId: source.id, name: nameOfThing(measured, source), x: point.x, y: point.y }]
       : [];
   });
 
@@ -163,7 +170,13 @@ const windowsIn = (measured: Measured, view: View, neededLux: number): Tone[] =>
     const point = pointInPicture(view.camera, source.at);
     const shows = point && Math.abs(point.x) < 1 && Math.abs(point.y) < 1;
     const shine = (Math.PI * source.luxAt1m) / (source.widthM * source.heightM);
-    return shows ? toneOf('window', source.name, shine, neededLux) : [];
+    return shows
+      ? toneOf(
+          { what: 'window', id: source.id, name: nameOfThing(measured, source) },
+          shine,
+          neededLux,
+        )
+      : [];
   });
 
 const tonesOf = (
@@ -176,12 +189,26 @@ const tonesOf = (
   const needed = framing.lightNeededLux;
   if (needed === null || framing.exposure !== 'set') return [];
   return [
-    ...shown.flatMap(({ name, face, lux, hairLux }) => [
-      ...toneOf('face', name, lux * face.skinReflects, needed),
-      ...toneOf('clothes', `${name}’s clothes`, lux * face.clothesReflect, needed),
-      ...toneOf('hair', `${name}’s hair`, Math.max(lux, hairLux) * face.hairReflects, needed),
+    ...shown.flatMap(({ personId: id, name, face, lux, hairLux }) => [
+      ...toneOf({ what: 'face', id, name }, lux * face.skinReflects, needed),
+      ...toneOf(
+        { what: 'clothes', id, name: `${name}’s clothes` },
+        lux * face.clothesReflect,
+        needed,
+      ),
+      ...toneOf(
+        { what: 'hair', id, name: `${name}’s hair` },
+        Math.max(lux, hairLux) * face.hairReflects,
+        needed,
+      ),
     ]),
-    ...(behind ? toneOf('background', behind.name, behind.lux * behind.reflects, needed) : []),
+    ...(behind
+      ? toneOf(
+          { what: 'background', id: behind.backdrop?.id ?? null, name: behind.name },
+          behind.lux * behind.reflects,
+          needed,
+        )
+      : []),
     ...(view ? windowsIn(measured, view, needed) : []),
   ].sort((a, b) => b.stops - a.stops);
 };

@@ -39,7 +39,6 @@ import { sunLight, type SunLight, uprightSkyLux } from './sun';
 /** A lamp, a window or a screen, as it shines. */
 export interface LightSource extends Shining {
   readonly id: string;
-  readonly name: string;
   readonly of: 'lamp' | 'window' | 'screen';
   /** What it is turned up to, 0 to 1 */
   readonly share: number;
@@ -123,7 +122,6 @@ const lampOf = (
   const { modifier } = lamp;
   return {
     id: standing.id,
-    name: standing.name,
     of: 'lamp',
     at: { xM: at.xM, yM: at.yM, zM: at.zM },
     ...axes(axisOf(measured.rig, standing, at, lamp)),
@@ -153,7 +151,6 @@ const screenOf = (standing: Stood): LightSource | null => {
   const heightM = SCREEN_SHARE * body.heightM;
   return {
     id: standing.id,
-    name: standing.name,
     of: 'screen',
     at: { xM: standing.spot.xM, yM: standing.spot.yM, zM: zM + (body.heightM - heightM) / 2 },
     ...axes(looking(standing.spot.facingDeg)),
@@ -189,7 +186,6 @@ export const windowOf = (
   if (luxAt1m === 0 && !shinesIn) return null;
   return {
     id,
-    name: opening.name,
     of: 'window',
     at: {
       xM: (from.xM + to.xM) / 2,

@@ -88,7 +88,6 @@ export const overhangM = ({ support, desk }: OnDesk, thing: Solid): number => {
 /** Something in a rack, by its lowest unit from 1, and how many it takes. */
 export interface InRack {
   readonly deviceId: string;
-  readonly name: string;
   readonly from: number;
   readonly units: number;
   readonly depthM: number;
@@ -110,7 +109,6 @@ export const inRack = (measured: Measured, { id, loads }: Loaded): readonly InRa
         ? [
             {
               deviceId,
-              name: device.name,
               from: Math.round(device.on.upM / RACK_UNIT_M) + 1,
               // A panel is a little lower than its units.
               units: Math.max(1, Math.ceil(body.heightM / RACK_UNIT_M - 0.05)),

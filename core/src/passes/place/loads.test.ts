@@ -4,9 +4,9 @@ import { baseEdgeM, counterweightKg, loaded, type Pull, tippingOver } from './lo
 
 /** @source handbook 5-plan, stands, the worked figures */
 const WORKED: readonly Pull[] = [
-  { name: 'head', massKg: 1.9, atM: 1.4 },
-  { name: 'arm', massKg: 1.6, atM: 0.6 },
-  { name: 'stand', massKg: 5.2, atM: 0 },
+  { of: { deviceId: 'head' }, massKg: 1.9, atM: 1.4 },
+  { of: 'its arm', massKg: 1.6, atM: 0.6 },
+  { of: 'the stand', massKg: 5.2, atM: 0 },
 ];
 
 describe('a stand with a boom, as the handbook works it', () => {
@@ -23,7 +23,7 @@ describe('a stand with a boom, as the handbook works it', () => {
     expect(counterweightKg(WORKED, 0.5)).toBeCloseTo(7.24, 9));
   it('with that bag it has the factor that is asked for', () =>
     expect(
-      tippingOver(0.42, [...WORKED, { name: 'bag', massKg: tipping.bagKg, atM: -0.42 }]).factor,
+      tippingOver(0.42, [...WORKED, { of: 'the bag', massKg: tipping.bagKg, atM: -0.42 }]).factor,
     ).toBeCloseTo(1.5, 9));
   it('is worked out so from the rig', () => {
     const [stand] = loaded(analyse(boom().build()));
@@ -45,4 +45,4 @@ describe('the edge of a base', () => {
 });
 
 it('what pulls nowhere beyond the edge cannot tip', () =>
-  expect(tippingOver(0.4, [{ name: 'all', massKg: 4, atM: 0.1 }]).factor).toBe(Infinity));
+  expect(tippingOver(0.4, [{ of: 'the stand', massKg: 4, atM: 0.1 }]).factor).toBe(Infinity));

@@ -13,9 +13,13 @@ export const CABLE_KG = 0.1;
 /** What a stand must stand with: the restoring moment over the overturning one. @source handbook 5 */
 export const TIP_FACTOR = 1.5;
 
+/** Masses of a stand itself. */
+type OwnMass = 'its arm' | 'the stand' | 'the bag' | 'the counterweight';
+
 /** A mass at a horizontal distance from the column, in the direction in which it would tip. */
 export interface Pull {
-  readonly name: string;
+  /** The device that it is of, or what of the stand itself */
+  readonly of: { readonly deviceId: string } | OwnMass;
   readonly massKg: number;
   readonly atM: number;
 }
@@ -65,26 +69,27 @@ export const counterweightKg = (pulls: readonly Pull[], atM: number): number =>
     pulls.reduce((sum, pull) => sum + pull.massKg * pull.atM, 0),
   ) / atM;
 
+const ownPull = (of: OwnMass, massKg: number, atM: number): Pull => ({ of, massKg, atM });
+
 /** What hangs on an arm of a stand, and its own masses; the loads themselves first. */
 export const pullsOf = (
   { feet, legM, massKg, out, ballastKg, counterKg, counterAtM }: SupportOf<'stand'>,
   loads: readonly Load[],
 ): Pull[] => [
-  ...loads.map((load) => ({
-    name: load.name,
+  ...loads.map((load): Pull => ({
+    of: { deviceId: load.deviceId },
     massKg: load.massKg,
     atM: (out?.reachM ?? 0) + load.forwardM,
   })),
-  ...(out ? [{ name: 'its arm', massKg: out.massKg, atM: out.massAtM }] : []),
-  { name: 'the stand', massKg, atM: 0 },
-  ...(ballastKg > 0 ? [{ name: 'the bag', massKg: ballastKg, atM: -baseEdgeM(feet, legM) }] : []),
-  ...(counterKg > 0 ? [{ name: 'the counterweight', massKg: counterKg, atM: -counterAtM }] : []),
+  ...(out ? [ownPull('its arm', out.massKg, out.massAtM)] : []),
+  ownPull('the stand', massKg, 0),
+  ...(ballastKg > 0 ? [ownPull('the bag', ballastKg, -baseEdgeM(feet, legM))] : []),
+  ...(counterKg > 0 ? [ownPull('the counterweight', counterKg, -counterAtM)] : []),
 ];
 
 /** Something that a support carries. */
 export interface Load {
   readonly deviceId: string;
-  readonly name: string;
   readonly massKg: number;
   /** Ahead of where the support carries. @unit m */
   readonly forwardM: number;
@@ -143,14 +148,13 @@ const ownLoads = (measured: Measured, id: string): { loads: Load[]; unknown: str
   const unknown: string[] = [];
   const figures = entry(measured.rig.supports, id)?.figures;
   for (const [deviceId, device] of measured.devices()) {
-    const { on, name, model } = device;
+    const { on, model } = device;
     if (on?.supportId !== id) continue;
     const body = bodyOf(model);
-    if (!body) unknown.push(name);
+    if (!body) unknown.push(deviceId);
     else
       loads.push({
         deviceId,
-        name,
         massKg:
           body.massKg +
           lensExtraKg(measured, device) +

@@ -13,7 +13,6 @@ import { sizeOf } from './supports';
 export interface Solid {
   readonly of: 'person' | 'device' | 'support';
   readonly id: string;
-  readonly name: string;
   readonly spot: Spot;
   readonly widthM: number;
   readonly depthM: number;
@@ -58,7 +57,6 @@ export const personSolid = (id: string, person: Person): Solid | null =>
     ? {
         of: 'person',
         id,
-        name: person.name,
         spot: person.at,
         widthM: SHOULDERS_M,
         depthM: CHEST_M,
@@ -69,12 +67,11 @@ export const personSolid = (id: string, person: Person): Solid | null =>
     : null;
 
 /** @returns null for what somebody wears: it is part of them */
-export const deviceSolid = ({ id, name, body, spot, footM }: Stood): Solid | null =>
+export const deviceSolid = ({ id, body, spot, footM }: Stood): Solid | null =>
   body && footM !== null && body.mount !== 'worn'
     ? {
         of: 'device',
         id,
-        name,
         spot,
         widthM: body.widthM,
         depthM: body.depthM,
@@ -89,13 +86,12 @@ const THICKNESS_M = 0.1;
 /** The column of a stand, wide enough to be seen. @unit m */
 const COLUMN_M = 0.05;
 
-export const supportSolid = (id: string, { at, name, figures }: Support): Solid | null => {
+export const supportSolid = (id: string, { at, figures }: Support): Solid | null => {
   const size = sizeOf(figures);
   if (!at || !size) return null;
   return {
     of: 'support',
     id,
-    name,
     spot: at,
     widthM: size.widthM,
     depthM: size.depthM,
@@ -106,12 +102,11 @@ export const supportSolid = (id: string, { at, name, figures }: Support): Solid 
 };
 
 /** The arm that a stand reaches out with, and its column. */
-export const reachingSolids = (id: string, { at, name, figures }: Support): Solid[] => {
+export const reachingSolids = (id: string, { at, figures }: Support): Solid[] => {
   if (!at || figures.is !== 'stand') return [];
   const column: Solid = {
     of: 'support',
     id,
-    name,
     spot: at,
     widthM: COLUMN_M,
     depthM: COLUMN_M,

@@ -23,7 +23,6 @@ import { carriesAtM, deskOf, spotOn } from './supports';
 /** A device that stands somewhere. */
 export interface Stood {
   readonly id: string;
-  readonly name: string;
   readonly kind: Device['model']['kind'];
   readonly personId: string | null;
   /** What carries it; null where it stands by itself */
@@ -124,7 +123,6 @@ const stoodOf = (rig: Rig, id: string, device: Device): Stood | null => {
   const mouth = placed || !person ? null : mouthOf(person);
   return {
     id,
-    name: device.name,
     kind: model.kind,
     personId,
     supportId: on?.supportId ?? null,

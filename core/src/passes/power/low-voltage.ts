@@ -2,7 +2,7 @@ import { overNetworkOf, supplyOf } from '../../catalogue/supplies';
 import type { DeviceNode, PortNode } from '../../graph';
 import { type Supply, switchSetting, type UsbPort } from '../../rig';
 import type { Measured } from '../measure';
-import { deviceName, nameOf } from '../names';
+
 import { pass } from '../pass';
 
 /** What is fed over USB and over the network. Powers in W. */
@@ -10,7 +10,6 @@ import { pass } from '../pass';
 /** A device that is fed over a cable of its signal. */
 export interface FedDevice {
   readonly id: string;
-  readonly name: string;
   readonly supply: Supply;
 }
 
@@ -18,7 +17,6 @@ export interface FedDevice {
 export interface UsbFeed {
   readonly deviceId: string;
   readonly portId: string;
-  readonly name: string;
   readonly givesW: number;
   readonly fed: readonly FedDevice[];
   readonly takenW: number;
@@ -59,8 +57,7 @@ export const usbFeeds = pass('power over usb', (measured): readonly UsbFeed[] =>
   const fedBy = ({ device }: UsbLink): FedDevice[] => {
     const supply = supplyOf(device.model);
     if (!supply) return [];
-    const own =
-      supply.is === 'usb' ? [{ id: device.id, name: deviceName(measured, device), supply }] : [];
+    const own = supply.is === 'usb' ? [{ id: device.id, supply }] : [];
     return isPassing(device)
       ? [...own, ...links.filter(({ host }) => host.device.id === device.id).flatMap(fedBy)]
       : own;
@@ -75,7 +72,6 @@ export const usbFeeds = pass('power over usb', (measured): readonly UsbFeed[] =>
           {
             deviceId: host.device.id,
             portId: host.id,
-            name: nameOf(measured, host),
             givesW: usbPortW(port),
             fed,
             takenW: fed.reduce((sum, { supply }) => sum + supply.mostW, 0),
@@ -99,7 +95,6 @@ export const countedW = (deviceW: number): number | null =>
 /** A network switch and what it feeds. */
 export interface NetworkFeed {
   readonly deviceId: string;
-  readonly name: string;
   /** What a port gives, and all together; 0 where it gives none. @unit W */
   readonly portW: number;
   readonly budgetW: number;
@@ -122,7 +117,7 @@ export const networkFeeds = pass('power over the network', (measured): readonly 
       seen.add(one);
       fedBy.set(other, [
         ...(fedBy.get(other) ?? []),
-        { id: one.id, name: deviceName(measured, one), supply, countedW: countedW(supply.mostW) },
+        { id: one.id, supply, countedW: countedW(supply.mostW) },
       ]);
     }
   }
@@ -130,7 +125,6 @@ export const networkFeeds = pass('power over the network', (measured): readonly 
     const gives = overNetworkOf(device.model);
     return {
       deviceId: device.id,
-      name: deviceName(measured, device),
       portW: gives?.portW ?? 0,
       budgetW: gives?.budgetW ?? 0,
       fed,

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../names';
 import { supplyOf } from '../../catalogue/supplies';
 import {
   type Circuit,
@@ -22,7 +23,6 @@ const USUAL_FACTOR = { adapter: 0.6, inlet: 0.95 } as const;
 export interface Drawn {
   readonly of: 'device' | 'load';
   readonly id: string;
-  readonly name: string;
   /** At most */
   readonly w: number;
   /** In use */
@@ -67,7 +67,6 @@ export const drawnBy = (id: string, device: Device): Drawn | null => {
   return {
     of: 'device',
     id,
-    name: device.name,
     w: supply.mostW,
     typicalW: supply.typicalW,
     powerFactor,
@@ -94,7 +93,6 @@ const loadsOf = (rig: Rig): readonly (readonly [Rig['loads'][string], Drawn])[] 
             {
               of: 'load',
               id,
-              name: load.name,
               w: load.mostW,
               typicalW: load.mostW,
               powerFactor: load.powerFactor ?? 1,
@@ -245,6 +243,7 @@ export const allowedW = (
 
 /** How what is drawn adds up. */
 export const explainLoading = (
+  measured: { readonly rig: Rig },
   label: string,
   { drawn, a, va }: Loading,
   volts: number | null,
@@ -253,9 +252,9 @@ export const explainLoading = (
     label,
     formula: 'sum of W ÷ power factor ÷ V',
     inputs: [
-      ...drawn.map(({ name, w, powerFactor, isTypicalFactor }) => ({
-        name: `${name}, at ${powerFactor}${isTypicalFactor ? ' (typical)' : ''}`,
-        value: w,
+      ...drawn.map((one) => ({
+        name: `${nameOfThing(measured, one)}, at ${one.powerFactor}${one.isTypicalFactor ? ' (typical)' : ''}`,
+        value: one.w,
         unit: 'W',
       })),
       { name: 'together', value: va, unit: 'VA' },

@@ -1,3 +1,4 @@
+import { deviceNameById } from '../names';
 import type { PortNode } from '../../graph';
 import { entry, inOrder, type Pattern, type Spot } from '../../rig';
 import { powerSumDb } from '../../units';
@@ -114,7 +115,7 @@ const soundings = pass(
           ? [
               {
                 id: device.id,
-                name: device.name,
+                name: deviceNameById(measured, device.id),
                 at: { ...device.spot, zM: middleM(device) },
                 splAt1m: device.body.noiseDba,
               },

@@ -1,3 +1,4 @@
+import { deviceNameById } from '../names';
 import { entry, inOrder } from '../../rig';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
@@ -33,7 +34,12 @@ const lookedAt = (measured: Measured, personId: string): { name: string; at: InR
     const isScreen = device.kind === 'display' || device.kind === 'prompter';
     const isTheirs = device.personId === null || device.personId === personId;
     return isScreen && isTheirs && zM !== null
-      ? [{ name: device.name, at: { xM: device.spot.xM, yM: device.spot.yM, zM } }]
+      ? [
+          {
+            name: deviceNameById(measured, device.id),
+            at: { xM: device.spot.xM, yM: device.spot.yM, zM },
+          },
+        ]
       : [];
   }),
   ...inOrder(measured.rig.people).flatMap(([id, person]) => {

@@ -1,20 +1,15 @@
-import { changeOver } from '../../day/change-over';
-import type { ChangeTask } from '../../day/change-task';
+import { setUpWork } from '../../day/change-over';
+import type { Work } from '../../day/change-task';
 import type { Measured } from '../../passes/measure';
+import { pass } from '../../passes/pass';
 import { figure } from '../../passes/sum';
-import { inOrder, type Rig } from '../../rig';
+import { inOrder } from '../../rig';
 import { THE_RIG } from '../about';
 import { batchFix, eachDayRule } from '../rule-of';
 
 /** Minutes that the house measured, and who is there to carry. */
 
 const SOURCE = 'handbook 7: estimates come from what was measured';
-
-/** A measured task beside what it would be estimated at. */
-interface Beside {
-  readonly task: ChangeTask;
-  readonly estimatedMin: number;
-}
 
 /** So many times as long, or as short, is no matter of practice. */
 const FAR_TIMES = 4;
@@ -23,31 +18,31 @@ const FAR_MIN = 2;
 const OFTEN = 3;
 const SPREAD_TIMES = 3;
 
-/** Every task of a set from everything put away, each once, with what it would take unmeasured. */
-const measuredTasks = ({ rig }: Measured): readonly Beside[] => {
-  if (Object.keys(rig.taskMinutes).length === 0) return [];
-  const unmeasured: Rig = { ...rig, taskMinutes: {} };
-  const found = new Map<string, Beside>();
-  for (const [setId] of inOrder(rig.sets)) {
-    const estimates = new Map(changeOver(unmeasured, null, setId).map((task) => [task.id, task]));
-    for (const task of changeOver(rig, null, setId)) {
-      const estimatedMin = estimates.get(task.id)?.minutes;
-      if (task.spread !== null && estimatedMin !== undefined && !found.has(task.id))
-        found.set(task.id, { task, estimatedMin });
-    }
-  }
+/** What the sets take from everything put away; a task of several counts once, as the first has it. */
+const setUpOnce = (measured: Measured): readonly Work[] => {
+  const found = new Map<string, Work>();
+  for (const [setId] of inOrder(measured.rig.sets))
+    for (const work of setUpWork(measured, setId))
+      if (!found.has(work.id)) found.set(work.id, work);
   return [...found.values()];
 };
 
-const isFar = ({ task, estimatedMin }: Beside): boolean =>
-  Math.abs(task.minutes - estimatedMin) >= FAR_MIN &&
-  (task.minutes > FAR_TIMES * estimatedMin || task.minutes * FAR_TIMES < estimatedMin);
+/** Every task of setting up that was measured. */
+const measuredWork = pass('measured work', (measured): readonly Work[] =>
+  Object.keys(measured.rig.taskMinutes).length === 0
+    ? []
+    : setUpOnce(measured).filter(({ spread }) => spread !== null),
+);
+
+const isFar = ({ minutes, estimatedMin }: Work): boolean =>
+  Math.abs(minutes - estimatedMin) >= FAR_MIN &&
+  (minutes > FAR_TIMES * estimatedMin || minutes * FAR_TIMES < estimatedMin);
 
 const ifAny = <T>(all: readonly T[]): readonly (readonly T[])[] => (all.length > 0 ? [all] : []);
 
-type Besides = readonly Beside[];
+type Works = readonly Work[];
 
-export const measuredFar = eachDayRule<Besides>(
+export const measuredFar = eachDayRule<Works>(
   'day.measured-far',
   {
     looksFor: 'A task whose measured minutes are far from what its way and weight say.',
@@ -56,47 +51,49 @@ export const measuredFar = eachDayRule<Besides>(
     source: SOURCE,
   },
   {
-    all: (measured) => ifAny(measuredTasks(measured).filter(isFar)),
+    all: (measured) => ifAny(measuredWork(measured).filter(isFar)),
     about: () => THE_RIG,
-    judge: (far) => {
-      const [{ task, estimatedMin } = { task: null, estimatedMin: 0 }] = far;
-      return task
+    judge: (far, { rig }) => {
+      const [first] = far;
+      return first
         ? {
             level: 'note',
-            title: `${task.what}: measured ${figure(task.minutes)} min, reckoned ${figure(estimatedMin)}`,
+            title:
+              `${first.tell(rig).what}: measured ${figure(first.minutes)} min, ` +
+              `reckoned ${figure(first.estimatedMin)}`,
             says:
               far
                 .map(
-                  (one) =>
-                    `${one.task.what} was measured at ${figure(one.task.minutes)} min; way and weight ` +
-                    `say ${figure(one.estimatedMin)}.`,
+                  ({ tell, minutes, estimatedMin }) =>
+                    `${tell(rig).what} was measured at ${figure(minutes)} min; way and weight ` +
+                    `say ${figure(estimatedMin)}.`,
                 )
                 .join(' ') + ' Look at what was typed; forget it where it was a slip.',
           }
         : null;
     },
-    sums: (far) =>
-      far.map(({ task, estimatedMin }) => ({
-        label: task.what,
+    sums: (far, { rig }) =>
+      far.map(({ tell, minutes, estimatedMin }) => ({
+        label: tell(rig).what,
         formula: 'measured ÷ reckoned',
         inputs: [
-          { name: 'measured', value: task.minutes, unit: 'min' },
+          { name: 'measured', value: minutes, unit: 'min' },
           { name: 'reckoned', value: estimatedMin, unit: 'min' },
         ],
-        result: task.minutes / estimatedMin,
+        result: minutes / estimatedMin,
         unit: '',
         source: SOURCE,
       })),
     fixes: (far) => [
       batchFix(
         'Forget what was measured',
-        far.map(({ task }) => ({ type: 'forgetTask', taskId: task.id })),
+        far.map(({ id }) => ({ type: 'forgetTask', taskId: id })),
       ),
     ],
   },
 );
 
-export const measuredSpread = eachDayRule<Besides>(
+export const measuredSpread = eachDayRule<Works>(
   'day.measured-spread',
   {
     looksFor: 'A task that took very different times whenever it was measured.',
@@ -108,18 +105,18 @@ export const measuredSpread = eachDayRule<Besides>(
   {
     all: (measured) =>
       ifAny(
-        measuredTasks(measured).filter(
-          ({ task: { spread } }) =>
+        measuredWork(measured).filter(
+          ({ spread }) =>
             spread !== null &&
             spread.times >= OFTEN &&
             spread.mostMin > SPREAD_TIMES * spread.leastMin,
         ),
       ),
     about: () => THE_RIG,
-    judge: (wide) => {
+    judge: (wide, { rig }) => {
       const texts = wide.map(
-        ({ task: { what, spread } }) =>
-          `${what} took ${figure(spread?.leastMin ?? 0)} to ${figure(spread?.mostMin ?? 0)} min`,
+        ({ tell, spread }) =>
+          `${tell(rig).what} took ${figure(spread?.leastMin ?? 0)} to ${figure(spread?.mostMin ?? 0)} min`,
       );
       return {
         level: 'note',
@@ -132,9 +129,7 @@ export const measuredSpread = eachDayRule<Besides>(
   },
 );
 
-type Heavy = readonly ChangeTask[];
-
-export const oneForTwo = eachDayRule<Heavy>(
+export const oneForTwo = eachDayRule<Works>(
   'day.one-for-two',
   {
     looksFor: 'Things that two must carry, where one person comes into the room.',
@@ -144,25 +139,21 @@ export const oneForTwo = eachDayRule<Heavy>(
     source: 'handbook 7: people needed; over 20 kg two carry',
   },
   {
-    all: ({ rig }) => {
-      const here = Object.values(rig.people).filter(
+    all: (measured) => {
+      const { people, segments } = measured.rig;
+      const here = Object.values(people).filter(
         ({ is, where }) => is === 'person' && where === 'on site',
       );
-      if (here.length !== 1 || Object.keys(rig.segments).length === 0) return [];
-      const heavy = new Map(
-        inOrder(rig.sets)
-          .flatMap(([setId]) => changeOver(rig, null, setId))
-          .filter(({ people, id }) => people > 1 && id !== 'check')
-          .map((task) => [task.id, task]),
-      );
-      return ifAny([...heavy.values()]);
+      return here.length === 1 && Object.keys(segments).length > 0
+        ? ifAny(setUpOnce(measured).filter((work) => work.people > 1 && work.id !== 'check'))
+        : [];
     },
     about: () => THE_RIG,
-    judge: (heavy) => ({
+    judge: (heavy, { rig }) => ({
       level: 'warn',
-      title: `One person is there, and ${heavy[0]?.what ?? ''} takes ${heavy[0]?.people ?? 2}`,
+      title: `One person is there, and ${heavy[0]?.tell(rig).what ?? ''} takes ${heavy[0]?.people ?? 2}`,
       says:
-        `${heavy.map(({ what, people }) => `${what}: ${people} people`).join('; ')}. One person comes into ` +
+        `${heavy.map(({ tell, people }) => `${tell(rig).what}: ${people} people`).join('; ')}. One person comes into ` +
         'the room. Ask somebody to come for setting up, or leave it standing; local rules on lifting ' +
         'may ask for more.',
     }),

@@ -1,4 +1,4 @@
-import { changeOver } from '../../day/change-over';
+import { setUpWork } from '../../day/change-over';
 import { leastMinutes } from '../../day/schedule';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
@@ -92,8 +92,8 @@ export const setUnmarked = eachDayRule<Set>(
   },
 );
 
-const leastFor = ({ setId }: Set, { rig }: Measured): number | null =>
-  leastMinutes(changeOver(rig, null, setId), PEOPLE);
+const leastFor = ({ setId }: Set, measured: Measured): number | null =>
+  leastMinutes(setUpWork(measured, setId), PEOPLE);
 
 export const setUpLong = eachDayRule<Set>(
   'day.set-up-long',
@@ -107,9 +107,9 @@ export const setUpLong = eachDayRule<Set>(
     all: setsOf,
     about: ofSet,
     judge: (set, measured) => {
-      const least = leastFor(set, measured);
       const allowed = measured.rig.brief?.setUpMin ?? null;
-      return least !== null && allowed !== null && least > allowed
+      const least = allowed === null ? null : leastFor(set, measured);
+      return allowed !== null && least !== null && least > allowed
         ? {
             level: 'note',
             title: `${set.name} takes two people ${figure(least, 0)} min at least`,

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { changeWindow, dimTo } from '../../edits/light';
 import { type Exposed, exposures, SENSOR_STOPS, type Tone } from '../../passes/exposure';
 import { lightSources } from '../../passes/light';
@@ -228,15 +229,15 @@ export const windowBehind = eachLightRule<Exposed>(
     fixes: (thing, measured) => {
       const tone = brightest(thing, 'window');
       const source = lightSources(measured).find(
-        ({ of, name }) => of === 'window' && name === tone?.name,
+        ({ of, id }) => of === 'window' && id === tone?.id,
       );
       if (!tone || !source) return [];
       const openShare = Number((2 ** (CLIPS - 0.2 - tone.stops)).toFixed(2));
       return [openShare, 0].map((share) =>
         batchFix(
           share === 0
-            ? `Shut the blind of ${source.name}`
-            : `Draw the blind of ${source.name} to ${figure(100 * share, 0)} %`,
+            ? `Shut the blind of ${nameOfThing(measured, source)}`
+            : `Draw the blind of ${nameOfThing(measured, source)} to ${figure(100 * share, 0)} %`,
           [changeWindow(measured, source.id, { openShare: share })],
         ),
       );

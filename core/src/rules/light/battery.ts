@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { LightSource } from '../../passes/light';
 import { figure } from '../../passes/sum';
 import { batteryOf } from '../../passes/power';
@@ -36,9 +37,9 @@ export const lampBattery = eachLightRule<LightSource>(
       const lastsShow = lasts >= brief.lengthMin;
       return {
         level: lastsShow ? 'warn' : 'stop',
-        title: `${source.name}: battery ends after ${figure(lasts, 0)} min`,
+        title: `${nameOfThing(measured, source)}: battery ends after ${figure(lasts, 0)} min`,
         says:
-          `Turned up to ${figure(100 * source.share, 0)} %, ${source.name} burns ${figure(lasts, 0)} min on its ` +
+          `Turned up to ${figure(100 * source.share, 0)} %, ${nameOfThing(measured, source)} burns ${figure(lasts, 0)} min on its ` +
           `battery; set-up and show take ${brief.setUpMin} + ${brief.lengthMin} min. ` +
           (lastsShow
             ? 'Put in a fresh one when the show begins, or put it on its mains adapter.'
@@ -61,7 +62,14 @@ export const lampBattery = eachLightRule<LightSource>(
       const control = entry(rig.devices, source.id)?.model.light?.battery?.mainsControl;
       return control === undefined
         ? []
-        : [setFix(`Put ${source.name} on its mains adapter`, source.id, control, true)];
+        : [
+            setFix(
+              `Put ${nameOfThing({ rig }, source)} on its mains adapter`,
+              source.id,
+              control,
+              true,
+            ),
+          ];
     },
   },
 );

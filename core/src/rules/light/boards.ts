@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp } from '../../edits/light';
 import { backdropsLit, isLit, type LitBackdrop, lightSources } from '../../passes/light';
 import { figure } from '../../passes/sum';
@@ -53,7 +54,7 @@ export const boardLit = eachLightRule<LitBackdrop>(
       return [
         ...(most.source.figures?.takesModifiers && !most.source.lamp?.modifier
           ? [
-              batchFix(`Put barn doors on ${most.source.name}`, [
+              batchFix(`Put barn doors on ${nameOfThing(measured, most.source)}`, [
                 hangLamp(most.source.id, { modifier: usualModifier('Barn doors') }),
               ]),
             ]
@@ -61,7 +62,7 @@ export const boardLit = eachLightRule<LitBackdrop>(
         ...(share > 0
           ? [
               batchFix(
-                `Turn ${most.source.name} down to ${figure(Math.floor(100 * share), 0)} %`,
+                `Turn ${nameOfThing(measured, most.source)} down to ${figure(Math.floor(100 * share), 0)} %`,
                 dimTo(measured, most.source.id, Math.floor(100 * share)),
               ),
             ]
@@ -69,7 +70,7 @@ export const boardLit = eachLightRule<LitBackdrop>(
         ...(factor >= 0.5 && lamps.length > 1
           ? [
               batchFix(
-                `Turn ${lamps.map(({ name }) => name).join(' and ')} down to ` +
+                `Turn ${lamps.map((lamp) => nameOfThing(measured, lamp)).join(' and ')} down to ` +
                   `${figure(100 * factor, 0)} % of what they are`,
                 lamps.flatMap((lamp) =>
                   dimTo(measured, lamp.id, Math.floor(1000 * lamp.share * factor) / 10),

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
 import { faces, type LightSource } from '../../passes/light';
@@ -19,8 +20,10 @@ export const dimmerLow = eachLightRule<LightSource>(
   {
     all: burning,
     about: ofLamp,
-    judge: ({ name, share, figures }) =>
-      !figures || 100 * share >= figures.leastPercent - 1e-9
+    judge: (source, measured) => {
+      const { share, figures } = source;
+      const name = nameOfThing(measured, source);
+      return !figures || 100 * share >= figures.leastPercent - 1e-9
         ? null
         : {
             level: 'note',
@@ -28,16 +31,17 @@ export const dimmerLow = eachLightRule<LightSource>(
             says:
               `${name} is turned down to ${figure(100 * share)} %, and burns evenly from ` +
               `${figure(figures.leastPercent, 0)} % on. Turn it up, and move it back or put a diffuser on it.`,
-          },
+          };
+    },
     sums: ({ figures }) => [
       sum('Burns evenly from', 'typical of its class', [], figures?.leastPercent ?? null, '%'),
     ],
-    fixes: ({ id, name, figures }, measured) =>
-      figures
+    fixes: (source, measured) =>
+      source.figures
         ? [
             batchFix(
-              `Set ${name} to ${figure(figures.leastPercent, 0)} %`,
-              dimTo(measured, id, figures.leastPercent),
+              `Set ${nameOfThing(measured, source)} to ${figure(source.figures.leastPercent, 0)} %`,
+              dimTo(measured, source.id, source.figures.leastPercent),
             ),
           ]
         : [],
@@ -64,7 +68,8 @@ export const hot = eachLightRule<LightSource>(
     about: ofLamp,
     judge: (source, measured) => {
       if (!source.figures?.isHot) return null;
-      const { name, lamp } = source;
+      const { lamp } = source;
+      const name = nameOfThing(measured, source);
       const cloth = lamp?.modifier && CLOTH.includes(lamp.modifier.is) ? lamp.modifier : null;
       const face = hotNear(measured, source);
       if (!cloth && !face) return null;
@@ -92,9 +97,13 @@ export const hot = eachLightRule<LightSource>(
         ),
       ];
     },
-    fixes: ({ id, name, lamp }) =>
-      lamp?.modifier
-        ? [batchFix(`Take ${lamp.modifier.name} off ${name}`, [hangLamp(id, { modifier: null })])]
+    fixes: (source, measured) =>
+      source.lamp?.modifier
+        ? [
+            batchFix(`Take ${source.lamp.modifier.name} off ${nameOfThing(measured, source)}`, [
+              hangLamp(source.id, { modifier: null }),
+            ]),
+          ]
         : [],
   },
 );
@@ -139,14 +148,14 @@ export const pwm = eachLightRule<Pulsing>(
   {
     all: pulsing,
     about: ({ source }) => ofLamp(source),
-    judge: ({ source, pwmHz, camera, shutter, pulses }) =>
+    judge: ({ source, pwmHz, camera, shutter, pulses }, measured) =>
       pulses >= MANY_PULSES || Math.abs(pulses - Math.round(pulses)) < 0.01
         ? null
         : {
             level: 'note',
-            title: `${figure(pulses)} pulses of ${source.name} in an exposure`,
+            title: `${figure(pulses)} pulses of ${nameOfThing(measured, source)} in an exposure`,
             says:
-              `${source.name} is dimmed by ${figure(pwmHz, 0)} pulses a second; at 1/${figure(shutter, 0)} s ` +
+              `${nameOfThing(measured, source)} is dimmed by ${figure(pwmHz, 0)} pulses a second; at 1/${figure(shutter, 0)} s ` +
               `${camera} takes in ${figure(pulses)} of them: bands may stand in the picture. Turn it up ` +
               'full, use a slower shutter, and test it.',
           },
@@ -161,7 +170,7 @@ export const pwm = eachLightRule<Pulsing>(
       ),
     ],
     fixes: ({ source }, measured) => [
-      batchFix(`Turn ${source.name} up full`, dimTo(measured, source.id, 100)),
+      batchFix(`Turn ${nameOfThing(measured, source)} up full`, dimTo(measured, source.id, 100)),
     ],
   },
 );

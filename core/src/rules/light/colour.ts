@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { changeWindow, colourTo, dimTo } from '../../edits/light';
 import {
   colourMix,
@@ -18,15 +19,15 @@ import { input, ofPerson, SOURCE, sum } from './words';
 
 const kelvins = (value: number): string => `${Math.round(value).toLocaleString('en-GB')} K`;
 
-const mixSums = (mix: ColourMix | null): Sum[] =>
+const mixSums = (measured: Measured, mix: ColourMix | null): Sum[] =>
   mix
     ? [
         sum(
           'Between the two',
           '|10⁶ ÷ K − 10⁶ ÷ K|',
           [
-            input(mix.cooler.source.name, mix.cooler.source.kelvin, 'K'),
-            input(mix.warmer.source.name, mix.warmer.source.kelvin, 'K'),
+            input(nameOfThing(measured, mix.cooler.source), mix.cooler.source.kelvin, 'K'),
+            input(nameOfThing(measured, mix.warmer.source), mix.warmer.source.kelvin, 'K'),
           ],
           mix.apart,
           'mired',
@@ -51,7 +52,7 @@ export const mixed = eachLightRule<FaceLight>(
   {
     all: litFaces,
     about: ofPerson,
-    judge: (face) => {
+    judge: (face, measured) => {
       const mix = colourMix(face);
       if (!mix || mix.apart <= SEEN_MIRED) return null;
       const { cooler, warmer } = mix;
@@ -59,12 +60,12 @@ export const mixed = eachLightRule<FaceLight>(
         level: mix.apart > UGLY_MIRED ? 'warn' : 'note',
         title: `${figure(mix.apart, 0)} mired between two lights on ${face.name}`,
         says:
-          `${cooler.source.name} is ${kelvins(cooler.source.kelvin)} and ${warmer.source.name} ` +
+          `${nameOfThing(measured, cooler.source)} is ${kelvins(cooler.source.kelvin)} and ${nameOfThing(measured, warmer.source)} ` +
           `${kelvins(warmer.source.kelvin)}: ${figure(mix.apart, 0)} mired apart on the face of ${face.name}. ` +
           `Over ${SEEN_MIRED} it is seen, over ${UGLY_MIRED} it is ugly. Set them alike.`,
       };
     },
-    sums: (face) => mixSums(colourMix(face)),
+    sums: (face, measured) => mixSums(measured, colourMix(face)),
     fixes: (face, measured) => {
       const mix = colourMix(face);
       if (!mix) return [];
@@ -74,20 +75,35 @@ export const mixed = eachLightRule<FaceLight>(
       const weaker = cooler.lux < warmer.lux ? cooler : warmer;
       return [
         ...(toCool.length > 0
-          ? [batchFix(`Set ${warmer.source.name} to ${kelvins(cooler.source.kelvin)}`, toCool)]
+          ? [
+              batchFix(
+                `Set ${nameOfThing(measured, warmer.source)} to ${kelvins(cooler.source.kelvin)}`,
+                toCool,
+              ),
+            ]
           : []),
         ...(toWarm.length > 0
-          ? [batchFix(`Set ${cooler.source.name} to ${kelvins(warmer.source.kelvin)}`, toWarm)]
+          ? [
+              batchFix(
+                `Set ${nameOfThing(measured, cooler.source)} to ${kelvins(warmer.source.kelvin)}`,
+                toWarm,
+              ),
+            ]
           : []),
         ...(window
           ? [
-              batchFix(`Draw the blind of ${window.source.name}`, [
+              batchFix(`Draw the blind of ${nameOfThing(measured, window.source)}`, [
                 changeWindow(measured, window.source.id, { openShare: 0 }),
               ]),
             ]
           : []),
         ...(weaker.source.lamp
-          ? [batchFix(`Turn ${weaker.source.name} off`, dimTo(measured, weaker.source.id, 0))]
+          ? [
+              batchFix(
+                `Turn ${nameOfThing(measured, weaker.source)} off`,
+                dimTo(measured, weaker.source.id, 0),
+              ),
+            ]
           : []),
       ];
     },

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { lampSources, type LightSource } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
 import { entry, inOrder, type Lamp, type Look } from '../../rig';
@@ -44,7 +45,9 @@ export const controlApart = eachLightRule<LightSource>(
     all: reached,
     about: ofLamp,
     houseRule: 'lightControl',
-    judge: ({ name, lamp }, measured) => {
+    judge: (source, measured) => {
+      const { lamp } = source;
+      const name = nameOfThing(measured, source);
       const common = commonAnswer(measured);
       const answers = lamp?.answers ?? null;
       if (!wantsOnePlace(measured) || answers === null) return null;
@@ -74,12 +77,13 @@ export const controlApart = eachLightRule<LightSource>(
         ),
       ];
     },
-    fixes: ({ id, name, figures }, measured) => {
+    fixes: (source, measured) => {
+      const { id, figures } = source;
       const common = commonAnswer(measured);
       return common && figures?.control.includes(common.by)
         ? [
             {
-              label: `Let ${name} answer to ${common.name}`,
+              label: `Let ${nameOfThing(measured, source)} answer to ${common.name}`,
               command: { type: 'hangLamp', deviceId: id, lamp: { answers: common } },
             },
           ]
@@ -110,7 +114,7 @@ export const controlUnsaid = lightRule(
             houseRule: 'lightControl',
             title: `${lamps.length} ${lamps.length === 1 ? 'lamp' : 'lamps'} nobody has said the control of`,
             says:
-              `Nobody has said what ${lamps.map(({ name }) => name).join(', ')} ` +
+              `Nobody has said what ${lamps.map((lamp) => nameOfThing(measured, lamp)).join(', ')} ` +
               `${lamps.length === 1 ? 'answers' : 'answer'} to, and the house sets all lamps from one place.`,
           },
         ]
@@ -164,14 +168,14 @@ export const lookShort = eachLightRule<KeptLook>(
         missing: lampSources(measured).filter((lamp) => !Object.hasOwn(look.levels, lamp.id)),
       })),
     about: ({ id }) => ({ kind: 'look', lookId: id }),
-    judge: ({ look, missing }) =>
+    judge: ({ look, missing }, measured) =>
       missing.length === 0
         ? null
         : {
             level: 'note',
             title: `${look.name} leaves ${missing.length === 1 ? 'a lamp' : `${missing.length} lamps`} as they are`,
             says:
-              `The look ${look.name} says nothing of ${missing.map(({ name }) => name).join(', ')}: it stays as ` +
+              `The look ${look.name} says nothing of ${missing.map((lamp) => nameOfThing(measured, lamp)).join(', ')}: it stays as ` +
               'the last look left it. Call it up, set the lamp, and keep it again.',
           },
     sums: ({ look, missing }) => [
@@ -215,11 +219,11 @@ export const cueByHand = eachLightRule<LightSource>(
   {
     all: byHand,
     about: ofLamp,
-    judge: ({ name }) => ({
+    judge: (source, measured) => ({
       level: 'warn',
-      title: `${name} is set by hand between scenes`,
+      title: `${nameOfThing(measured, source)} is set by hand between scenes`,
       says:
-        `${name} changes between looks that scenes call up, and only its knob sets it. Let it answer to an ` +
+        `${nameOfThing(measured, source)} changes between looks that scenes call up, and only its knob sets it. Let it answer to an ` +
         'app, a remote or an address, or leave it alike in every look.',
     }),
     sums: ({ id }, measured) =>

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { changeWindow } from '../../edits/light';
 import {
   clock,
@@ -42,21 +43,21 @@ export const shutOut = eachLightRule<FaceLight>(
         ? null
         : {
             level: 'warn',
-            title: `${window.source.name} lights ${face.name}`,
+            title: `${nameOfThing({ rig }, window.source)} lights ${face.name}`,
             says:
               `${lux(window.lux)} of the ${lux(face.lux)} on the face of ${face.name} come through ` +
-              `${window.source.name}, and the house shuts daylight out. Draw its blind.`,
+              `${nameOfThing({ rig }, window.source)}, and the house shuts daylight out. Draw its blind.`,
           };
     },
-    sums: (face) => {
+    sums: (face, measured) => {
       const window = windowOn(face);
-      return window ? [partSum(window)] : [];
+      return window ? [partSum(measured, window)] : [];
     },
     fixes: (face, measured) => {
       const window = windowOn(face);
       return window
         ? [
-            batchFix(`Shut the blind of ${window.source.name}`, [
+            batchFix(`Shut the blind of ${nameOfThing(measured, window.source)}`, [
               changeWindow(measured, window.source.id, { openShare: 0 }),
             ]),
           ]

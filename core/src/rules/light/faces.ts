@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp } from '../../edits/light';
 import { moveInto, placesAround } from '../../edits/place-lamp';
 import { type FaceLight, type OnFace, seenFaces } from '../../passes/light';
@@ -31,7 +32,7 @@ export const faceUnlit = eachLightRule<FaceLight>(
               `Of everything that gives light, ${lux(face.lux)} fall on the face of ${face.name}; ` +
               `under ${UNLIT_LUX} no camera is clean. Point a lamp at them.`,
           },
-    sums: (face) => partSums(face),
+    sums: (face, measured) => partSums(measured, face),
     fixes: (face, measured) => [
       ...face.parts
         .filter(({ source, distanceM }) => source.lamp !== null && distanceM < NEAR_M)
@@ -47,7 +48,7 @@ export const faceUnlit = eachLightRule<FaceLight>(
         .sort((a, b) => a.distanceM - b.distanceM)
         .slice(0, 2)
         .map((part) =>
-          batchFix(`Point ${part.source.name} at ${face.name}`, [
+          batchFix(`Point ${nameOfThing(measured, part.source)} at ${face.name}`, [
             hangLamp(part.source.id, { aim: { at: 'person', personId: face.personId } }),
             ...dimTo(measured, part.source.id, 100),
           ]),
@@ -118,8 +119,8 @@ export const ratio = eachLightRule<FaceLight>(
             : 'Turn the fill up, bring a white board in, or turn the key down.'),
       };
     },
-    sums: (face) => [
-      ...partSums(face),
+    sums: (face, measured) => [
+      ...partSums(measured, face),
       sum(
         'Key and fill to fill',
         '(key + fill) ÷ fill',
@@ -155,7 +156,7 @@ export const ratio = eachLightRule<FaceLight>(
         ...(key && keyFactor * key.source.share <= 1 && keyFactor * key.source.share > 0.02
           ? [
               batchFix(
-                `Set ${key.source.name} to ${figure(100 * keyFactor * key.source.share, 0)} %`,
+                `Set ${nameOfThing(measured, key.source)} to ${figure(100 * keyFactor * key.source.share, 0)} %`,
                 dimmedBy(measured, [key], keyFactor),
               ),
             ]
@@ -204,15 +205,15 @@ export const twoKeys = eachLightRule<FaceLight>(
         level: 'note',
         title: `Two keys on ${face.name}`,
         says:
-          `${face.key.source.name} gives ${lux(face.key.lux)} and ${second.source.name} ` +
+          `${nameOfThing({ rig }, face.key.source)} gives ${lux(face.key.lux)} and ${nameOfThing({ rig }, second.source)} ` +
           `${lux(second.lux)} on the face of ${face.name}, ${stops(Math.log2(face.key.lux / second.lux))} ` +
           'apart: two shadows of one nose. Turn one of them down until it only fills.',
       };
     },
-    sums: (face) => {
+    sums: (face, measured) => {
       const second = secondKey(face);
       return [
-        ...partSums(face),
+        ...partSums(measured, face),
         sum(
           'Apart',
           'log2(key ÷ the other)',
@@ -227,7 +228,7 @@ export const twoKeys = eachLightRule<FaceLight>(
       return second
         ? [
             batchFix(
-              `Turn ${second.source.name} down to ${figure(50 * second.source.share, 0)} %`,
+              `Turn ${nameOfThing(measured, second.source)} down to ${figure(50 * second.source.share, 0)} %`,
               dimmedBy(measured, [second], 0.5),
             ),
           ]

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { hangLamp, moveLamp, raiseLamp } from '../../edits/light';
 import { type Exposed, exposures } from '../../passes/exposure';
 import {
@@ -126,7 +127,7 @@ const ways = ({ exposed, face, part }: InGlasses, measured: Measured, spareDeg: 
   return [
     ...(upM !== null && up.length > 0
       ? [
-          batchFix(`Raise ${part.source.name} by ${figure(upM, 2)} m`, [
+          batchFix(`Raise ${nameOfThing(measured, part.source)} by ${figure(upM, 2)} m`, [
             ...up,
             ...aimed(part, face),
           ]),
@@ -135,7 +136,7 @@ const ways = ({ exposed, face, part }: InGlasses, measured: Measured, spareDeg: 
     ...(way
       ? [
           batchFix(
-            `Move ${part.source.name} ${figure(way.byM)} m to the ${way.side > 0 ? 'right' : 'left'} ` +
+            `Move ${nameOfThing(measured, part.source)} ${figure(way.byM)} m to the ${way.side > 0 ? 'right' : 'left'} ` +
               `of where ${face.name} looks`,
             way.commands,
           ),
@@ -170,11 +171,11 @@ export const glare = eachLightRule<InGlasses>(
         exposed.glints.map((glint) => ({ exposed, ...glint })),
       ),
     about,
-    judge: ({ exposed, face, part, glint }) => ({
+    judge: ({ exposed, face, part, glint }, measured) => ({
       level: 'warn',
-      title: `${part.source.name} shows in the glasses of ${face.name}`,
+      title: `${nameOfThing(measured, part.source)} shows in the glasses of ${face.name}`,
       says:
-        `${exposed.framing.device.name} sees ${part.source.name} in the glasses of ${face.name}, ` +
+        `${exposed.framing.device.name} sees ${nameOfThing(measured, part.source)} in the glasses of ${face.name}, ` +
         `${placeOf(glint)} of the lens, ${stops(glint.stops)} ${glint.stops < 0 ? 'under' : 'over'} ` +
         'the skin beside it. Raise it, move it aside, or tilt the glasses.',
     }),
@@ -216,12 +217,12 @@ export const glareNod = eachLightRule<InGlasses>(
   {
     all: nearly,
     about,
-    judge: ({ exposed, face, part, glint }) => ({
+    judge: ({ exposed, face, part, glint }, measured) => ({
       level: 'note',
-      title: `${part.source.name} is near the glasses of ${face.name}`,
+      title: `${nameOfThing(measured, part.source)} is near the glasses of ${face.name}`,
       says:
         `When ${face.name} looks up by ${figure(glint.outDeg)}°, ${exposed.framing.device.name} sees ` +
-        `${part.source.name} in the glasses. Raise it a little more.`,
+        `${nameOfThing(measured, part.source)} in the glasses. Raise it a little more.`,
     }),
     sums: glintSums,
     moves: true,

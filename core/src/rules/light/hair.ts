@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo } from '../../edits/light';
 import type { FaceLight, OnFace } from '../../passes/light';
 import { batchFix, eachLightRule } from '../rule-of';
@@ -45,7 +46,7 @@ export const hairStrong = eachLightRule<FaceLight>(
   {
     all: litFaces,
     about: ofPerson,
-    judge: (face) => {
+    judge: (face, measured) => {
       const over = hairOver(face);
       if (over === null || over <= HAIR_MOST || face.lux < UNLIT_LUX) return null;
       return {
@@ -53,7 +54,7 @@ export const hairStrong = eachLightRule<FaceLight>(
         title: `${stops(over)} over the key on the hair of ${face.name}`,
         says:
           `${hairLamps(face)
-            .map(({ source }) => source.name)
+            .map(({ source }) => nameOfThing(measured, source))
             .join(' and ')} lights the hair of ${face.name} ` +
           `${stops(over)} brighter than the key lights the face; one is enough. Turn it down.`,
       };
@@ -124,7 +125,7 @@ export const hairUnwanted = eachLightRule<FaceLight>(
             title: `A hair light on ${face.name}`,
             says:
               `${hairLamps(face)
-                .map(({ source }) => source.name)
+                .map(({ source }) => nameOfThing({ rig }, source))
                 .join(' and ')} lights the hair of ` +
               `${face.name} from behind, and the house wants none.`,
           };

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, raiseLamp } from '../../edits/light';
 import { type Exposed, exposures, type InPictureLamp } from '../../passes/exposure';
 import {
@@ -92,7 +93,7 @@ export const lampInFrame = eachLightRule<Seen>(
       if (!source || byM === null || source.at.zM + byM + source.heightM / 2 > ceilingM) return [];
       const commands = raiseLamp(measured, source.id, byM);
       return commands.length > 0
-        ? [batchFix(`Raise ${source.name} by ${figure(byM, 2)} m`, commands)]
+        ? [batchFix(`Raise ${nameOfThing(measured, source)} by ${figure(byM, 2)} m`, commands)]
         : [];
     },
   },
@@ -117,17 +118,20 @@ export const lampCeiling = eachLightRule<LightSource>(
   {
     all: lampSources,
     about: ofLamp,
-    judge: (source, { rig: { shell } }) =>
-      !shell || topM(source) <= shell.heightM + 1e-9
+    judge: (source, measured) => {
+      const { shell } = measured.rig;
+      const name = nameOfThing(measured, source);
+      return !shell || topM(source) <= shell.heightM + 1e-9
         ? null
         : {
             level: 'stop',
-            title: `${source.name} reaches ${figure(topM(source), 2)} m`,
+            title: `${name} reaches ${figure(topM(source), 2)} m`,
             says:
-              `The upper edge of ${source.name} is at ${figure(topM(source), 2)} m and the ceiling at ` +
+              `The upper edge of ${name} is at ${figure(topM(source), 2)} m and the ceiling at ` +
               `${figure(shell.heightM, 2)} m. Lower it by ${figure(topM(source) - shell.heightM, 2)} m or ` +
               'take something smaller.',
-          },
+          };
+    },
     sums: (source) => [
       sum(
         'Upper edge',
@@ -148,7 +152,7 @@ export const lampCeiling = eachLightRule<LightSource>(
       const byM = topM(source) - shell.heightM + 0.05;
       const commands = raiseLamp(measured, source.id, -byM);
       return commands.length > 0
-        ? [batchFix(`Lower ${source.name} by ${figure(byM, 2)} m`, commands)]
+        ? [batchFix(`Lower ${nameOfThing(measured, source)} by ${figure(byM, 2)} m`, commands)]
         : [];
     },
   },
@@ -189,9 +193,9 @@ export const aimedAtNobody = eachLightRule<LightSource>(
         ? null
         : {
             level: 'note',
-            title: `${source.name} lights nobody`,
+            title: `${nameOfThing(measured, source)} lights nobody`,
             says:
-              `At most ${figure(mostGiven(measured, source), 0)} lux of ${source.name} fall on a face, hands or a ` +
+              `At most ${figure(mostGiven(measured, source), 0)} lux of ${nameOfThing(measured, source)} fall on a face, hands or a ` +
               'background. Point it at somebody, or turn it off.',
           },
     sums: (source) => [
@@ -202,11 +206,13 @@ export const aimedAtNobody = eachLightRule<LightSource>(
         .sort((a, b) => distanceTo(a, source) - distanceTo(b, source))
         .slice(0, 1)
         .map((face) =>
-          batchFix(`Point ${source.name} at ${face.name}`, [
+          batchFix(`Point ${nameOfThing(measured, source)} at ${face.name}`, [
             hangLamp(source.id, { aim: { at: 'person', personId: face.personId } }),
           ]),
         )
-        .concat([batchFix(`Turn ${source.name} off`, dimTo(measured, source.id, 0))]),
+        .concat([
+          batchFix(`Turn ${nameOfThing(measured, source)} off`, dimTo(measured, source.id, 0)),
+        ]),
   },
 );
 
@@ -257,11 +263,11 @@ export const blocked = eachLightRule<Blocked>(
   {
     all: blockedWays,
     about: ({ source, personId }) => ({ kind: 'person', personId, source: source.id }),
-    judge: ({ source, name, by }) => ({
+    judge: ({ source, name, by }, measured) => ({
       level: 'warn',
-      title: `${by.name} shades ${name} from ${source.name}`,
+      title: `${nameOfThing(measured, by)} shades ${name} from ${nameOfThing(measured, source)}`,
       says:
-        `${by.name} stands between ${source.name} and the eyes of ${name}: its light is reckoned with and ` +
+        `${nameOfThing(measured, by)} stands between ${nameOfThing(measured, source)} and the eyes of ${name}: its light is reckoned with and ` +
         'does not arrive. Raise the lamp over it, or move one of them.',
     }),
     moves: true,
@@ -269,7 +275,7 @@ export const blocked = eachLightRule<Blocked>(
       [0.3, 0.6].flatMap((byM) => {
         const commands = raiseLamp(measured, source.id, byM);
         return commands.length > 0
-          ? [batchFix(`Raise ${source.name} by ${figure(byM)} m`, commands)]
+          ? [batchFix(`Raise ${nameOfThing(measured, source)} by ${figure(byM)} m`, commands)]
           : [];
       }),
   },

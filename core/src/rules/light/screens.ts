@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp } from '../../edits/light';
 import {
   backdropsLit,
@@ -222,7 +223,9 @@ const strays = (measured: Measured): Stray[] =>
           0,
         ) / lit.points.length;
       const share = lit.meanLux > 0 ? given / lit.meanLux : 0;
-      return share > STRAY_SHARE ? [{ lit, id: source.id, name: source.name, share }] : [];
+      return share > STRAY_SHARE
+        ? [{ lit, id: source.id, name: nameOfThing(measured, source), share }]
+        : [];
     }),
   );
 

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp } from '../../edits/light';
 import { lensAsideDeg } from '../../passes/exposure';
 import type { FaceLight } from '../../passes/light';
@@ -91,7 +92,7 @@ export const keySide = eachLightRule<FaceLight>(
         });
       return [
         batchFix(
-          `Move ${key.source.name} to the other side of ${face.name}, and what fills with it`,
+          `Move ${nameOfThing(measured, key.source)} to the other side of ${face.name}, and what fills with it`,
           commands,
         ),
       ];
@@ -153,10 +154,13 @@ export const noCatch = eachLightRule<FaceLight>(
         const commands = moveLamp(measured, source.id, bearing(source.at, to), byM);
         return commands.length > 0
           ? [
-              batchFix(`Move ${source.name} to ${asked}° beside where ${face.name} looks`, [
-                ...commands,
-                hangLamp(source.id, { aim: { at: 'person', personId: face.personId } }),
-              ]),
+              batchFix(
+                `Move ${nameOfThing(measured, source)} to ${asked}° beside where ${face.name} looks`,
+                [
+                  ...commands,
+                  hangLamp(source.id, { aim: { at: 'person', personId: face.personId } }),
+                ],
+              ),
             ]
           : [];
       });
@@ -178,14 +182,14 @@ export const fromBelow = eachLightRule<FaceLight>(
   {
     all: litFaces,
     about: ofPerson,
-    judge: (face) =>
+    judge: (face, measured) =>
       !face.key || face.lux < UNLIT_LUX || face.key.aboveDeg >= -BELOW_DEG
         ? null
         : {
             level: 'note',
             title: `The key of ${face.name} comes from below`,
             says:
-              `${face.key.source.name} stands ${figure(-face.key.aboveDeg, 0)}° below the eyes of ` +
+              `${nameOfThing(measured, face.key.source)} stands ${figure(-face.key.aboveDeg, 0)}° below the eyes of ` +
               `${face.name} and gives most of the light. Raise it above the eyes.`,
           },
     sums: (face) => [
@@ -217,7 +221,7 @@ export const hardKey = eachLightRule<FaceLight>(
   {
     all: litFaces,
     about: ofPerson,
-    judge: (face) =>
+    judge: (face, measured) =>
       !face.key ||
       face.key.source.of !== 'lamp' ||
       face.lux < UNLIT_LUX ||
@@ -228,7 +232,7 @@ export const hardKey = eachLightRule<FaceLight>(
             level: 'note',
             title: `A hard key on ${face.name}`,
             says:
-              `${face.key.source.name} measures ${figure(face.key.seenDeg)}° as ${face.name} sees it: the ` +
+              `${nameOfThing(measured, face.key.source)} measures ${figure(face.key.seenDeg)}° as ${face.name} sees it: the ` +
               `shadow of the nose has an edge of ${figure(1000 * face.key.shadowEdgeM)} mm. Put a dome or ` +
               'a soft box on it, or bring it nearer.',
           },
@@ -254,7 +258,7 @@ export const hardKey = eachLightRule<FaceLight>(
       return ['Dome, 0.9 m', 'Dome, 0.6 m'].map((name) => {
         const modifier = usualModifier(name);
         return batchFix(
-          `Put a ${modifier.is} of ${figure(modifier.widthM ?? 0)} m on ${key.source.name}`,
+          `Put a ${modifier.is} of ${figure(modifier.widthM ?? 0)} m on ${nameOfThing(measured, key.source)}`,
           [
             hangLamp(key.source.id, { modifier }),
             ...dimTo(measured, key.source.id, (100 * key.source.share) / modifier.transmission),

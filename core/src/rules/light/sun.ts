@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { cureOf, setCamera } from '../../edits/exposure';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { clock, type Moment, throughDay, type ThroughDay } from '../../passes/light';
@@ -50,7 +51,7 @@ export const sunOn = eachLightRule<ThroughDay>(
         level: 'warn',
         title: `Sun on ${thing.name} at ${clock(moment.atMin)}`,
         says:
-          `The sun comes through ${moment.sunThrough.name} onto ${thing.name} ` +
+          `The sun comes through ${nameOfThing(measured, moment.sunThrough)} onto ${thing.name} ` +
           (first === last ? `at ${clock(first)}` : `from ${clock(first)} to ${clock(last)}`) +
           `: ${lux(moment.lux)} at ${clock(moment.atMin)}` +
           (over.length > 0 ? `, ${over.map(overText).join(', ')}` : '') +

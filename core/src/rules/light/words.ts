@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { type FaceLight, falloff, type OnFace } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
@@ -54,17 +55,17 @@ export const shotOfFace = (measured: Measured, face: FaceLight): Exposed | undef
 };
 
 /** What each source gives on a face, as sums. Those that give next to nothing are left out. */
-export const partSums = (face: FaceLight): Sum[] => [
-  ...face.parts.filter((part) => part.lux > 0.01 * face.lux).map((part) => partSum(part)),
+export const partSums = (measured: Measured, face: FaceLight): Sum[] => [
+  ...face.parts.filter((part) => part.lux > 0.01 * face.lux).map((part) => partSum(measured, part)),
   ...(face.roomLux > 0
     ? [sum('From the walls', 'Φ × ρ ÷ (A × (1 − ρ)) of all sources', [], face.roomLux, 'lux')]
     : []),
 ];
 
 /** The light of one source on a face, by the inverse square. */
-export const partSum = (part: OnFace): Sum =>
+export const partSum = (measured: Measured, part: OnFace): Sum =>
   sum(
-    `${part.source.name} on the face`,
+    `${nameOfThing(measured, part.source)} on the face`,
     part.source.of === 'lamp'
       ? 'lux at 1 m × dimmer ÷ d² × cos(incidence) × falloff, summed over its face where it is large'
       : 'luminance × area ÷ d², summed over its face, and the sun where it shines in',

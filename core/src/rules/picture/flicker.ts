@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { lampSources } from '../../passes/light';
 import { figure } from '../../passes/sum';
 import { setFix, shotRule } from '../rule-of';
@@ -29,7 +30,10 @@ export const flicker = shotRule(
     const doubtful = lamps.filter(({ figures }) => figures && MAY_FLICKER.has(figures.flicker));
     // Lamps that are known are judged by what they are; without any, every lamp is in doubt.
     if (lamps.length > 0 && doubtful.length === 0) return null;
-    const which = doubtful.length === 0 ? 'a lamp' : doubtful.map(({ name }) => name).join(' and ');
+    const which =
+      doubtful.length === 0
+        ? 'a lamp'
+        : doubtful.map((lamp) => nameOfThing(measured, lamp)).join(' and ');
     return {
       level: 'note',
       title: `${figure((2 * mains.hz) / shutter, 2)} cycles of the lamps in an exposure`,

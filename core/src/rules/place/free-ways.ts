@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
 import type { Measured } from '../../passes/measure';
 import {
@@ -48,7 +49,12 @@ const moves = (measured: Measured, { solid, ground }: Blocked) => {
     .flatMap(({ turn, byM }) => {
       const commands = moveSolid(measured, solid, stepped({ xM: 0, yM: 0 }, along + turn, byM));
       return commands.length > 0
-        ? [batchFix(`Move ${solid.name} ${figure(byM, 2)} m out of the way`, commands)]
+        ? [
+            batchFix(
+              `Move ${nameOfThing(measured, solid)} ${figure(byM, 2)} m out of the way`,
+              commands,
+            ),
+          ]
         : [];
     });
 };
@@ -78,11 +84,11 @@ export const doorBlocked = eachPlaceRule<DoorBlocked>(
       openingId: door.id,
       source: `${solid.of} ${solid.id}`,
     }),
-    judge: ({ door, solid, byM }) => ({
+    judge: ({ door, solid, byM }, measured) => ({
       level: solid.of === 'person' ? 'note' : 'warn',
-      title: `${solid.name} stands in the way of ${door.opening.name}`,
+      title: `${nameOfThing(measured, solid)} stands in the way of ${door.opening.name}`,
       says:
-        `${solid.name} stands ${figure(100 * byM, 0)} cm into the floor that ${door.opening.name} needs ` +
+        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into the floor that ${door.opening.name} needs ` +
         `${door.opening.opens === 'in' ? 'to swing' : 'before it'}. Whoever must get out in a hurry falls ` +
         'over it. Move it; local rules on ways out decide.',
     }),
@@ -120,11 +126,11 @@ export const wayBlocked = eachPlaceRule<WayBlocked>(
       walkwayId: id,
       source: `${solid.of} ${solid.id}`,
     }),
-    judge: ({ way, solid, byM }) => ({
+    judge: ({ way, solid, byM }, measured) => ({
       level: 'warn',
-      title: `${solid.name} stands on ${way.name}`,
+      title: `${nameOfThing(measured, solid)} stands on ${way.name}`,
       says:
-        `${solid.name} stands ${figure(100 * byM, 0)} cm into ${way.name}, which is to stay free. People ` +
+        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into ${way.name}, which is to stay free. People ` +
         'walk there in the dark and trip. Move it.',
     }),
     moves: true,

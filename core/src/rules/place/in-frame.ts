@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
 import type { Measured } from '../../passes/measure';
 import { stepped } from '../../passes/place';
@@ -83,17 +84,17 @@ export const inFrame = eachPlaceRule<InShot>(
       deviceId: view.framing.shot.deviceId,
       source: `${solid.of} ${solid.id}`,
     }),
-    judge: ({ view, shown }) => ({
+    judge: ({ view, shown }, measured) => ({
       level: 'warn',
-      title: `${shown.solid.name} is in the picture of ${view.framing.device.name}`,
+      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${view.framing.device.name}`,
       says:
-        `${shown.solid.name} stands ${figure(shown.depthM, 2)} m ahead of ${view.framing.device.name} ` +
+        `${nameOfThing(measured, shown.solid)} stands ${figure(shown.depthM, 2)} m ahead of ${view.framing.device.name} ` +
         `and ${figure(Math.abs(shown.asideM), 2)} m to the ${shown.asideM < 0 ? 'left' : 'right'} of its ` +
         `middle, ${figure((Math.atan2(Math.abs(shown.asideM), shown.depthM) * 180) / Math.PI)}° of ` +
         `${figure(fieldDeg(view.camera.halfWidth) / 2)}°. Move it ${figure(shown.outByM, 2)} m to the ` +
         `${shown.outToRight ? 'right' : 'left'}, or frame tighter.`,
     }),
-    sums: ({ view: { camera, framing }, shown }) => [
+    sums: ({ view: { camera, framing }, shown }, measured) => [
       {
         label: 'Half of the field',
         formula: 'atan(active sensor ÷ (2 × focal length))',
@@ -106,7 +107,7 @@ export const inFrame = eachPlaceRule<InShot>(
         source: 'handbook 5-plan',
       },
       {
-        label: `Where ${shown.solid.name} is`,
+        label: `Where ${nameOfThing(measured, shown.solid)} is`,
         formula: 'atan(aside ÷ ahead)',
         inputs: [
           { name: 'aside', value: Math.abs(shown.asideM), unit: 'm' },
@@ -137,7 +138,7 @@ export const inFrame = eachPlaceRule<InShot>(
         return commands.length > 0
           ? [
               batchFix(
-                `Move ${shown.solid.name} ${figure(farM, 2)} m to the ` +
+                `Move ${nameOfThing(measured, shown.solid)} ${figure(farM, 2)} m to the ` +
                   `${side > 0 ? 'right' : 'left'} of the picture`,
                 commands,
               ),
@@ -175,9 +176,9 @@ export const hides = eachPlaceRule<Hidden>(
       const name = entry(measured.rig.people, personId)?.name ?? personId;
       return {
         level: 'warn',
-        title: `${by.name} hides ${name} from ${view.framing.device.name}`,
+        title: `${nameOfThing(measured, by)} hides ${name} from ${view.framing.device.name}`,
         says:
-          `${by.name} stands between ${view.framing.device.name} and the eyes of ${name}. ` +
+          `${nameOfThing(measured, by)} stands between ${view.framing.device.name} and the eyes of ${name}. ` +
           'Move it, or the camera.',
       };
     },
@@ -192,7 +193,7 @@ export const hides = eachPlaceRule<Hidden>(
         return commands.length > 0
           ? [
               batchFix(
-                `Move ${by.name} ${figure(by3M, 2)} m to the ${side > 0 ? 'right' : 'left'} of the picture`,
+                `Move ${nameOfThing(measured, by)} ${figure(by3M, 2)} m to the ${side > 0 ? 'right' : 'left'} of the picture`,
                 commands,
               ),
             ]

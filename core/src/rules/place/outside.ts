@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { inOrder, isInside, type Point, wallsOf } from '../../rig';
 import type { About } from '../about';
@@ -34,7 +35,7 @@ const standing = (measured: Measured): Standing[] => {
         ? outer.find((corner) => isFar(corners, corner))
         : solid.spot;
       const about = { kind: 'support' as const, supportId: solid.id };
-      return at ? [{ name: solid.name, at, about }] : [];
+      return at ? [{ name: nameOfThing(measured, solid), at, about }] : [];
     }),
     ...inOrder(devices).flatMap(([deviceId, { name, at }]) =>
       at ? [{ name, at, about: { kind: 'device' as const, deviceId } }] : [],

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { type Shown, type View, views } from '../../passes/view';
@@ -47,17 +48,17 @@ export const personInFrame = eachPlaceRule<Stray>(
       deviceId: view.framing.shot.deviceId,
       personId: solid.id,
     }),
-    judge: ({ view: { framing, onPlan }, shown, share }) => ({
+    judge: ({ view: { framing, onPlan }, shown, share }, measured) => ({
       level: 'note',
-      title: `${shown.solid.name} is in the picture of ${framing.device.name}`,
+      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framing.device.name}`,
       says:
-        `${framing.device.name} shows ${onPlan.subjectName ?? 'somebody'}, and ${shown.solid.name} takes ` +
+        `${framing.device.name} shows ${onPlan.subjectName ?? 'somebody'}, and ${nameOfThing(measured, shown.solid)} takes ` +
         `up to ${figure(100 * share, 0)} % of the picture’s width, ${figure(shown.depthM, 2)} m ahead ` +
         'of the lens. Frame tighter, seat them farther apart, or move the camera round.',
     }),
-    sums: ({ view: { camera }, shown, share }) => [
+    sums: ({ view: { camera }, shown, share }, measured) => [
       {
-        label: `Width of ${shown.solid.name} in the picture`,
+        label: `Width of ${nameOfThing(measured, shown.solid)} in the picture`,
         formula: '(right edge − left edge) ÷ width of the picture',
         inputs: [
           { name: 'left edge', value: 50 * (shown.where.left + 1), unit: '%' },

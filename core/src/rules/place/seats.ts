@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import {
   angleOff,
@@ -63,7 +64,7 @@ const nearer = (measured: Measured, { person, thing }: AtSeat, metres: number) =
     yM: Number((person.at.yM + (thing.spot.yM - person.at.yM) * share).toFixed(2)),
     facingDeg: thing.spot.facingDeg,
   };
-  const label = `Put ${thing.name} ${figure(metres, 2)} m before ${person.name}`;
+  const label = `Put ${deviceNameById(measured, thing.id)} ${figure(metres, 2)} m before ${person.name}`;
   if (!device.on || !support?.at)
     return [batchFix(label, [{ type: 'placeDevice', deviceId: thing.id, at, aim: device.aim }])];
   const turn = (support.at.facingDeg * Math.PI) / 180;
@@ -94,21 +95,21 @@ export const outOfReach = eachPlaceRule<AtSeat>(
   {
     all: (measured) => atSeats(measured, TOUCHED),
     about,
-    judge: (seat) => {
+    judge: (seat, measured) => {
       const far = reachM(seat);
       return far <= STRETCHED_M
         ? null
         : {
             level: 'warn',
-            title: `${seat.thing.name} is ${figure(far, 2)} m from ${seat.person.name}`,
+            title: `${deviceNameById(measured, seat.thing.id)} is ${figure(far, 2)} m from ${seat.person.name}`,
             says:
-              `${seat.person.name} must reach ${figure(far, 2)} m to touch ${seat.thing.name}; ` +
+              `${seat.person.name} must reach ${figure(far, 2)} m to touch ${deviceNameById(measured, seat.thing.id)}; ` +
               `${figure(STRETCHED_M)} m is stretched, 0.5 m comfortable. Bring it nearer.`,
           };
     },
-    sums: (seat) => [
+    sums: (seat, measured) => [
       {
-        label: `From ${seat.person.name} to the nearest edge of ${seat.thing.name}`,
+        label: `From ${seat.person.name} to the nearest edge of ${deviceNameById(measured, seat.thing.id)}`,
         formula: 'along the plan',
         inputs: [{ name: 'stretched', value: STRETCHED_M, unit: 'm' }],
         result: reachM(seat),
@@ -146,14 +147,14 @@ export const screenFar = eachPlaceRule<AtSeat>(
   {
     all: (measured) => atSeats(measured, SCREENS),
     about,
-    judge: (seat) => {
+    judge: (seat, measured) => {
       const far = eyesToM(seat);
       if (far >= SCREEN_M.least && far <= farthestM(seat)) return null;
       return {
         level: 'note',
-        title: `${seat.thing.name} is ${figure(far, 2)} m from the eyes of ${seat.person.name}`,
+        title: `${deviceNameById(measured, seat.thing.id)} is ${figure(far, 2)} m from the eyes of ${seat.person.name}`,
         says:
-          `${seat.person.name} reads ${seat.thing.name} from ${figure(far, 2)} m; it is read well from ` +
+          `${seat.person.name} reads ${deviceNameById(measured, seat.thing.id)} from ${figure(far, 2)} m; it is read well from ` +
           `${figure(SCREEN_M.least)} to ${figure(farthestM(seat), 2)} m. Move it.`,
       };
     },
@@ -173,15 +174,15 @@ export const screenAside = eachPlaceRule<AtSeat>(
   {
     all: (measured) => atSeats(measured, SCREENS),
     about,
-    judge: ({ person, thing }) => {
+    judge: ({ person, thing }, measured) => {
       const aside = person.at ? Math.abs(angleOff(person.at, thing.spot)) : 0;
       return aside <= ASIDE_DEG
         ? null
         : {
             level: 'note',
-            title: `${thing.name} is ${figure(aside, 0)}° aside of ${person.name}`,
+            title: `${deviceNameById(measured, thing.id)} is ${figure(aside, 0)}° aside of ${person.name}`,
             says:
-              `${person.name} must turn ${figure(aside, 0)}° to read ${thing.name}; more than ` +
+              `${person.name} must turn ${figure(aside, 0)}° to read ${deviceNameById(measured, thing.id)}; more than ` +
               `${ASIDE_DEG}° is seen, and turns the mouth off the microphone. Put it more to the middle.`,
           };
     },

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
 import type { Measured } from '../../passes/measure';
 import {
@@ -53,14 +54,14 @@ export const ceiling = eachPlaceRule<Tall>(
       }));
     },
     about: ({ solid }) => aboutSolid(solid),
-    judge: ({ solid, ceilingM }) =>
+    judge: ({ solid, ceilingM }, measured) =>
       solid.toM <= ceilingM - UNDER_M || (isHung(solid) && solid.fromM <= ceilingM)
         ? null
         : {
             level: 'warn',
-            title: `${solid.name} reaches ${figure(solid.toM, 2)} m under a ceiling of ${figure(ceilingM, 2)} m`,
+            title: `${nameOfThing(measured, solid)} reaches ${figure(solid.toM, 2)} m under a ceiling of ${figure(ceilingM, 2)} m`,
             says:
-              `The top of ${solid.name} is at ${figure(solid.toM, 2)} m and the ceiling at ` +
+              `The top of ${nameOfThing(measured, solid)} is at ${figure(solid.toM, 2)} m and the ceiling at ` +
               `${figure(ceilingM, 2)} m. It does not go in. Lower it, or use a shorter one.`,
           },
     moves: true,
@@ -69,7 +70,7 @@ export const ceiling = eachPlaceRule<Tall>(
       const heightM = Number((ceilingM - 0.1).toFixed(2));
       if (support?.figures.is !== 'stand' || heightM <= 0) return [];
       return [
-        batchFix(`Lower ${solid.name} to ${figure(heightM, 2)} m`, [
+        batchFix(`Lower ${nameOfThing(measured, solid)} to ${figure(heightM, 2)} m`, [
           {
             type: 'changeSupport',
             supportId: solid.id,
@@ -118,9 +119,9 @@ export const headLow = eachPlaceRule<Under>(
     about: ({ person, beam }) => ({ ...aboutSolid(person), source: `${beam.of} ${beam.id}` }),
     judge: ({ person, beam }, measured) => ({
       level: beam.fromM < person.toM ? 'warn' : 'note',
-      title: `${beam.name} is at ${figure(beam.fromM, 2)} m over ${person.name}`,
+      title: `${nameOfThing(measured, beam)} is at ${figure(beam.fromM, 2)} m over ${nameOfThing(measured, person)}`,
       says:
-        `${beam.name} begins ${figure(beam.fromM, 2)} m above the floor where ${person.name} is, whose ` +
+        `${nameOfThing(measured, beam)} begins ${figure(beam.fromM, 2)} m above the floor where ${nameOfThing(measured, person)} is, whose ` +
         `head reaches ${figure(standingM(measured, person), 2)} m on their feet. They hit it when they get up. ` +
         'Move the seat, or pad and mark it.',
     }),
@@ -131,7 +132,12 @@ export const headLow = eachPlaceRule<Under>(
         const by = stepped({ xM: 0, yM: 0 }, bearing(beam.spot, person.spot) + turn, away);
         const commands = moveSolid(measured, person, by);
         return turn === 0 && commands.length > 0
-          ? [batchFix(`Move ${person.name} ${figure(away, 2)} m away from it`, commands)]
+          ? [
+              batchFix(
+                `Move ${nameOfThing(measured, person)} ${figure(away, 2)} m away from it`,
+                commands,
+              ),
+            ]
           : [];
       }),
   },
@@ -178,10 +184,10 @@ export const crowded = eachPlaceRule<Crowded>(
       );
     },
     about: ({ a, b }) => ({ kind: 'support', supportId: a.id, source: b.id }),
-    judge: ({ a, b, byM }) => ({
+    judge: ({ a, b, byM }, measured) => ({
       level: 'warn',
-      title: `${a.name} and ${b.name} stand in one another`,
-      says: `${a.name} and ${b.name} overlap by ${figure(100 * byM, 0)} cm. There is no room for both. Move one.`,
+      title: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} stand in one another`,
+      says: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} overlap by ${figure(100 * byM, 0)} cm. There is no room for both. Move one.`,
     }),
     moves: true,
     fixes: ({ a, b, byM }, measured) =>
@@ -194,7 +200,7 @@ export const crowded = eachPlaceRule<Crowded>(
         );
         return [
           batchFix(
-            `Move ${solid.name} ${figure((byM + 0.05) * Math.SQRT2, 2)} m away`,
+            `Move ${nameOfThing(measured, solid)} ${figure((byM + 0.05) * Math.SQRT2, 2)} m away`,
             moveSolid(measured, solid, by),
           ),
         ];

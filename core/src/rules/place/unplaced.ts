@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import { loaded, type Loaded, type ShotOnPlan, shotsOnPlan } from '../../passes/place';
 import { figure } from '../../passes/sum';
 import type { ShotPlan } from '../../rig';
@@ -89,14 +90,14 @@ export const supportUnplaced = eachStandsRule<Loaded>(
   {
     all: loaded,
     about: aboutSupport,
-    judge: ({ support, loads }) =>
+    judge: ({ support, loads }, measured) =>
       support.at || loads.length === 0
         ? null
         : {
             level: 'note',
             title: `Where ${support.name} stands has not been said`,
             says:
-              `${support.name} carries ${loads.map(({ name }) => name).join(', ')} and has no place on ` +
+              `${support.name} carries ${loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} and has no place on ` +
               'the plan, so they have none. Say where it stands.',
           },
   },

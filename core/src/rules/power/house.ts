@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { areApart, drawers, type FeedLoading, feedLoadings, warmerK } from '../../passes/power';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
@@ -21,7 +22,7 @@ export const unplugged = powerRule(
     if (Object.keys(feeds).length === 0) return [];
     const loose = drawers(measured).filter(({ id }) => !Object.hasOwn(plugs, id));
     if (loose.length === 0) return [];
-    const names = loose.slice(0, 3).map(({ name }) => name);
+    const names = loose.slice(0, 3).map((one) => nameOfThing(measured, one));
     const more = loose.length - names.length;
     return [
       {

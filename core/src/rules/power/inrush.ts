@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { type CircuitLoading, circuitLoadings } from '../../passes/power';
 import { eachPowerRule } from '../rule-of';
 import { aboutCircuit } from './loading';
@@ -16,14 +17,14 @@ export const inrush = eachPowerRule<CircuitLoading>(
   {
     all: circuitLoadings,
     about: aboutCircuit,
-    judge: ({ circuit, drawn }) => {
+    judge: ({ circuit, drawn }, measured) => {
       const large = drawn.filter((one) => one.inrush === 'large');
       return large.length >= LARGE_AT_ONCE
         ? {
             level: 'note',
             title: `${large.length} large supplies start on ${circuit.name}`,
             says:
-              `${large.map(({ name }) => name).join(', ')} draw many times their current in the moment they ` +
+              `${large.map((one) => nameOfThing(measured, one)).join(', ')} draw many times their current in the moment they ` +
               'are switched on. Switch them on one after another.',
           }
         : null;

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import {
   type Drawn,
   drawers,
@@ -52,13 +53,13 @@ export const upsOver = eachPowerRule<UpsLoading>(
               'does not need off it.',
           }
         : null,
-    sums: ({ drawn, va }) => [
+    sums: ({ drawn, va }, measured) => [
       {
         label: 'VA on it',
         formula: 'sum of W ÷ power factor',
-        inputs: drawn.map(({ name, w, powerFactor }) => ({
-          name: `${name}, at ${powerFactor}`,
-          value: w,
+        inputs: drawn.map((one) => ({
+          name: `${nameOfThing(measured, one)}, at ${one.powerFactor}`,
+          value: one.w,
           unit: 'W',
         })),
         result: va,
@@ -155,15 +156,19 @@ export const notOnUps = eachPowerRule<OffUps>(
   {
     all: notLasting,
     about: ({ id }) => ({ kind: 'device', deviceId: id }),
-    judge: ({ name, on }) => ({
-      level: 'note',
-      title: `${name} is not on ${on.feed.name}`,
-      says: `The show goes through ${name}, and it goes off with the mains. Plug it into ${on.feed.name}.`,
-    }),
-    fixes: ({ id, name, on }) =>
+    judge: (one, measured) => {
+      const name = nameOfThing(measured, one);
+      const into = one.on.feed.name;
+      return {
+        level: 'note',
+        title: `${name} is not on ${into}`,
+        says: `The show goes through ${name}, and it goes off with the mains. Plug it into ${into}.`,
+      };
+    },
+    fixes: ({ of, id, on }, measured) =>
       on.taken < on.ups.sockets
         ? [
-            batchFix(`Plug ${name} into ${on.feed.name}`, [
+            batchFix(`Plug ${nameOfThing(measured, { of, id })} into ${on.feed.name}`, [
               { type: 'plugIn', deviceId: id, feedId: on.feedId },
             ]),
           ]

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import {
   allowedW,
   type CircuitLoading,
@@ -58,6 +59,7 @@ export const circuitOver = eachPowerRule<CircuitLoading>(
     },
     sums: (loading, measured) =>
       explainLoading(
+        measured,
         `Drawn from ${loading.circuit.name}`,
         loading,
         measured.rig.mains?.volts ?? null,
@@ -91,7 +93,12 @@ export const feedOver = eachPowerRule<FeedLoading>(
           }
         : null,
     sums: (loading, measured) =>
-      explainLoading(`Drawn from ${loading.feed.name}`, loading, measured.rig.mains?.volts ?? null),
+      explainLoading(
+        measured,
+        `Drawn from ${loading.feed.name}`,
+        loading,
+        measured.rig.mains?.volts ?? null,
+      ),
     fixes: (loading, measured) => {
       const volts = measured.rig.mains?.volts ?? null;
       const { figures } = loading.feed;
@@ -127,11 +134,15 @@ export const socketsShort = eachPowerRule<FeedLoading>(
               `counted; it has ${feed.figures.sockets}. Use a strip with more, or another outlet.`,
           }
         : null,
-    sums: ({ feed, taken, drawn }) => [
+    sums: ({ feed, taken, drawn }, measured) => [
       {
         label: `Sockets of ${feed.name}`,
         formula: 'sum of the sockets that plugs and adapters cover',
-        inputs: drawn.map(({ name, covers }) => ({ name, value: covers, unit: '' })),
+        inputs: drawn.map((one) => ({
+          name: nameOfThing(measured, one),
+          value: one.covers,
+          unit: '',
+        })),
         result: taken,
         unit: 'sockets',
         source: 'typical of the classes',

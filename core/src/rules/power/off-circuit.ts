@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { Fix } from '../../edits/fix';
 import {
   type CircuitLoading,
@@ -43,8 +44,8 @@ const movables = (
 ): Movable[] => [
   ...drawn
     .filter(({ of }) => of === 'device')
-    .map(({ id, name, va }) => ({
-      name,
+    .map(({ of, id, va }) => ({
+      name: nameOfThing(measured, { of, id }),
       a: va / volts,
       isStrip: false,
       to: (feedId: string): SimpleCommand => ({ type: 'plugIn', deviceId: id, feedId }),

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { Fix } from '../../edits/fix';
 import {
   circuitLoadings,
@@ -83,7 +84,9 @@ export const offFeed = (
       feed.taken + gone.reduce((sum, { covers }) => sum + covers, 0) <= feed.feed.figures.sockets,
   );
   const names =
-    gone.length > 2 ? `${gone.length} devices` : gone.map(({ name }) => name).join(' and ');
+    gone.length > 2
+      ? `${gone.length} devices`
+      : gone.map((one) => nameOfThing(measured, one)).join(' and ');
   return to
     ? [
         batchFix(

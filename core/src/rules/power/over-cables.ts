@@ -1,3 +1,4 @@
+import { deviceNameById, nameOf } from '../../passes/names';
 import type { Fix } from '../../edits/fix';
 import { isFree } from '../../edits/sockets';
 import {
@@ -46,6 +47,12 @@ const otherSocket = (
     );
 };
 
+/** A socket by its device: `Laptop, USB-C 1`. */
+const socketName = (measured: Measured, deviceId: string, portId: string): string => {
+  const port = measured.graph.devices.get(deviceId)?.ports.get(portId);
+  return port ? nameOf(measured, port) : deviceNameById(measured, deviceId);
+};
+
 export const usbUnder = eachPowerRule<UsbFeed>(
   'power.usb-under',
   {
@@ -58,21 +65,26 @@ export const usbUnder = eachPowerRule<UsbFeed>(
   {
     all: usbFeeds,
     about: ({ deviceId, portId }) => ({ kind: 'port', deviceId, portId }),
-    judge: ({ name, givesW, takenW, fed }) =>
+    judge: ({ deviceId, portId, givesW, takenW, fed }, measured) =>
       takenW > givesW
         ? {
             level: 'stop',
             title: `${watts(takenW)} over a socket that gives ${watts(givesW)}`,
             says:
-              `${fed.map((one) => one.name).join(', ')} draw ${watts(takenW)} from ${name}, which gives ` +
+              `${fed.map((one) => deviceNameById(measured, one.id)).join(', ')} draw ${watts(takenW)} from ` +
+              `${socketName(measured, deviceId, portId)}, which gives ` +
               `${watts(givesW)}. They drop out when they work hardest. Use a hub with its own supply.`,
           }
         : null,
-    sums: ({ name, fed, takenW }) => [
+    sums: ({ deviceId, portId, fed, takenW }, measured) => [
       {
-        label: `Drawn from ${name}`,
+        label: `Drawn from ${socketName(measured, deviceId, portId)}`,
         formula: 'sum of W at most',
-        inputs: fed.map((one) => ({ name: one.name, value: one.supply.mostW, unit: 'W' })),
+        inputs: fed.map((one) => ({
+          name: deviceNameById(measured, one.id),
+          value: one.supply.mostW,
+          unit: 'W',
+        })),
         result: takenW,
         unit: 'W',
         source: 'typical of the classes',
@@ -103,9 +115,10 @@ export const poeOver = eachPowerRule<NetworkFeed>(
   {
     all: networkFeeds,
     about: ({ deviceId }) => ({ kind: 'device', deviceId }),
-    judge: ({ name, portW, budgetW, fed, takenW }) => {
-      const names = (list: readonly { readonly name: string }[]) =>
-        list.map((one) => one.name).join(', ');
+    judge: ({ deviceId, portW, budgetW, fed, takenW }, measured) => {
+      const name = deviceNameById(measured, deviceId);
+      const names = (list: readonly { readonly id: string }[]) =>
+        list.map(({ id }) => deviceNameById(measured, id)).join(', ');
       if (portW === 0)
         return {
           level: 'stop',
@@ -133,12 +146,12 @@ export const poeOver = eachPowerRule<NetworkFeed>(
           }
         : null;
     },
-    sums: ({ name, fed, takenW }) => [
+    sums: ({ deviceId, fed, takenW }, measured) => [
       {
-        label: `Counted by ${name}`,
+        label: `Counted by ${deviceNameById(measured, deviceId)}`,
         formula: 'sum of the classes: up to 12.95 W count 15.4, 25.5 W 30, 51 W 60, 71.3 W 90',
         inputs: fed.map((one) => ({
-          name: `${one.name}, ${one.supply.mostW} W`,
+          name: `${deviceNameById(measured, one.id)}, ${one.supply.mostW} W`,
           value: one.countedW ?? 'too much',
           unit: 'W',
         })),

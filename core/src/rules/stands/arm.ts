@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import type { Fix } from '../../edits/fix';
 import { CABLE_KG, loaded, type Loaded } from '../../passes/place';
 import type { Measured } from '../../passes/measure';
@@ -11,11 +12,15 @@ import { aboutSupport, changeFigures, figuresAs, kilograms, upTo } from './suppo
 const armOf = (thing: Loaded): SupportOf<'arm'> | null =>
   thing.loads.length > 0 ? figuresAs(thing, 'arm') : null;
 
-const loadSum = ({ loads, loadKg, support }: Loaded): Sum => ({
+const loadSum = (measured: Measured, { loads, loadKg, support }: Loaded): Sum => ({
   label: `What hangs on ${support.name}`,
   formula: 'sum of the masses, and what hangs of the cable',
   inputs: [
-    ...loads.map(({ name, massKg }) => ({ name, value: massKg, unit: 'kg' })),
+    ...loads.map(({ deviceId, massKg }) => ({
+      name: deviceNameById(measured, deviceId),
+      value: massKg,
+      unit: 'kg',
+    })),
     {
       name: 'what hangs of the cable',
       value: CABLE_KG * loads.filter(({ isHung }) => isHung).length,
@@ -71,7 +76,7 @@ export const armWeak = eachStandsRule<Loaded>(
           'Use an arm made for that weight.',
       };
     },
-    sums: (thing) => [loadSum(thing)],
+    sums: (thing, measured) => [loadSum(measured, thing)],
     fixes: (thing) => otherArms(thing, thing.armM ?? 0),
   },
 );

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import {
   type Clash,
   clashes,
@@ -66,11 +67,11 @@ export const overlap = eachStandsRule<Clash>(
       deviceId: a.id,
       source: b.id,
     }),
-    judge: ({ desk, a, b, byM }) => ({
+    judge: ({ desk, a, b, byM }, measured) => ({
       level: 'warn',
-      title: `${a.name} and ${b.name} stand in one another`,
+      title: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} stand in one another`,
       says:
-        `On ${desk.support.name}, ${a.name} and ${b.name} overlap by ${centimetres(byM)}. Only one ` +
+        `On ${desk.support.name}, ${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} overlap by ${centimetres(byM)}. Only one ` +
         'of them fits there. Move one.',
     }),
     moves: true,
@@ -78,7 +79,7 @@ export const overlap = eachStandsRule<Clash>(
       [b, a].flatMap((thing) => {
         const commands = freePlace(desk, thing, measured);
         return commands.length > 0
-          ? [batchFix(`Move ${thing.name} to the nearest free place`, commands)]
+          ? [batchFix(`Move ${nameOfThing(measured, thing)} to the nearest free place`, commands)]
           : [];
       }),
   },
@@ -107,21 +108,21 @@ export const overhang = eachStandsRule<Over>(
         desk.things.map((thing) => ({ desk, thing, byM: overhangM(desk, thing) })),
       ),
     about: ({ desk, thing }) => ({ kind: 'support', supportId: desk.id, deviceId: thing.id }),
-    judge: ({ desk, thing, byM }) =>
+    judge: ({ desk, thing, byM }, measured) =>
       byM <= OVER_M
         ? null
         : {
             level: byM > Math.min(thing.widthM, thing.depthM) / 2 ? 'stop' : 'warn',
-            title: `${thing.name} hangs ${centimetres(byM)} over the edge`,
+            title: `${nameOfThing(measured, thing)} hangs ${centimetres(byM)} over the edge`,
             says:
-              `${thing.name} hangs ${centimetres(byM)} over the edge of ${desk.support.name}. ` +
+              `${nameOfThing(measured, thing)} hangs ${centimetres(byM)} over the edge of ${desk.support.name}. ` +
               'Move it in, or take something else off.',
           },
     moves: true,
     fixes: ({ desk, thing }, measured) => {
       const commands = freePlace(desk, thing, measured);
       return commands.length > 0
-        ? [batchFix(`Move ${thing.name} to the nearest free place`, commands)]
+        ? [batchFix(`Move ${nameOfThing(measured, thing)} to the nearest free place`, commands)]
         : [];
     },
   },
@@ -253,14 +254,17 @@ const awayFix = ({ source, microphone }: Neighbours, measured: Measured) => {
     facingDeg: source.spot.facingDeg,
   };
   return [
-    batchFix(`Take ${source.name} off the desk and stand it by itself, on something soft`, [
-      { type: 'placeDevice', deviceId: source.id, at, aim: device.aim },
-      {
-        type: 'raiseDevice',
-        deviceId: source.id,
-        heightM: Number(((source.fromM + source.toM) / 2).toFixed(2)),
-      },
-    ]),
+    batchFix(
+      `Take ${nameOfThing(measured, source)} off the desk and stand it by itself, on something soft`,
+      [
+        { type: 'placeDevice', deviceId: source.id, at, aim: device.aim },
+        {
+          type: 'raiseDevice',
+          deviceId: source.id,
+          heightM: Number(((source.fromM + source.toM) / 2).toFixed(2)),
+        },
+      ],
+    ),
   ];
 };
 
@@ -281,14 +285,14 @@ export const shakes = eachStandsRule<Neighbours>(
       deviceId: source.id,
       source: microphone.id,
     }),
-    judge: ({ desk, source, microphone, byM }) =>
+    judge: ({ desk, source, microphone, byM }, measured) =>
       byM > SHAKES_M
         ? null
         : {
             level: 'note',
-            title: `${source.name} shakes the desk ${microphone.name} stands on`,
+            title: `${nameOfThing(measured, source)} shakes the desk ${nameOfThing(measured, microphone)} stands on`,
             says:
-              `${source.name} stands ${centimetres(byM)} from ${microphone.name} on ` +
+              `${nameOfThing(measured, source)} stands ${centimetres(byM)} from ${nameOfThing(measured, microphone)} on ` +
               `${desk.support.name}: the desk carries its hum and its blows into the microphone. Take ` +
               'it off the desk, or put the microphone on an arm.',
           },

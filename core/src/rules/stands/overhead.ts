@@ -1,3 +1,4 @@
+import { deviceNameById, nameOfThing } from '../../passes/names';
 import { loaded, type Loaded, outlineOf, overlapM, solids, supportSolid } from '../../passes/place';
 import type { Measured } from '../../passes/measure';
 import { batchFix, eachStandsRule } from '../rule-of';
@@ -14,14 +15,14 @@ export const unfixed = eachStandsRule<Loaded>(
   {
     all: loaded,
     about: aboutSupport,
-    judge: (thing) => {
+    judge: (thing, measured) => {
       const overhead = figuresAs(thing, 'overhead');
       if (!overhead || overhead.hasSecondFixing || thing.loads.length === 0) return null;
       return {
         level: 'stop',
         title: `What hangs on ${thing.support.name} has no second fixing`,
         says:
-          `${thing.loads.map(({ name }) => name).join(', ')} hang on ${thing.support.name} by one ` +
+          `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} hang on ${thing.support.name} by one ` +
           `fixing each. If it fails they fall. Add a second, rated one to each. ${OVERHEAD_CAUTION}`,
       };
     },
@@ -56,7 +57,7 @@ const below = (thing: Loaded, measured: Measured): readonly string[] => {
           overlapM(outlineOf(widened(device)), outlineOf(person)) > 0,
       ),
     )
-    .map(({ name }) => name);
+    .map((person) => nameOfThing(measured, person));
 };
 
 /** What is before a face is not over it. @unit m */
@@ -86,7 +87,7 @@ export const overPeople = eachStandsRule<Loaded>(
             level: 'note',
             title: `${thing.support.name} hangs over ${names.join(' and ')}`,
             says:
-              `${thing.loads.map(({ name }) => name).join(', ')} hang over ${names.join(' and ')}. ` +
+              `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} hang over ${names.join(' and ')}. ` +
               'Secure each with a second, rated fixing, tighten the joints before every show, and let ' +
               `nobody stand under it while it is moved. ${OVERHEAD_CAUTION}`,
           };

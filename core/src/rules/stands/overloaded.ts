@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import { CABLE_KG, loaded, type Loaded } from '../../passes/place';
 import { figure } from '../../passes/sum';
 import { eachStandsRule } from '../rule-of';
@@ -32,12 +33,12 @@ export const overloaded = eachStandsRule<Loaded>(
           (figures.is === 'overhead' ? ` ${OVERHEAD_CAUTION}` : ''),
       };
     },
-    sums: (thing) => [
+    sums: (thing, measured) => [
       {
         label: `What ${thing.support.name} carries`,
         formula: 'sum of the masses',
-        inputs: thing.loads.map(({ name, massKg, isHung }) => ({
-          name,
+        inputs: thing.loads.map(({ deviceId, massKg, isHung }) => ({
+          name: deviceNameById(measured, deviceId),
           value: massKg + (isHung ? CABLE_KG : 0),
           unit: 'kg',
         })),
@@ -49,7 +50,7 @@ export const overloaded = eachStandsRule<Loaded>(
           : {}),
       },
     ],
-    fixes: (thing) => {
+    fixes: (thing, measured) => {
       const bears = bearsKg(thing) ?? 0;
       const off: (typeof thing.loads)[number][] = [];
       let loadKg = thing.loadKg;
@@ -59,7 +60,9 @@ export const overloaded = eachStandsRule<Loaded>(
         loadKg -= load.massKg;
       }
       if (loadKg > bears || off.length === 0) return [];
-      const names = off.map(({ name, massKg }) => `${name} (${figure(massKg, 1)} kg)`);
+      const names = off.map(
+        ({ deviceId, massKg }) => `${deviceNameById(measured, deviceId)} (${figure(massKg, 1)} kg)`,
+      );
       const label = `Take ${names.join(' and ')} off it`;
       return [
         {

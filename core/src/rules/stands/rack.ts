@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import { type InRack, inRack, loaded, type Loaded, RACK_WIDTH_M } from '../../passes/place';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
@@ -58,16 +59,20 @@ export const rackDouble = eachStandsRule<Loaded>(
         things
           .slice(at + 1)
           .filter((b) => a.from < b.from + b.units && b.from < a.from + a.units)
-          .map((b) => `${a.name} and ${b.name}`),
+          .map(
+            (b) =>
+              `${deviceNameById(measured, a.deviceId)} and ${deviceNameById(measured, b.deviceId)}`,
+          ),
       )[0];
       if (!double && !over) return null;
+      const tall = over ? deviceNameById(measured, over.deviceId) : '';
       return {
         level: 'warn',
-        title: double ? `${double} share units` : `${over?.name ?? ''} does not fit in`,
+        title: double ? `${double} share units` : `${tall} does not fit in`,
         says: double
           ? `In ${thing.support.name}, ${double} are meant for the same units. ` +
             'They cannot both be screwed in. Move one.'
-          : `${over?.name ?? ''} reaches beyond the ${rack.units} units of ${thing.support.name}. ` +
+          : `${tall} reaches beyond the ${rack.units} units of ${thing.support.name}. ` +
             'Move it, or use a taller rack.',
       };
     },
@@ -78,7 +83,11 @@ export const rackDouble = eachStandsRule<Loaded>(
             {
               label: 'Units that are needed',
               formula: 'sum of the units',
-              inputs: found.things.map(({ name, units }) => ({ name, value: units, unit: 'U' })),
+              inputs: found.things.map(({ deviceId, units }) => ({
+                name: deviceNameById(measured, deviceId),
+                value: units,
+                unit: 'U',
+              })),
               result: found.things.reduce((sum, { units }) => sum + units, 0),
               unit: 'U',
               source: 'typical sizes of the classes',
@@ -152,12 +161,12 @@ export const rackDeep = eachStandsRule<Loaded>(
       const isDeep = bad.depthM + BEHIND_M > found.rack.depthM;
       return {
         level: 'warn',
-        title: `${bad.name} is too ${isDeep ? 'deep' : 'wide'} for ${thing.support.name}`,
+        title: `${deviceNameById(measured, bad.deviceId)} is too ${isDeep ? 'deep' : 'wide'} for ${thing.support.name}`,
         says: isDeep
-          ? `${bad.name} is ${figure(bad.depthM, 2)} m deep and its plugs need ` +
+          ? `${deviceNameById(measured, bad.deviceId)} is ${figure(bad.depthM, 2)} m deep and its plugs need ` +
             `${figure(100 * BEHIND_M, 0)} cm behind it; ${thing.support.name} has ` +
             `${figure(found.rack.depthM, 2)} m. The plugs are bent. Use a deeper rack.`
-          : `${bad.name} is ${figure(bad.widthM, 2)} m wide; between the rails there are ` +
+          : `${deviceNameById(measured, bad.deviceId)} is ${figure(bad.widthM, 2)} m wide; between the rails there are ` +
             `${figure(RACK_WIDTH_M, 2)} m. Stand it on a desk.`,
       };
     },
@@ -197,8 +206,8 @@ export const rackHot = eachStandsRule<Loaded>(
       {
         label: `Heat in ${thing.support.name}`,
         formula: 'sum of the heat',
-        inputs: inRack(measured, thing).map(({ name, heatW }) => ({
-          name,
+        inputs: inRack(measured, thing).map(({ deviceId, heatW }) => ({
+          name: deviceNameById(measured, deviceId),
           value: heatW,
           unit: 'W',
         })),

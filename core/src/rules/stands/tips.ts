@@ -1,3 +1,5 @@
+import type { Measured } from '../../passes/measure';
+import { deviceNameById } from '../../passes/names';
 import {
   baseEdgeM,
   counterweightKg,
@@ -17,16 +19,25 @@ const BAG_STEP_KG = 0.5;
 const worse = ({ tipping, tippingBack }: Loaded): Tipping | null =>
   tippingBack && tipping && tippingBack.factor < tipping.factor ? tippingBack : tipping;
 
-const inWords = (pulls: readonly Pull[], edgeM: number): string =>
+const pullName = (measured: Measured, { of }: Pull): string =>
+  typeof of === 'string' ? of : deviceNameById(measured, of.deviceId);
+
+const inWords = (measured: Measured, pulls: readonly Pull[], edgeM: number): string =>
   pulls
     .filter(({ atM }) => atM > edgeM)
-    .map(({ name, massKg, atM }) => `${name} (${kilograms(massKg)} at ${figure(atM, 2)} m)`)
+    .map(
+      (pull) =>
+        `${pullName(measured, pull)} (${kilograms(pull.massKg)} at ${figure(pull.atM, 2)} m)`,
+    )
     .join(' and ');
 
-const momentSums = ({ edgeM, pulls, overturning, restoring, factor, bagKg }: Tipping): Sum[] => {
-  const inputs = pulls.map(({ name, massKg, atM }) => ({
-    name: `${name} at ${figure(atM, 2)} m`,
-    value: massKg,
+const momentSums = (
+  measured: Measured,
+  { edgeM, pulls, overturning, restoring, factor, bagKg }: Tipping,
+): Sum[] => {
+  const inputs = pulls.map((pull) => ({
+    name: `${pullName(measured, pull)} at ${figure(pull.atM, 2)} m`,
+    value: pull.massKg,
     unit: 'kg',
   }));
   const edge = { name: 'edge of the base', value: edgeM, unit: 'm' };
@@ -84,7 +95,7 @@ export const tips = eachStandsRule<Loaded>(
   {
     all: loaded,
     about: aboutSupport,
-    judge: (thing) => {
+    judge: (thing, measured) => {
       const tipping = worse(thing);
       if (!tipping || tipping.factor >= TIP_FACTOR) return null;
       const { name } = thing.support;
@@ -93,7 +104,7 @@ export const tips = eachStandsRule<Loaded>(
         title: `${name} ${tipping.factor < 1 ? 'tips over' : 'is near to tipping'}`,
         says:
           `What holds ${name} is ${figure(tipping.factor, 2)} times what tips it: ` +
-          `${inWords(tipping.pulls, tipping.edgeM)} ` +
+          `${inWords(measured, tipping.pulls, tipping.edgeM)} ` +
           (tipping === thing.tippingBack
             ? 'pull it over once its load is taken off'
             : `reach beyond the ${figure(tipping.edgeM, 2)} m of its feet`) +
@@ -103,20 +114,20 @@ export const tips = eachStandsRule<Loaded>(
             : 'Spread its feet, or shorten the arm.'),
       };
     },
-    sums: (thing) => {
+    sums: (thing, measured) => {
       const tipping = worse(thing);
       const stand = figuresAs(thing, 'stand');
       if (!tipping || !stand) return [];
       const counterAtM = stand.counterAtM > 0 ? stand.counterAtM : COUNTER_AT_M;
       const pulls = tipping.pulls.filter(({ atM }) => atM > 0);
       return [
-        ...momentSums(tipping),
+        ...momentSums(measured, tipping),
         {
           label: `Counterweight at ${figure(counterAtM, 2)} m`,
           formula: 'sum of mass × distance ÷ distance of the counterweight',
-          inputs: pulls.map(({ name, massKg, atM }) => ({
-            name: `${name} at ${figure(atM, 2)} m`,
-            value: massKg,
+          inputs: pulls.map((pull) => ({
+            name: `${pullName(measured, pull)} at ${figure(pull.atM, 2)} m`,
+            value: pull.massKg,
             unit: 'kg',
           })),
           result: counterweightKg(pulls, counterAtM),

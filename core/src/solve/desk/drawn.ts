@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import type { Analysis } from '../../analyse';
 import { groundOf, microphonesOn, onDesks, peopleAt } from '../../passes/place';
 import { entry, type Point } from '../../rig';
@@ -25,7 +26,7 @@ export const deskThings = (analysis: Analysis, deskId: string): DeskThings => {
   return {
     things: desk.things.map((solid) => ({
       id: solid.id,
-      name: solid.name,
+      name: nameOfThing(analysis, solid),
       corners: groundOf(solid).map(axes.to),
       middle: axes.to(solid.spot),
     })),

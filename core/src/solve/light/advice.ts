@@ -27,7 +27,7 @@ export const weigh = (unmet: readonly Unmet[]): number =>
   unmet.reduce((sum, { about, by }) => sum + (about === 'exposure' ? 4 : 1) * (0.2 + by), 0);
 
 const matters = (unmet: readonly Unmet[]): Set<string> =>
-  new Set(unmet.map(({ about, subject }) => `${about} ${subject}`));
+  new Set(unmet.map(({ about, subjectId }) => `${about} ${subjectId}`));
 
 const ABOUT: Readonly<Record<Unmet['about'], string>> = {
   exposure: 'the light on the faces',
@@ -44,7 +44,7 @@ const mends = (now: readonly Unmet[], { unmet }: LightOption): string[] => {
   return [
     ...new Set(
       now
-        .filter(({ about, subject }) => !left.has(`${about} ${subject}`))
+        .filter(({ about, subjectId }) => !left.has(`${about} ${subjectId}`))
         .map(({ about }) => ABOUT[about]),
     ),
   ];

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo } from '../../edits/light';
 import { withShares } from '../../passes/light';
 import type { Measured } from '../../passes/measure';
@@ -12,6 +13,8 @@ import { type LightTask, type LightWish, taskOf } from './wish';
 /** A limit that is not met, by whom or what it is about. */
 export interface Unmet {
   readonly about: LimitOf;
+  readonly subjectId: string;
+  /** What that is called */
   readonly subject: string;
   /** By how much it is missed, as a share of what it stands at */
   readonly by: number;
@@ -57,10 +60,10 @@ const ratioText = (ratio: number | null): string =>
 /** What a missed limit comes to, in figures. */
 const figures = (
   task: LightTask,
-  { about, subject }: Limit,
+  { about, subjectId }: Limit,
   shares: Readonly<Record<string, number>>,
 ): string => {
-  const wanted = task.faces.find(({ face }) => face.name === subject);
+  const wanted = task.faces.find(({ id }) => id === subjectId);
   const face = wanted && withShares(wanted.face, shares);
   switch (about) {
     case 'exposure':
@@ -93,11 +96,12 @@ export const unmetOf = (
   const worst = new Map<string, { limit: Limit; by: number }>();
   for (const limit of limits) {
     const by = missedBy(limit, all);
-    const key = `${limit.about} ${limit.subject}`;
+    const key = `${limit.about} ${limit.subjectId}`;
     if (by > MISS && by > (worst.get(key)?.by ?? 0)) worst.set(key, { limit, by });
   }
   return [...worst.values()].map(({ limit, by }) => ({
     about: limit.about,
+    subjectId: limit.subjectId,
     subject: limit.subject,
     by,
     says: `${limit.subject}: ${figures(task, limit, shares)}`,
@@ -174,7 +178,10 @@ export const answerTo = (measured: Measured, task: LightTask): LightAnswer | nul
     unmet,
     over,
     keys: Object.fromEntries(
-      task.faces.map(({ face }, index) => [face.personId, chosen.keys[index]?.source.name ?? '']),
+      task.faces.map(({ face }, index) => {
+        const key = chosen.keys[index]?.source;
+        return [face.personId, key ? nameOfThing(measured, key) : ''];
+      }),
     ),
     commands: task.lamps.flatMap(({ id }) => dimTo(measured, id, 100 * (shares[id] ?? 0))),
     headline,
@@ -193,8 +200,9 @@ export const missedNow = (measured: Measured, wish: LightWish): Unmet[] => {
   const keys = task.faces.flatMap(({ face }) => face.key ?? []);
   return keys.length === task.faces.length
     ? unmetOf(task, limitsOf(task, keys), shares)
-    : task.faces.map(({ face }) => ({
+    : task.faces.map(({ id, face }) => ({
         about: 'exposure',
+        subjectId: id,
         subject: face.name,
         by: 1,
         says: `${face.name} is in the dark`,

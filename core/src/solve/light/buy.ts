@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { classById } from '../../catalogue';
 import { bodyOf } from '../../catalogue/bodies';
 import type { Progress } from '../../edits/gain/set';
@@ -92,7 +93,7 @@ const moves = (measured: Measured, task: LightTask): LightOption[] =>
               optionOf(
                 measured,
                 'move',
-                `Move ${source.name} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`,
+                `Move ${nameOfThing(measured, source)} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`,
                 0,
                 withLamp(measured, task, moved),
                 () => commands,
@@ -118,7 +119,6 @@ const newSource = (
   const right = rightOf(axis);
   return {
     id,
-    name: model.name,
     of: 'lamp',
     at,
     axis,
@@ -199,7 +199,7 @@ const purchases = (
   const id = freeId('second-lamp', measured.rig.devices);
   const ceiling = measured.rig.shell?.heightM ?? 3;
   return task.faces
-    .filter(({ face }) => missing.size === 0 || missing.has(face.name))
+    .filter(({ id: faceId }) => missing.size === 0 || missing.has(faceId))
     .slice(0, 2)
     .flatMap(({ face }) =>
       OFFERS.flatMap(([classId, wears]) =>
@@ -216,7 +216,7 @@ const purchases = (
             if (!source || whyNot(measured, source)) return [];
             const other = withLamp(measured, task, source, {
               id,
-              name: source.name,
+              name: model.name,
               watts: source.watts,
               share: 0,
               least: (source.figures?.leastPercent ?? 0) / 100,
@@ -270,7 +270,7 @@ export const whatToBuy = (
     task.lamps.length > 0 ? optionOf(measured, 'set', 'Set the dimmers', 0, task, () => []) : null;
   const moved = best(moves(measured, task));
   onProgress?.(40, 100);
-  const missing = new Set((set?.unmet ?? now).map(({ subject }) => subject));
+  const missing = new Set((set?.unmet ?? now).map(({ subjectId }) => subjectId));
   const bought = best(purchases(measured, task, missing));
   onProgress?.(100, 100);
   return {

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp, turnTo } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
 import { lampSources, type LightSource, movedTo } from '../../passes/light';
@@ -74,7 +75,10 @@ const closer = (measured: Measured, task: LightTask): LightCure[] =>
     for (let byM = STEP_M; byM <= MOST_M + 1e-9 && farM - byM >= NEAREST_M; byM += STEP_M) {
       const direction = bearing(source.at, eyes);
       const found = moved(measured, task, source, direction, Number(byM.toFixed(2)));
-      if (found) return [{ ...found, label: `Bring ${source.name} ${figure(byM)} m closer` }];
+      if (found)
+        return [
+          { ...found, label: `Bring ${nameOfThing(measured, source)} ${figure(byM)} m closer` },
+        ];
     }
     return [];
   });
@@ -98,7 +102,7 @@ const moved = (
     chosen &&
     cure(
       measured,
-      `Move ${source.name} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`,
+      `Move ${nameOfThing(measured, source)} ${figure(byM)} m, to ${figure(directionDeg, 0)}° on the plan`,
       other,
       chosen,
       commands,
@@ -197,8 +201,8 @@ const worn = (measured: Measured, task: LightTask): LightCure[] =>
           cure(
             measured,
             modifier
-              ? `Put ${modifier.name} on ${source.name}`
-              : `Bare ${source.name} of ${lamp.modifier?.name ?? 'what it wears'}`,
+              ? `Put ${modifier.name} on ${nameOfThing(measured, source)}`
+              : `Bare ${nameOfThing(measured, source)} of ${lamp.modifier?.name ?? 'what it wears'}`,
             other,
             chosen,
             [hangLamp(source.id, { modifier })],

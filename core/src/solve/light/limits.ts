@@ -20,7 +20,9 @@ interface Linear {
 
 export interface Limit {
   readonly about: LimitOf;
-  /** Whom or what it is about, by name */
+  /** Whom or what it is about: a wanted face, a screen or a board */
+  readonly subjectId: string;
+  /** What that is called */
   readonly subject: string;
   readonly over: Linear;
   /** Least and most of it; the other side of each is open where it is left out. @unit lux */
@@ -56,7 +58,7 @@ const roomOf = ({ lamps, fixedRoom }: LightTask): Linear => ({
 /** The limits of one face, when one source is its key. */
 const faceLimits = (
   task: LightTask,
-  { face, lux, ratio, hair, behind }: WantedFace,
+  { id: subjectId, face, lux, ratio, hair, behind }: WantedFace,
   key: OnFace,
 ): Limit[] => {
   const turned = new Set(task.lamps.map(({ id }) => id));
@@ -81,7 +83,7 @@ const faceLimits = (
     (part) => part.full.hairLux,
   );
   const [hairLeast, hairMost] = hair;
-  const limits: Omit<Limit, 'subject'>[] = [
+  const limits: Omit<Limit, 'subject' | 'subjectId'>[] = [
     {
       about: 'exposure',
       over: onFace,
@@ -118,7 +120,7 @@ const faceLimits = (
         ]
       : []),
   ];
-  return limits.map((limit) => ({ subject: face.name, ...limit }));
+  return limits.map((limit) => ({ subjectId, subject: face.name, ...limit }));
 };
 
 type LitPoints = LightTask['screens'][number];
@@ -145,18 +147,18 @@ const darkestOf = (id: string): string => `darkest of ${id}`;
 const screenLimits = (task: LightTask): Limit[] =>
   task.screens.flatMap((lit) => {
     const darkest: Linear = { of: { [darkestOf(lit.id)]: 1 }, fixed: 0 };
+    const subject = { subjectId: lit.id, subject: lit.backdrop.name };
     const mean = meanOf(task, lit);
     const lux =
       task.faces.reduce((sum, face) => sum + face.lux, 0) / Math.max(1, task.faces.length);
     return [
       ...lit.points.flatMap((point) => {
         const here = pointOf(task, point);
-        const { name: subject } = lit.backdrop;
         return [
-          { about: 'screen' as const, subject, over: plus(here, darkest, -1), min: 0 },
+          { about: 'screen' as const, ...subject, over: plus(here, darkest, -1), min: 0 },
           {
             about: 'screen' as const,
-            subject,
+            ...subject,
             over: plus(here, darkest, -task.evenness),
             max: 0,
           },
@@ -166,7 +168,7 @@ const screenLimits = (task: LightTask): Limit[] =>
         ? [
             {
               about: 'screen' as const,
-              subject: lit.backdrop.name,
+              ...subject,
               over: mean,
               min: lux * 2 ** -SCREEN_STOPS,
               max: lux * 2 ** SCREEN_STOPS,
@@ -177,9 +179,10 @@ const screenLimits = (task: LightTask): Limit[] =>
   });
 
 const boardLimits = (task: LightTask): Limit[] =>
-  task.boards.flatMap(({ points, backdrop }) =>
+  task.boards.flatMap(({ id, points, backdrop }) =>
     points.map((point) => ({
       about: 'board' as const,
+      subjectId: id,
       subject: backdrop.name,
       over: pointOf(task, point),
       max: backdrop.mostLux ?? Infinity,

@@ -49,9 +49,10 @@ const together = (all: readonly Standing[]): LightTask | null => {
         0,
       ),
     })),
-    faces: all.flatMap(({ name, task }) =>
+    faces: all.flatMap(({ setId, name, task }) =>
       task.faces.map((wanted) => ({
         ...wanted,
+        id: `${setId} ${wanted.id}`,
         face: { ...wanted.face, name: `${wanted.face.name} in ${name}` },
       })),
     ),

@@ -1,3 +1,4 @@
+import { nameOfThing } from '../../passes/names';
 import { exposures } from '../../passes/exposure';
 import {
   backdropsLit,
@@ -64,6 +65,8 @@ export interface Turned {
 
 /** A face with what it needs. */
 export interface WantedFace {
+  /** The person’s; of several sets together, with the set’s before it */
+  readonly id: string;
   readonly face: FaceLight;
   /** @unit lux */
   readonly lux: number;
@@ -94,7 +97,7 @@ const turnedOf = (
   faces: readonly FaceLight[],
 ): Turned => ({
   id: source.id,
-  name: source.name,
+  name: nameOfThing(measured, source),
   watts: source.watts,
   share: source.share,
   glare: faces
@@ -139,6 +142,7 @@ const wantedFace = (measured: Measured, face: FaceLight, wish: LightWish): Wante
   );
   const lit = shot?.behind?.backdrop ?? null;
   return {
+    id: face.personId,
     face,
     lux: luxFor(measured, face, wish),
     ratio: wish.ratio === undefined ? bandOf(houseRules) : wish.ratio,
