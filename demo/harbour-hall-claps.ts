@@ -15,12 +15,13 @@ import {
  * more since, at the stream.
  */
 export const clapped = (rig: Rig): Rig => {
-  const atPlace = (now: Rig, placeId: string) => {
-    const pair = meetings(analyse(now))
+  const heldAt = (now: Rig, placeId: string) => {
+    const analysis = analyse(now);
+    const pair = meetings(analysis)
       .find((meeting) => meeting.placeId === placeId)
       ?.pairs.find(({ sound }) => sound.sourceIds.includes('hand-1'));
     if (!pair) throw new Error(`nothing meets at ${placeId}`);
-    return pair;
+    return heldNow(analysis, pair);
   };
   const clap = (now: Rig, placeId: string, offsetMs: number, on: string): Command => ({
     type: 'addOffset',
@@ -31,7 +32,7 @@ export const clapped = (rig: Rig): Rig => {
       placeId,
       offsetMs,
       spreadMs: 3,
-      ...heldNow(atPlace(now, placeId)),
+      ...heldAt(now, placeId),
       on,
       file: null,
     },

@@ -56,7 +56,14 @@ export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './passes/comp
 export { type Workload, workloads } from './passes/computer/work';
 export { coverage } from './passes/coverage';
 export { type CoverageLine, NEEDS, type Need } from './passes/coverage/line';
-export { FRAME_TOLERANCE, type Framing, framings } from './passes/framing';
+export {
+  FRAME_TOLERANCE,
+  type Framed,
+  framedBy,
+  type Framing,
+  framings,
+  withCamera,
+} from './passes/framing';
 export { type Ears, type HeardSound, ears, wayToEars } from './passes/hearing';
 export { type Measured, measure } from './passes/measure';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';

@@ -1,6 +1,6 @@
 import { type Answers, build, remote, STARTING_POINTS } from '.';
 import { analyse } from '../analyse';
-import { framings } from '../passes/framing';
+import { framedBy, framings } from '../passes/framing';
 import { voiceTargetDbfs } from '../passes/sound';
 import { voices } from '../passes/sound/ladder';
 import type { Rig } from '../rig';
@@ -22,7 +22,9 @@ describe('a rig is complete', () => {
   it('shots have lenses that are open no wider than they can, and distances from the plan', () => {
     const shots = framings(analysis);
     expect(shots.map(({ shot }) => shot.personId)).toEqual(['first-voice', 'second-voice']);
-    for (const { device, lens, shot, misfit } of shots) {
+    for (const framing of shots) {
+      const { lens, shot, misfit } = framing;
+      const device = framedBy(analysis, framing);
       expect(shot.distanceM).toBeGreaterThan(0.5);
       expect(Math.abs(misfit ?? NaN)).toBeLessThan(0.1);
       if (lens) expect(Number(device.settings['f-number'])).toBeGreaterThanOrEqual(lens.widest);

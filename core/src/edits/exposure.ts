@@ -1,7 +1,8 @@
+import { type Framed, withCamera } from '../passes/framing';
 import { type Exposed, exposures } from '../passes/exposure';
 import { framesOf, isSteady, longerThanFrame } from '../passes/framing/shutters';
 import type { Measured } from '../passes/measure';
-import { entry, numberSetting, type SimpleCommand } from '../rig';
+import { type Device, entry, numberSetting, type SimpleCommand } from '../rig';
 import { onControl } from './light';
 
 /** Camera settings that cure an exposure, as edits. */
@@ -26,7 +27,7 @@ const MOST_F = 11;
 const ISOS = [100, 200, 400, 800, 1600, 3200, 6400];
 
 /** What a camera stands at now. */
-const nowOf = ({ framing: { device, camera, fNumber } }: Exposed) => {
+const nowOf = ({ device, camera, fNumber }: Framed) => {
   if (!camera || fNumber === null) return null;
   const shutter = numberSetting(device, camera.shutterControl);
   const iso = numberSetting(device, camera.isoControl);
@@ -42,9 +43,15 @@ const nowOf = ({ framing: { device, camera, fNumber } }: Exposed) => {
  * filter; then the aperture.
  * @param cleanIso highest clean sensitivity @returns null where nothing of the camera is known
  */
-export const cureOf = (exposed: Exposed, shutter: number, cleanIso: number): Cured | null => {
-  const now = nowOf(exposed);
-  const { device, lens } = exposed.framing;
+export const cureOf = (
+  measured: Measured,
+  exposed: Exposed,
+  shutter: number,
+  cleanIso: number,
+): Cured | null => {
+  const framing = withCamera(measured, exposed.framing);
+  const { device, lens } = framing;
+  const now = nowOf(framing);
   if (!now || exposed.stopsOver === null || exposed.framing.exposure !== 'set') return null;
   // How far over it is at ISO 100, without a filter, at this shutter and aperture.
   const base =
@@ -53,8 +60,8 @@ export const cureOf = (exposed: Exposed, shutter: number, cleanIso: number): Cur
   const lowest = control?.type === 'amount' ? control.min : 100;
   const highest = Math.min(cleanIso, control?.type === 'amount' ? control.max : cleanIso);
   const filter = now.camera.greyControl;
-  const mostGrey = filter === undefined ? 0 : (mostOf(exposed, filter) ?? 0);
-  const widest = Math.max(lens?.widest ?? 0, leastOf(exposed, now.camera.fNumberControl) ?? 1);
+  const mostGrey = filter === undefined ? 0 : (mostOf(device, filter) ?? 0);
+  const widest = Math.max(lens?.widest ?? 0, leastOf(device, now.camera.fNumberControl) ?? 1);
   const apertures = [0, 1 / 3, 2 / 3, 1, 4 / 3, 5 / 3, 2, 3, 4]
     .flatMap((stops) => (stops === 0 ? [0] : [stops, -stops]))
     .flatMap((stops) => {
@@ -94,14 +101,14 @@ export const cureOf = (exposed: Exposed, shutter: number, cleanIso: number): Cur
   );
 };
 
-const amountOf = (exposed: Exposed, controlId: string) => {
-  const control = entry(exposed.framing.device.model.controls, controlId);
+const amountOf = ({ model }: Device, controlId: string) => {
+  const control = entry(model.controls, controlId);
   return control?.type === 'amount' ? control : null;
 };
-const mostOf = (exposed: Exposed, controlId: string): number | null =>
-  amountOf(exposed, controlId)?.max ?? null;
-const leastOf = (exposed: Exposed, controlId: string): number | null =>
-  amountOf(exposed, controlId)?.min ?? null;
+const mostOf = (device: Device, controlId: string): number | null =>
+  amountOf(device, controlId)?.max ?? null;
+const leastOf = (device: Device, controlId: string): number | null =>
+  amountOf(device, controlId)?.min ?? null;
 
 /** What sets a camera so. */
 export const setCamera = (measured: Measured, cured: Cured): SimpleCommand[] => {
@@ -158,14 +165,14 @@ export const cureForAll = (measured: Measured): CureForAll | null => {
   if (all.length === 0) return null;
   const hz = measured.rig.mains?.hz ?? null;
   const usual = hz === 60 ? [60, 120] : [50, 100];
-  const now = all.flatMap((exposed) => nowOf(exposed)?.shutter ?? []);
+  const now = all.flatMap((exposed) => nowOf(withCamera(measured, exposed.framing))?.shutter ?? []);
   const alike = now.filter((one) => all.every((exposed) => suits(exposed, one, hz)));
   const tries = [...new Set([...alike, ...usual])].filter((one) =>
     all.every((exposed) => suits(exposed, one, hz)),
   );
   const { cleanIso } = measured.rig.lightRules;
   const cures = tries.flatMap((shutter) => {
-    const cameras = all.flatMap((exposed) => cureOf(exposed, shutter, cleanIso) ?? []);
+    const cameras = all.flatMap((exposed) => cureOf(measured, exposed, shutter, cleanIso) ?? []);
     return cameras.length === all.length &&
       cameras.every(({ leftStops }) => Math.abs(leftStops) <= EXPOSURE_WITHIN)
       ? [{ shutter, cameras, commands: cameras.flatMap((one) => setCamera(measured, one)) }]

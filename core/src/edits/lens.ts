@@ -1,4 +1,4 @@
-import type { Framing } from '../passes/framing';
+import type { Framed } from '../passes/framing';
 import type { Measured } from '../passes/measure';
 import { figure } from '../passes/sum';
 import { fitsOn, inOrder, type Lens, lensText, reachesFocal, type SimpleCommand } from '../rig';
@@ -22,7 +22,7 @@ export const freeLenses = (
  */
 export const focalFixes = (
   measured: Measured,
-  { device, shot, camera, lens, focalMm }: Framing,
+  { device, shot, camera, lens, focalMm }: Framed,
   wantedMm: number,
 ): Fix[] => {
   if (!camera) return [];

@@ -1,10 +1,16 @@
 import type { Measured } from '../passes/measure';
 import { pass } from '../passes/pass';
 import { driveLoads } from '../passes/computer/lines';
-import { showOnDrives } from '../recorded/written';
+import {
+  bytesOfShow,
+  filesOfDrives,
+  type PlannedFile,
+  showOnDrives,
+  toldFile,
+} from '../recorded/written';
 import { entry, inOrder, type Store } from '../rig';
 import type { Format } from '../units';
-import { type NameValues, renderName } from './names';
+import { nameTemplate } from './names';
 
 /** What a show leaves, what becomes of it, and how long that takes. Gigabytes are 10⁹ bytes. @source handbook 4 */
 
@@ -34,40 +40,56 @@ export interface NamedFile {
 
 const two = (value: number): string => String(value).padStart(2, '0');
 
-/** Every file of a show by its name. */
-export const namedFiles = (measured: Measured, { date, episode, take }: Episode): NamedFile[] => {
+/** What names the files of a drive by the template of the rig, in their order. */
+const namerOf = (
+  measured: Measured,
+  { date, episode, take }: Episode,
+): ((driveId: string) => (file: Pick<PlannedFile, 'of' | 'sourceId'>, at: number) => string) => {
   const { rig } = measured;
-  const most = new Map(
-    driveLoads(measured).map(({ node, storage }) => [node.id, storage.maxFileGb]),
-  );
-  return showOnDrives(measured).drives.flatMap(({ deviceId, files }) =>
-    files.map((file, at) => {
-      const drive = entry(rig.devices, deviceId);
-      const source = entry(rig.devices, file.sourceId ?? '');
-      const person = entry(rig.people, source?.personId ?? drive?.personId ?? '');
-      const values: NameValues = {
-        show: rig.name,
+  const nameOf = nameTemplate(rig.fileRules.template);
+  const { name: show, people } = rig;
+  return (driveId) => {
+    const drive = measured.device({ id: driveId });
+    return ({ of, sourceId }, at) => {
+      const source = sourceId === null ? null : measured.device({ id: sourceId });
+      const person = entry(people, source?.personId ?? drive.personId ?? '');
+      // Field by field: thousands of names are made, and a spread costs more than all the rest of one.
+      return nameOf({
+        show,
         date,
         episode: two(episode),
         take: two(take),
-        source: file.name.replace(/^[^:]*: /, ''),
+        source: of,
         person: person?.name ?? '',
         track: two(at + 1),
-        drive: drive?.name ?? deviceId,
-      };
+        drive: drive.name,
+      });
+    };
+  };
+};
+
+/** Every file of a show by its name. */
+export const namedFiles = (measured: Measured, episode: Episode): NamedFile[] => {
+  const namer = namerOf(measured, episode);
+  const most = new Map(
+    driveLoads(measured).map(({ node, storage }) => [node.id, storage.maxFileGb]),
+  );
+  return showOnDrives(measured).drives.flatMap(({ deviceId, files }) => {
+    const nameOf = namer(deviceId);
+    return files.map((file, at) => {
       const maxFileGb = most.get(deviceId);
       return {
         key: file.key,
         driveId: deviceId,
-        name: renderName(rig.fileRules.template, values),
+        name: nameOf(file, at),
         of: file.name,
         sourceId: file.sourceId,
         format: file.format,
         gb: file.gb,
         pieces: maxFileGb === undefined ? 1 : Math.max(1, Math.ceil(file.gb / maxFileGb)),
       };
-    }),
-  );
+    });
+  });
 };
 
 export interface CopyTo {
@@ -112,15 +134,28 @@ export const copyMinutes = (gb: number, mbytesPerS: number): number =>
 export const uploadHours = (gb: number, mbps: number): number =>
   (gb * MB_PER_GB * BITS) / mbps / 3600;
 
+/** The names that one show has: any day and number do to compare them. */
+export const comparedNames = pass(
+  'names of files',
+  (measured): readonly Pick<NamedFile, 'driveId' | 'name' | 'of'>[] => {
+    const namer = namerOf(measured, { date: '2026-01-01', episode: 1, take: 1 });
+    return filesOfDrives(measured).flatMap(({ driveId, files }) => {
+      const nameOf = namer(driveId);
+      return files.map((file, at) => {
+        const { name, of } = toldFile(measured, file);
+        return { driveId, name: nameOf({ of, sourceId: file.sourceId }, at), of: name };
+      });
+    });
+  },
+);
+
 const makePlan = (measured: Measured): FilePlan => {
   const { fileRules, stores, brief } = measured.rig;
-  const { drives, gbPerShow, gbPerHour: anHour } = showOnDrives(measured);
+  const { driveIds, gbPerShow, gbPerHour: anHour } = bytesOfShow(measured);
   const gbPerYear = gbPerShow * fileRules.showsAYear;
   const masterGb = gbPerShow * fileRules.masterFactor;
   const speeds = driveLoads(measured).flatMap(({ node, storage }) =>
-    drives.some(({ deviceId }) => deviceId === node.id) && storage.writeMBps !== null
-      ? [storage.writeMBps]
-      : [],
+    driveIds.has(node.id) && storage.writeMBps !== null ? [storage.writeMBps] : [],
   );
   const copies = inOrder(stores).map(([storeId, store]) => ({
     storeId,

@@ -42,7 +42,7 @@ export const calibrations = (measured: Measured): readonly Calibration[] => {
     .map(([id, offset]): Calibration => {
       const pairs = all.filter((pair) => isOf(offset, pair));
       // One voice may come by two sockets; what was measured is of the way it reads like.
-      const pair = pairs.find((one) => holds(offset, one)) ?? pairs[0];
+      const pair = pairs.find((one) => holds(measured, offset, one)) ?? pairs[0];
       const predictedMs =
         pair?.predictedMs === null || pair === undefined
           ? null

@@ -71,8 +71,8 @@ const plain = (text: string): string =>
     .trim();
 
 /** What of a planned file's name may stand in the name of a file: all of it, or what it is of. */
-const wordsOf = ({ name }: PlannedFile): string[] =>
-  [name, name.slice(name.lastIndexOf(':') + 1)].map(plain).filter((word) => word.length > 2);
+const wordsOf = ({ name, of }: PlannedFile): string[] =>
+  [name, of].map(plain).filter((word) => word.length > 2);
 
 /** Whether a word stands in a name, its parts together or apart; Camera 1 does not stand in Camera 10. */
 const stands = (word: string, name: string): boolean =>

@@ -53,6 +53,7 @@ const plan = (name: string, signal: PlannedFile['signal'], mbps: number): Planne
   key: name,
   deviceId: 'drive',
   name,
+  of: name.replace(/^.*: /, ''),
   sourceId: null,
   signal,
   mbps,

@@ -10,6 +10,21 @@ export const orderSchema = z.number().int().min(0).max(MAX_ORDER);
 /** Entries of a collection in the order they were added; ids settle ties, so the same rig always reads the same. */
 export const inOrder = <T extends { order: number }>(
   collection: Readonly<Record<string, T>>,
+): [string, T][] => {
+  // What is frozen never changes: it is laid in order once, however many ask.
+  if (!Object.isFrozen(collection)) return sorted(collection);
+  const known = laid.get(collection) as [string, T][] | undefined;
+  if (known) return [...known];
+  const made = sorted(collection);
+  laid.set(collection, made);
+  return [...made];
+};
+
+/** Frozen collections in their order. */
+const laid = new WeakMap<object, [string, { order: number }][]>();
+
+const sorted = <T extends { order: number }>(
+  collection: Readonly<Record<string, T>>,
 ): [string, T][] =>
   Object.entries(collection).sort(
     ([idA, a], [idB, b]) => a.order - b.order || (idA < idB ? -1 : 1),

@@ -1,6 +1,6 @@
 import type { Fix } from '../edits/fix';
 import type { DeviceNode } from '../graph';
-import { type Framing, framings } from '../passes/framing';
+import { type Framed, framed } from '../passes/framing';
 import type { Measured } from '../passes/measure';
 import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
 import type { Sum } from '../passes/sum';
@@ -47,55 +47,6 @@ export interface Fault {
   readonly title: string;
   readonly says: string;
 }
-
-/** A rule that judges each planned shot. */
-export const shotRule = (
-  code: string,
-  texts: Texts,
-  judge: (framing: Framing, measured: Measured) => Fault | null,
-  more: {
-    sums?: (framing: Framing, measured: Measured) => Sum[];
-    fixes?: (framing: Framing, measured: Measured) => Fix[];
-  } = {},
-): Rule => {
-  const of = (measured: Measured, finding: Finding): Framing | undefined =>
-    framings(measured).find(({ shotId }) => shotId === finding.about.shotId);
-  const { sums, fixes } = more;
-  return pictureRule(
-    code,
-    texts,
-    (measured) =>
-      framings(measured).flatMap((framing) => {
-        const fault = judge(framing, measured);
-        return fault
-          ? [
-              {
-                ...fault,
-                about: { kind: 'shot', shotId: framing.shotId, deviceId: framing.shot.deviceId },
-              },
-            ]
-          : [];
-      }),
-    {
-      ...(sums
-        ? {
-            sums: (measured, finding) => {
-              const framing = of(measured, finding);
-              return framing ? sums(framing, measured) : [];
-            },
-          }
-        : {}),
-      ...(fixes
-        ? {
-            fixes: (measured, finding) => {
-              const framing = of(measured, finding);
-              return framing ? fixes(framing, measured) : [];
-            },
-          }
-        : {}),
-    },
-  );
-};
 
 /** What a rule judges one by one, and where each stands. */
 interface Each<T> {
@@ -200,44 +151,38 @@ export interface CameraInShow {
   readonly isRecording: boolean;
 }
 
+/** A rule of the picture that judges each of several things of one kind: shots, cameras. */
+const eachPictureRule = eachRuleOf(pictureRule);
+
+/** A rule that judges each planned shot. */
+export const shotRule = (
+  code: string,
+  texts: Texts,
+  judge: Each<Framed>['judge'],
+  more: Pick<Each<Framed>, 'sums' | 'fixes'> = {},
+): Rule =>
+  eachPictureRule<Framed>(code, texts, {
+    all: framed,
+    about: ({ shotId, shot }) => ({ kind: 'shot', shotId, deviceId: shot.deviceId }),
+    judge,
+    ...more,
+  });
+
 /** A rule that judges each camera by what it endures. */
 export const cameraRule = (
   code: string,
   texts: Texts,
-  judge: (camera: CameraInShow, measured: Measured) => Fault | null,
-  fixes?: (camera: CameraInShow, measured: Measured) => Fix[],
-  sums?: (camera: CameraInShow) => Sum[],
-): Rule => {
-  const of = (measured: Measured, finding: Finding): CameraInShow | undefined =>
-    cameraDevices(measured).find(({ node }) => node.id === finding.about.deviceId);
-  return pictureRule(
-    code,
-    texts,
-    (measured) =>
-      cameraDevices(measured).flatMap((camera) => {
-        const fault = judge(camera, measured);
-        return fault ? [{ ...fault, about: at({ deviceId: camera.node.id }) }] : [];
-      }),
-    {
-      ...(sums
-        ? {
-            sums: (measured, finding) => {
-              const camera = of(measured, finding);
-              return camera ? sums(camera) : [];
-            },
-          }
-        : {}),
-      ...(fixes
-        ? {
-            fixes: (measured, finding) => {
-              const camera = of(measured, finding);
-              return camera ? fixes(camera, measured) : [];
-            },
-          }
-        : {}),
-    },
-  );
-};
+  judge: Each<CameraInShow>['judge'],
+  fixes?: Each<CameraInShow>['fixes'],
+  sums?: Each<CameraInShow>['sums'],
+): Rule =>
+  eachPictureRule<CameraInShow>(code, texts, {
+    all: cameraDevices,
+    about: ({ node }) => at({ deviceId: node.id }),
+    judge,
+    ...(fixes ? { fixes } : {}),
+    ...(sums ? { sums } : {}),
+  });
 
 /** One control set to a value, as a fix. */
 export const setFix = (

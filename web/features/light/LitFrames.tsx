@@ -1,7 +1,14 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, type Exposed, exposures, litRoom, withShares } from '@echo-loom/core';
+import {
+  type Analysis,
+  type Exposed,
+  exposures,
+  litRoom,
+  withShares,
+  framedBy,
+} from '@echo-loom/core';
 import { type Shares, shareOf, stopsText } from './shares';
 import { Strip } from './Strip';
 import { greyAt, greyOf, isWhite, toneOf } from './tones';
@@ -54,7 +61,7 @@ const LitFrame = ({
         viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
         width="100%"
         role="img"
-        aria-label={`${framing.device.name} as it is exposed`}
+        aria-label={`${framedBy(analysis, framing).name} as it is exposed`}
         style={{ display: 'block', border: '1px solid var(--chakra-colors-ink)' }}
       >
         <rect width={WIDTH_PX} height={HEIGHT_PX} fill={greyAt(background)} />
@@ -120,7 +127,7 @@ const LitFrame = ({
       </svg>
       {tones.length > 0 && <Strip tones={tones} />}
       <Text as="figcaption" fontSize="xs" color="ink.soft">
-        {framing.device.name}
+        {framedBy(analysis, framing).name}
         {exposed.stopsOver === null
           ? ': exposure not known'
           : `: ${stopsText(faceOver(exposed, shares))} stops${separation}`}

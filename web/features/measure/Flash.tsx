@@ -99,7 +99,7 @@ const Found = ({ found }: { readonly found: FlashOf }) => {
         placeId: pair.placeId,
         offsetMs,
         spreadMs,
-        ...heldNow(pair),
+        ...heldNow(analysis, pair),
         ...originOf(found),
       },
     });

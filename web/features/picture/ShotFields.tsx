@@ -4,7 +4,7 @@ import { useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { Flex } from '@chakra-ui/react';
-import { entry, type Framing, type ShotPlan } from '@echo-loom/core';
+import { entry, type Framed, type ShotPlan } from '@echo-loom/core';
 import { LensChoice } from './LensChoice';
 
 const SIDES = [
@@ -18,7 +18,7 @@ const SIDES = [
 const USUAL_OFFSET_M = 0.12;
 
 /** The fields of a shot that are not in the table. */
-export const ShotFields = ({ framing }: { readonly framing: Framing }) => {
+export const ShotFields = ({ framing }: { readonly framing: Framed }) => {
   const { run } = useRigSession();
   const { shot, shotId, camera, device } = framing;
   const change = (changes: Partial<Omit<ShotPlan, 'order'>>) =>

@@ -3,7 +3,7 @@
 import { FindingCard } from '@/features/findings/FindingCard';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, entry, type Framing } from '@echo-loom/core';
+import { type Analysis, entry, framedBy, type Framing, withCamera } from '@echo-loom/core';
 import { drawnOf } from './FrameContent';
 import { FramePreview } from './FramePreview';
 import { ShotFields } from './ShotFields';
@@ -16,7 +16,8 @@ interface Props {
 
 /** The frame of one shot to scale beside its figures. */
 export const ShotFrame = ({ analysis, framing }: Props) => {
-  const { shot, device } = framing;
+  const { shot } = framing;
+  const device = framedBy(analysis, framing);
   const person = shot.personId === null ? undefined : entry(analysis.rig.people, shot.personId);
   const sight =
     shot.sightId === null ? undefined : entry(analysis.rig.brief?.sights ?? {}, shot.sightId);
@@ -64,7 +65,8 @@ export const ShotFrame = ({ analysis, framing }: Props) => {
 /** What is wrong with one shot, and everything that decides it. */
 export const ShotDetails = ({ analysis, framing }: Props) => {
   const { run } = useRigSession();
-  const { shotId, device } = framing;
+  const { shotId } = framing;
+  const device = framedBy(analysis, framing);
   const findings = analysis.findings.filter(({ about }) => about.shotId === shotId);
   return (
     <Box role="region" aria-label={`What decides the shot of ${device.name}`} mt="4">
@@ -83,7 +85,7 @@ export const ShotDetails = ({ analysis, framing }: Props) => {
           ))}
         </Flex>
       )}
-      <ShotFields framing={framing} />
+      <ShotFields framing={withCamera(analysis, framing)} />
     </Box>
   );
 };

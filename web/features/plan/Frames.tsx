@@ -1,5 +1,12 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Analysis, type Shown, type View, views, nameOfThing } from '@echo-loom/core';
+import {
+  type Analysis,
+  type Shown,
+  type View,
+  views,
+  nameOfThing,
+  framedBy,
+} from '@echo-loom/core';
 
 const WIDTH_PX = 240;
 const HEIGHT_PX = 135;
@@ -61,7 +68,7 @@ const Frame = ({ analysis, view }: { readonly analysis: Analysis; readonly view:
       <svg
         viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
         role="img"
-        aria-label={`In the picture of ${view.framing.device.name}: ${inIt(analysis, view)}`}
+        aria-label={`In the picture of ${framedBy(analysis, view.framing).name}: ${inIt(analysis, view)}`}
       >
         {view.shown.map((shown, index) =>
           shown.solid.of === 'person' && Math.abs(view.camera.forward[2]) < STEEP ? (
@@ -85,7 +92,7 @@ const Frame = ({ analysis, view }: { readonly analysis: Analysis; readonly view:
       </svg>
     </Box>
     <Text as="figcaption" fontSize="xs" color="ink.soft">
-      {view.framing.device.name}
+      {framedBy(analysis, view.framing).name}
       {view.framing.shot.distanceM === null ? '' : ` · ${view.framing.shot.distanceM.toFixed(2)} m`}
       {view.framing.focalMm === null ? '' : ` · ${view.framing.focalMm.toFixed(0)} mm`}
     </Text>

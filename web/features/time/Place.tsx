@@ -57,7 +57,7 @@ const PairRow = ({ analysis, meeting, pair, turned }: RowProps) => {
     }
     const figures = {
       offsetMs: value,
-      ...heldNow(pair),
+      ...heldNow(analysis, pair),
       on: today(),
     };
     run(

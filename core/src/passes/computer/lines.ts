@@ -9,6 +9,7 @@ import { deliverableFor, deliverableOf, pictureInto } from './work';
 
 /** Something that flows to a drive or up the line. */
 export interface Flow {
+  readonly deviceId: string;
   readonly label: string;
   /** @unit Mb/s */
   readonly mbps: number;
@@ -47,17 +48,23 @@ export interface DriveLoad {
 
 const total = (flows: readonly Flow[]): number => flows.reduce((sum, { mbps }) => sum + mbps, 0);
 
-/** A file on a drive by its name. */
-export const fileName = (
-  measured: Measured,
+/** Whose picture or voice a file is, where each has its own. @returns null of a recorder’s own input, and of a mix */
+export const fileOwner = (
   { node }: DriveLoad,
   { end, source, of }: FileOnDrive,
-): string => {
-  if (end.device === node) return end.port.name;
-  const name = deviceName(measured, end.device);
+): DeviceNode | null => {
+  if (end.device === node || !source) return null;
   const [alone, ...others] = of;
-  const whose = alone && others.length === 0 ? alone : source?.device;
-  return source && whose ? `${name}: ${deviceName(measured, whose)}` : name;
+  return alone && others.length === 0 ? alone : source.device;
+};
+
+/** A file on a drive by its name: `Cameras: Camera 3`. */
+export const fileName = (measured: Measured, load: DriveLoad, file: FileOnDrive): string => {
+  const { end } = file;
+  if (end.device === load.node) return end.port.name;
+  const owner = fileOwner(load, file);
+  const name = deviceName(measured, end.device);
+  return owner ? `${name}: ${deviceName(measured, owner)}` : name;
 };
 
 const loadOf = (node: DeviceNode, storage: Storage, files: readonly FileOnDrive[]): DriveLoad => {
@@ -183,9 +190,14 @@ const makeUplink = (measured: Measured): Uplink => {
     if ((kind !== 'stream' && kind !== 'call') || end.port.records || flows.has(end.device))
       continue;
     if (kind === 'call')
-      flows.set(end.device, { label: measured.device(end.device).name, mbps: CALL_MBPS });
+      flows.set(end.device, {
+        deviceId: end.device.id,
+        label: measured.device(end.device).name,
+        mbps: CALL_MBPS,
+      });
     else if (signal === 'picture')
       flows.set(end.device, {
+        deviceId: end.device.id,
         label: measured.device(end.device).name,
         mbps: deliverableOf(measured, 'stream').bitrateMbps ?? 0,
       });

@@ -67,7 +67,6 @@ export interface Framing {
   readonly shotId: string;
   /** What was typed of it, and what the plan says where nothing was */
   readonly shot: ShotPlan;
-  readonly device: Device;
   readonly camera: CameraFigures | null;
   /** The lens of the rig that is on it; null where its lens is built in, or nobody has said which */
   readonly lens: Lens | null;
@@ -100,7 +99,7 @@ export interface Framing {
   /** Lines of its picture that are left where it is recorded or delivered. @unit px */
   readonly capturedPx: number | null;
   /** The device that takes lines away on the way there; null where all arrive */
-  readonly pixelsLostAt: string | null;
+  readonly pixelsLostAtId: string | null;
   /** How much tighter it can be cut before pixels are made up */
   readonly punchInMost: number | null;
   readonly lightNeededLux: number | null;
@@ -111,6 +110,26 @@ export interface Framing {
   /** What must be told before the frame can be */
   readonly asks: readonly string[];
 }
+
+/** The camera of a shot, as it is called and set. */
+export const framedBy = (
+  measured: Pick<Measured, 'device'>,
+  { shot }: Pick<Framing, 'shot'>,
+): Device => measured.device({ id: shot.deviceId });
+
+/** A shot with the camera that takes it, as it is in one analysis: for whoever asks, never for a result. */
+export interface Framed extends Framing {
+  readonly device: Device;
+}
+
+export const withCamera = (measured: Pick<Measured, 'device'>, framing: Framing): Framed => ({
+  ...framing,
+  device: framedBy(measured, framing),
+});
+
+/** Every shot with its camera. */
+export const framed = (measured: Measured): Framed[] =>
+  framings(measured).map((framing) => withCamera(measured, framing));
 
 /** Where pictures begin, one stage an output; kept as long as the analysis is. */
 export const pictureSources = pass('picture sources', (measured): readonly Stage[] =>
@@ -188,7 +207,6 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
   return {
     shotId,
     shot,
-    device,
     camera,
     lens,
     exposure,
@@ -225,7 +243,7 @@ export const framingOf = (measured: Measured, shotId: string, shot: ShotPlan): F
     deliveredHeightPx: delivered,
     punchInMost: capturedPx !== null && delivered !== null ? capturedPx / delivered : null,
     capturedPx,
-    pixelsLostAt: kept?.lostAt ? measured.device(kept.lostAt.at.device).name : null,
+    pixelsLostAtId: kept?.lostAt?.at.device.id ?? null,
     lightNeededLux: needed,
     stopsOver:
       needed !== null && lightLux !== null && lightLux > 0

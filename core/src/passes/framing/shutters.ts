@@ -1,4 +1,4 @@
-import type { Framing } from '.';
+import type { Framed } from '.';
 import { numberSetting } from '../../rig';
 import { framesPerSecond } from '../../units';
 
@@ -8,13 +8,13 @@ import { framesPerSecond } from '../../units';
 const USUAL = [24, 25, 30, 48, 50, 60, 100, 120, 125, 200, 240, 250];
 
 /** What somebody has set by hand. @unit 1/s; null where nobody has */
-export const shutterOf = ({ camera, device, exposure }: Framing): number | null =>
+export const shutterOf = ({ camera, device, exposure }: Framed): number | null =>
   camera && exposure === 'set' && Object.hasOwn(device.settings, camera.shutterControl)
     ? (numberSetting(device, camera.shutterControl) ?? null)
     : null;
 
 /** The shortest time that a frame leaves. @unit 1/s; null where the rate is not known */
-export const framesOf = ({ format }: Framing): number | null =>
+export const framesOf = ({ format }: Pick<Framed, 'format'>): number | null =>
   format === null ? null : framesPerSecond(format);
 
 /** A rate as people round it: 59.94 counts as 60. */

@@ -2,7 +2,7 @@ import { type Backdrop, entry, inOrder } from '../../rig';
 import type { Measured } from '../measure';
 import { pass, passFor } from '../pass';
 import { ahead, type InRoom, looking, UP, type Vector } from '../place';
-import { fromRoom, luxOf, sharesAt } from './at';
+import { directLux, fromRoom } from './at';
 import { lightSources } from './sources';
 
 /** Light on walls, green screens and boards. */
@@ -54,12 +54,15 @@ const litBackdrop = (measured: Measured, id: string): LitBackdrop | null => {
   const sources = lightSources(measured);
   const room = fromRoom(measured);
   const points = pointsOf(backdrop).map((at): LitPoint => {
-    const shares = sharesAt(sources, at, normal);
-    return {
-      at,
-      lux: room + luxOf(shares),
-      full: new Map(shares.map(({ source, full }) => [source.id, full])),
-    };
+    const full = new Map<string, number>();
+    let lux = 0;
+    for (const source of sources) {
+      const straight = directLux(source, at, normal);
+      if (straight <= 0) continue;
+      full.set(source.id, straight);
+      lux += straight * source.share;
+    }
+    return { at, lux: room + lux, full };
   });
   const lux = points.map((point) => point.lux);
   const [leastLux, mostLux] = [Math.min(...lux), Math.max(...lux)];

@@ -12,6 +12,8 @@ import { db, figuresAt } from './sums';
 export interface NoiseShare {
   readonly at: Stage;
   readonly from: string;
+  /** Whether it comes after the gain of its own stage, so that turning that up helps */
+  readonly isAfterGain: boolean;
   /** @unit as the level at the stage */
   readonly atEndDb: number;
   /** Share of the whole noise power, 0…1 */
@@ -37,12 +39,19 @@ export const noiseShares = (
   const add = (
     at: Stage,
     from: string,
+    isAfterGain: boolean,
     noiseDb: number,
     levelThereDb: number | null | undefined,
   ) => {
     if (levelThereDb === null || levelThereDb === undefined) return;
     const atEndDb = noiseDb + (levelAtEnd - levelThereDb);
-    shares.push({ at, from, atEndDb, share: 10 ** ((atEndDb - total.unweightedDb) / 10) });
+    shares.push({
+      at,
+      from,
+      isAfterGain,
+      atEndDb,
+      share: 10 ** ((atEndDb - total.unweightedDb) / 10),
+    });
   };
   for (const at of stagesOf(stage)) {
     const figures = figuresOf(at);
@@ -54,6 +63,7 @@ export const noiseShares = (
           figures.noise.weighting === 'A'
             ? `${name}, own noise`
             : `${name}, thermal noise of its resistance`,
+          false,
           figures.noise.unweightedDb,
           figures.levelDb,
         );
@@ -67,6 +77,7 @@ export const noiseShares = (
       add(
         at,
         `${name}, input stage`,
+        false,
         own.unweightedDb,
         before.levelDb + padOf(measured.device(at.at.device), sound),
       );
@@ -75,11 +86,12 @@ export const noiseShares = (
       sound.outputNoiseDbu !== null &&
       figures?.unit === 'dBu'
     )
-      add(at, `${name}, output stage`, sound.outputNoiseDbu, figures.levelDb);
+      add(at, `${name}, output stage`, true, sound.outputNoiseDbu, figures.levelDb);
     if (sound.toDigital && before?.unit === 'dBu' && sound.toDigital.dynamicRangeDba !== null)
       add(
         at,
         `${name}, converter`,
+        true,
         aWeightedNoise(-sound.toDigital.dynamicRangeDba).unweightedDb,
         figures?.levelDb,
       );
@@ -95,9 +107,10 @@ const gainBeforeNoise = (measured: Measured, stage: Stage, figuresOf: FiguresOf)
   const [worst] = noiseShares(measured, stage, figuresOf);
   if (!worst || worst.share < 0.5) return null;
   const way = stagesOf(stage);
+  const madeAt = way.indexOf(worst.at) + (worst.isAfterGain ? 1 : 0);
   const before = adjustableGains(measured, stage).find(
     ({ stage: at, gain }) =>
-      way.indexOf(at) < way.indexOf(worst.at) && gain.maxDb - gain.gainDb >= SPARE_BEFORE_DB,
+      way.indexOf(at) < madeAt && gain.maxDb - gain.gainDb >= SPARE_BEFORE_DB,
   );
   return before ? measured.device(before.stage.at.device).name : null;
 };

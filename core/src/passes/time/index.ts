@@ -1,5 +1,5 @@
 import type { Measured } from '../measure';
-import { routeStep, setStep } from './step';
+import { stageSteps } from './step';
 
 export * from './listeners';
 export * from './meetings';
@@ -29,14 +29,13 @@ const later = (before: Delay, ms: number | null): Delay => {
  */
 export const timePass = (measured: Measured): readonly Delay[] => {
   const { stages } = measured.traced;
+  const steps = stageSteps(measured);
   const delays: Delay[] = new Array(stages.length);
   for (const stage of stages) {
     const before = (stage.parent && delays[stage.parent.index]) ?? AT_SOURCE;
-    const here =
-      stage.via.by === 'route'
-        ? later(before, routeStep(measured, stage, stage.via.route).ms)
-        : before;
-    delays[stage.index] = later(here, setStep(measured, stage)?.ms ?? 0);
+    const { route = null, set = null } = steps[stage.index] ?? {};
+    const here = route ? later(before, route.ms) : before;
+    delays[stage.index] = set ? later(here, set.ms) : here;
   }
   return delays;
 };

@@ -122,19 +122,26 @@ const isScreen = ({ signal, end, source }: Thread): boolean =>
 
 /** Every picture of somebody on a screen that stands somewhere, with what a loudspeaker says of the same person. */
 export const onScreens = pass('on screens', (measured): readonly OnScreen[] => {
-  const heard = arrivals(measured);
+  const heardOf = new Map<string, Arrival[]>();
+  for (const arrival of arrivals(measured)) {
+    const owner = entry(measured.rig.devices, arrival.sourceId)?.personId;
+    if (!owner) continue;
+    const known = heardOf.get(owner);
+    if (known) known.push(arrival);
+    else heardOf.set(owner, [arrival]);
+  }
   return measured.traced.threads.filter(isScreen).flatMap((thread) => {
     const owner = measured.device(thread.source.device).personId;
     if (owner === null || !stoodAt(measured, thread.end.device.id)) return [];
+    const heard = heardOf.get(owner);
+    if (!heard) return [];
     const { steps } = wayOf(measured, thread);
-    return heard
-      .filter(({ sourceId }) => entry(measured.rig.devices, sourceId)?.personId === owner)
-      .map((arrival): OnScreen => ({
-        screenId: thread.end.device.id,
-        cameraId: thread.source.device.id,
-        pictureMs: wired(steps),
-        steps,
-        heard: arrival,
-      }));
+    return heard.map((arrival): OnScreen => ({
+      screenId: thread.end.device.id,
+      cameraId: thread.source.device.id,
+      pictureMs: wired(steps),
+      steps,
+      heard: arrival,
+    }));
   });
 });

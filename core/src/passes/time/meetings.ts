@@ -4,7 +4,7 @@ import { entry, numberSetting, type Offset } from '../../rig';
 import { framesPerSecond, soundMps } from '../../units';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
-import { knownStep, routeStep, setStep, type DelayStep } from './step';
+import { type DelayStep, knownStep, stageSteps } from './step';
 
 /** Where picture and sound meet, and how far apart they arrive. Milliseconds; sound late is positive. */
 
@@ -52,10 +52,8 @@ export interface Pair {
   readonly measured: Offset | null;
   /** A measurement that no longer holds, since something is set otherwise */
   readonly stale: Offset | null;
-  /** What would have to read the same for a measurement to hold */
-  readonly heldWhile: string;
-  /** The same by devices and their classes: what anything is called does not matter */
-  readonly heldBy: string;
+  /** What each goes through alone; a measurement holds as long as these are as they were */
+  readonly apart: { readonly sound: readonly DelayStep[]; readonly picture: readonly DelayStep[] };
   /** What delays set on purpose put between the two */
   readonly setMs: number;
 }
@@ -111,11 +109,12 @@ export const wayOf = (
   measured: Measured,
   thread: Thread,
 ): { steps: DelayStep[]; knobs: DelayKnob[] } => {
+  const ofStages = stageSteps(measured);
   const steps: DelayStep[] = [];
   const passed: DelayKnob[] = [];
   for (let stage: Stage | null = thread.last; stage; stage = stage.parent) {
     const { at, signal } = stage;
-    const set = setStep(measured, stage);
+    const { route = null, set = null } = ofStages[stage.index] ?? {};
     if (set) steps.push(set);
     const range = delayRange(at.device.model, at.port, signal);
     if (range)
@@ -126,10 +125,7 @@ export const wayOf = (
         ...range,
         ms: set?.ms ?? 0,
       });
-    if (stage.via.by === 'route') {
-      const step = routeStep(measured, stage, stage.via.route);
-      if (step.ms !== 0) steps.push(step);
-    }
+    if (route && route.ms !== 0) steps.push(route);
   }
   const source = sourceStep(measured, thread);
   return {
@@ -197,19 +193,31 @@ const marks = (measured: Measured, steps: readonly DelayStep[], { sourceIds }: A
     })
     .join(', ');
 
+type Apart = Pick<Pair, 'sound' | 'picture' | 'apart'>;
+
+/** What would have to read the same for a measurement to hold, in words. */
+export const heldWhile = (measured: Measured, { sound, picture, apart }: Apart): string =>
+  `${words(measured, apart.sound, sound)} / ${words(measured, apart.picture, picture)}`;
+
+/** The same by devices and their classes: what anything is called does not matter. */
+const heldBy = (measured: Measured, { sound, picture, apart }: Apart): string =>
+  `${marks(measured, apart.sound, sound)} / ${marks(measured, apart.picture, picture)}`;
+
 /** Whether a measurement was taken as a pair is set now. */
-export const holds = (
-  offset: Offset,
-  { heldWhile, heldBy }: Pick<Pair, 'heldWhile' | 'heldBy'>,
-): boolean =>
-  offset.heldBy === undefined ? offset.heldWhile === heldWhile : offset.heldBy === heldBy;
+export const holds = (measured: Measured, offset: Offset, pair: Apart): boolean =>
+  offset.heldBy === undefined
+    ? offset.heldWhile === heldWhile(measured, pair)
+    : offset.heldBy === heldBy(measured, pair);
 
 /** How a pair is set, for a measurement of it to be kept with. */
-export const heldNow = ({
-  setMs,
-  heldWhile,
-  heldBy,
-}: Pair): Pick<Offset, 'setMs' | 'heldWhile' | 'heldBy'> => ({ setMs, heldWhile, heldBy });
+export const heldNow = (
+  measured: Measured,
+  pair: Pair,
+): Pick<Offset, 'setMs' | 'heldWhile' | 'heldBy'> => ({
+  setMs: pair.setMs,
+  heldWhile: heldWhile(measured, pair),
+  heldBy: heldBy(measured, pair),
+});
 
 const ofSet = (steps: readonly DelayStep[]): number =>
   sum(
@@ -227,8 +235,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
   const unknown = [...ofSound, ...ofPicture].filter(({ ms }) => ms === null);
   const setMs = ofSet(ofSound) - ofSet(ofPicture);
   const predictedMs = unknown.length > 0 ? null : sum(ofSound, 'ms') - sum(ofPicture, 'ms');
-  const heldWhile = `${words(measured, ofSound, sound)} / ${words(measured, ofPicture, picture)}`;
-  const heldBy = `${marks(measured, ofSound, sound)} / ${marks(measured, ofPicture, picture)}`;
+  const apart = { sound: ofSound, picture: ofPicture };
   const found = Object.values(measured.rig.offsets)
     .filter(
       (offset) =>
@@ -237,7 +244,8 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
         picture.sourceIds.includes(offset.pictureId),
     )
     .sort((a, b) => b.order - a.order);
-  const holding = found.find((offset) => holds(offset, { heldWhile, heldBy })) ?? null;
+  const holding =
+    found.find((offset) => holds(measured, offset, { sound, picture, apart })) ?? null;
   const offsetMs = holding ? holding.offsetMs - holding.setMs + setMs : predictedMs;
   return {
     placeId,
@@ -254,8 +262,7 @@ const pairOf = (measured: Measured, placeId: string, sound: Arriving, picture: A
     unknown: holding ? [] : unknown,
     measured: holding,
     stale: holding ? null : (found[0] ?? null),
-    heldWhile,
-    heldBy,
+    apart,
     setMs,
   };
 };

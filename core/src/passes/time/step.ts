@@ -1,6 +1,6 @@
 import { delayTimes } from '../../catalogue/delays';
 import type { RouteOfModel, Stage } from '../../graph';
-import { entry, type KnownDelay, numberSetting, type SetDelay } from '../../rig';
+import { entry, type KnownDelay, numberSetting, type Rig, type SetDelay } from '../../rig';
 import { framesPerSecond } from '../../units';
 import type { Measured } from '../measure';
 import { pass } from '../pass';
@@ -71,24 +71,30 @@ const typicalMs = (
 };
 
 /** What a device's route adds to the thread that leaves by it. */
-export const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): DelayStep => {
+const routeStep = (measured: Measured, stage: Stage, of: RouteOfModel): DelayStep => {
   const deviceId = stage.at.device.id;
-  const key = knownKey(deviceId, of.id);
-  const known = knownStep(measured, deviceId, of.id);
-  const base = { deviceId, key, routeId: of.id };
-  if (known) return { ...base, ...known };
-  const ms = typicalMs(measured, stage, of);
-  if (ms === null) return { ...base, ms, leastMs: 0, mostMs: 0, by: 'typical' };
+  const routeId = of.id;
+  const known = knownStep(measured, deviceId, routeId);
+  const ms = known ? known.ms : typicalMs(measured, stage, of);
   const { delay } = of.route;
-  if (delay && 'control' in delay) return { ...base, ms, leastMs: ms, mostMs: ms, by: 'set' };
-  const [least, most] = delayTimes(stage.at.device.model);
-  return { ...base, ms, leastMs: least * ms, mostMs: most * ms, by: 'typical' };
+  const isSet = delay !== null && 'control' in delay;
+  const [least, most] = isSet ? [1, 1] : delayTimes(stage.at.device.model);
+  // Field by field: a large rig has ten thousand of them.
+  return {
+    deviceId,
+    key: knownKey(deviceId, routeId),
+    routeId,
+    ms,
+    leastMs: known ? known.leastMs : least * (ms ?? 0),
+    mostMs: known ? known.mostMs : most * (ms ?? 0),
+    by: known ? known.by : isSet && ms !== null ? 'set' : 'typical',
+  };
 };
 
 /** What is held back on purpose at the socket a thread stands at. */
-export const setStep = ({ rig }: Measured, { at, signal }: Stage): DelayStep | null => {
+const setStep = (delays: Rig['delays'], { at, signal }: Stage): DelayStep | null => {
   const deviceId = at.device.id;
-  const set = entry(rig.delays, deviceId)?.find(
+  const set = entry(delays, deviceId)?.find(
     (one: SetDelay) => one.portId === at.id && one.signal === signal,
   );
   return set
@@ -103,3 +109,39 @@ export const setStep = ({ rig }: Measured, { at, signal }: Stage): DelayStep | n
       }
     : null;
 };
+
+/** What a stage adds to the delay of its thread. */
+export interface StageSteps {
+  /** By the device's own way; null at a source and at the far end of a cable */
+  readonly route: DelayStep | null;
+  /** Held back on purpose at its socket */
+  readonly set: DelayStep | null;
+}
+
+const isSameStep = (before: DelayStep | null, after: DelayStep | null): boolean =>
+  before === after ||
+  (before !== null &&
+    after !== null &&
+    before.key === after.key &&
+    before.ms === after.ms &&
+    before.leastMs === after.leastMs &&
+    before.mostMs === after.mostMs &&
+    before.by === after.by);
+
+/** What every stage adds, by stage index: threads share stages, so each is worked out once. */
+export const stageSteps = pass(
+  'delay steps',
+  (measured): readonly StageSteps[] => {
+    const { delays } = measured.rig;
+    return measured.traced.stages.map((stage) => ({
+      route: stage.via.by === 'route' ? routeStep(measured, stage, stage.via.route) : null,
+      set: setStep(delays, stage),
+    }));
+  },
+  (before, after) =>
+    before.length === after.length &&
+    before.every(({ route, set }, index) => {
+      const now = after[index];
+      return now !== undefined && isSameStep(route, now.route) && isSameStep(set, now.set);
+    }),
+);

@@ -90,13 +90,9 @@ export const uplink = computerRule(
     },
     fixes: (measured): Fix[] => {
       const line = crowdedLine(measured);
-      const streams = measured.graph
-        ? line?.flows.filter(({ label }) =>
-            [...measured.graph.devices.values()].some(
-              (node) => measured.device(node).name === label && node.model.kind === 'stream',
-            ),
-          )
-        : [];
+      const streams = line?.flows.filter(
+        ({ deviceId }) => measured.graph.devices.get(deviceId)?.model.kind === 'stream',
+      );
       const found = inOrder(measured.rig.brief?.deliverables ?? {}).find(
         ([, { what }]) => what === 'stream',
       );

@@ -1,5 +1,5 @@
 import { collisions, templateProblems } from '../../files/names';
-import { type NamedFile, namedFiles } from '../../files/plan';
+import { comparedNames } from '../../files/plan';
 import type { Measured } from '../../passes/measure';
 import { MAX_TEMPLATE, USUAL_FILE_RULES } from '../../rig/filing/schema';
 import { at, THE_RIG } from '../about';
@@ -36,15 +36,12 @@ export const template = eachFilesRule<string>(
 );
 
 /** Files of one drive that would have one name. */
-type SameName = readonly NamedFile[];
+type SameName = ReturnType<typeof comparedNames>;
 
 const same = (measured: Measured): readonly SameName[] =>
   templateProblems(measured.rig.fileRules.template).length > 0
     ? []
-    : collisions(
-        namedFiles(measured, { date: '2026-01-01', episode: 1, take: 1 }),
-        ({ driveId, name }) => `${driveId}/${name}`,
-      );
+    : collisions(comparedNames(measured), ({ driveId, name }) => `${driveId}/${name}`);
 
 export const sameName = eachFilesRule<SameName>(
   'files.same-name',

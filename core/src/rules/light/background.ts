@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { changeWindow, dimTo } from '../../edits/light';
 import { type Exposed, exposures, SENSOR_STOPS, type Tone } from '../../passes/exposure';
@@ -61,7 +62,7 @@ export const melts = eachLightRule<Exposed>(
   {
     all: withBehind,
     about: ofShot,
-    judge: ({ framing, faces, behind, separationStops }) =>
+    judge: ({ framing, faces, behind, separationStops }, measured) =>
       separationStops === null ||
       Math.abs(separationStops) >= MELTS_STOPS ||
       behind?.backdrop?.backdrop.is === 'green screen' ||
@@ -70,9 +71,9 @@ export const melts = eachLightRule<Exposed>(
         ? null
         : {
             level: 'note',
-            title: `Face and background ${stops(separationStops)} apart in ${framing.device.name}`,
+            title: `Face and background ${stops(separationStops)} apart in ${framedBy(measured, framing).name}`,
             says:
-              `The face in ${framing.device.name} lies ${stops(separationStops)} ` +
+              `The face in ${framedBy(measured, framing).name} lies ${stops(separationStops)} ` +
               `${separationStops < 0 ? 'under' : 'over'} ${behind?.name ?? 'what is behind'}: under ` +
               `${MELTS_STOPS} they melt together, 1 to 2 are pleasant. Turn the light behind down, move ` +
               'forward, or light the hair.',
@@ -99,17 +100,17 @@ export const backgroundBright = eachLightRule<Exposed>(
   {
     all: withBehind,
     about: ofShot,
-    judge: ({ framing, behind, separationStops }) =>
+    judge: ({ framing, behind, separationStops }, measured) =>
       separationStops === null ||
       separationStops > OVER_STOPS ||
       behind?.backdrop?.backdrop.is === 'green screen'
         ? null
         : {
             level: 'warn',
-            title: `The background of ${framing.device.name} is ${stops(separationStops)} over the face`,
+            title: `The background of ${framedBy(measured, framing).name} is ${stops(separationStops)} over the face`,
             says:
               `${behind?.name ?? 'What is behind'} sends back ${stops(separationStops)} more than the face ` +
-              `in ${framing.device.name}. Turn the light behind down, or light the face.`,
+              `in ${framedBy(measured, framing).name}. Turn the light behind down, or light the face.`,
           },
     sums: separation,
     fixes: (thing, measured) =>
@@ -133,7 +134,7 @@ export const skinWall = eachLightRule<Exposed>(
   {
     all: withBehind,
     about: ofShot,
-    judge: ({ framing, behind, separationStops }) =>
+    judge: ({ framing, behind, separationStops }, measured) =>
       behind?.backdrop?.backdrop.hue !== 'skin' ||
       separationStops === null ||
       Math.abs(separationStops) >= 1
@@ -142,7 +143,7 @@ export const skinWall = eachLightRule<Exposed>(
             level: 'note',
             title: `${behind.name} is the colour of skin`,
             says:
-              `${behind.name} in ${framing.device.name} is of the colour of skin and only ` +
+              `${behind.name} in ${framedBy(measured, framing).name} is of the colour of skin and only ` +
               `${stops(separationStops)} from the face. A colour on it, a darker wall or a light on the ` +
               'hair parts them.',
           },
@@ -186,14 +187,14 @@ export const clipped = eachLightRule<Exposed>(
   {
     all: exposures,
     about: ofShot,
-    judge: (thing) => {
+    judge: (thing, measured) => {
       const tone = brightest(thing, 'background', 'clothes', 'hair');
       return tone
         ? {
             level: 'warn',
-            title: `${tone.name} clips in ${thing.framing.device.name}`,
+            title: `${tone.name} clips in ${framedBy(measured, thing.framing).name}`,
             says:
-              `${tone.name} lies ${stops(tone.stops)} over middle grey in ${thing.framing.device.name}; ` +
+              `${tone.name} lies ${stops(tone.stops)} over middle grey in ${framedBy(measured, thing.framing).name}; ` +
               `about ${CLIPS} are left before white. Take light off it, or expose less.`,
           }
         : null;
@@ -213,14 +214,14 @@ export const windowBehind = eachLightRule<Exposed>(
   {
     all: exposures,
     about: ofShot,
-    judge: (thing) => {
+    judge: (thing, measured) => {
       const tone = brightest(thing, 'window');
       return tone
         ? {
             level: 'warn',
-            title: `${tone.name} is white in ${thing.framing.device.name}`,
+            title: `${tone.name} is white in ${framedBy(measured, thing.framing).name}`,
             says:
-              `${tone.name} shows in ${thing.framing.device.name} ${stops(tone.stops)} over middle grey; ` +
+              `${tone.name} shows in ${framedBy(measured, thing.framing).name} ${stops(tone.stops)} over middle grey; ` +
               `about ${CLIPS} are left before white. Draw its blind or turn the shot away.`,
           }
         : null;

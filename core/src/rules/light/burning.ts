@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
@@ -125,7 +126,9 @@ const pulsing = (measured: Measured): Pulsing[] =>
     const flicker = source.figures?.flicker;
     if (typeof flicker !== 'object' || source.share > 0.995) return [];
     const worst = exposures(measured)
-      .flatMap(({ framing: { device, camera, exposure } }) => {
+      .flatMap(({ framing }) => {
+        const { camera, exposure } = framing;
+        const device = framedBy(measured, framing);
         const shutter =
           camera && exposure === 'set' ? numberSetting(device, camera.shutterControl) : undefined;
         return shutter === undefined ? [] : [{ camera: device.name, shutter }];

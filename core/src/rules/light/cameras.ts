@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { moveInto, placesAround } from '../../edits/place-lamp';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { lampSources, subjectLux } from '../../passes/light';
@@ -42,8 +43,8 @@ export const camerasApart = lightRule(
             level: 'warn',
             title: `Cameras ${stops(apart.by)} apart`,
             says:
-              `${apart.most.framing.device.name} is ${stops(apart.most.stopsOver ?? 0)} ` +
-              `${(apart.most.stopsOver ?? 0) < 0 ? 'under' : 'over'} and ${apart.least.framing.device.name} ` +
+              `${framedBy(measured, apart.most.framing).name} is ${stops(apart.most.stopsOver ?? 0)} ` +
+              `${(apart.most.stopsOver ?? 0) < 0 ? 'under' : 'over'} and ${framedBy(measured, apart.least.framing).name} ` +
               `${stops(apart.least.stopsOver ?? 0)} ${(apart.least.stopsOver ?? 0) < 0 ? 'under' : 'over'}: every ` +
               'cut is a step in brightness. Set them together.',
           },
@@ -54,7 +55,7 @@ export const camerasApart = lightRule(
     sums: (measured) =>
       known(measured).map(({ framing, lux: given, stopsOver }) =>
         sum(
-          framing.device.name,
+          framedBy(measured, framing).name,
           'log2(light ÷ light needed)',
           [input('light', given ?? 0, 'lux'), input('needed', framing.lightNeededLux ?? 0, 'lux')],
           stopsOver,
@@ -66,7 +67,9 @@ export const camerasApart = lightRule(
 );
 
 const shutters = (measured: Measured) =>
-  known(measured).flatMap(({ framing: { device, camera } }) => {
+  known(measured).flatMap(({ framing }) => {
+    const { camera } = framing;
+    const device = framedBy(measured, framing);
     const shutter = camera ? numberSetting(device, camera.shutterControl) : undefined;
     return shutter === undefined ? [] : [{ name: device.name, shutter }];
   });
@@ -129,7 +132,7 @@ export const typedDiffers = eachLightRule<Exposed>(
             level: 'note',
             title: `${lux(typed)} typed, ${lux(reckoned)} by the plan`,
             says:
-              `${lux(typed)} were typed for ${exposed.framing.device.name}, and lamps and windows of the plan ` +
+              `${lux(typed)} were typed for ${framedBy(measured, exposed.framing).name}, and lamps and windows of the plan ` +
               `give ${lux(reckoned)}: ${stops(apart)} apart. What is typed counts. Measure again, or let ` +
               'the plan say it.',
           };
@@ -147,9 +150,9 @@ export const typedDiffers = eachLightRule<Exposed>(
         ),
       ];
     },
-    fixes: ({ shotId, framing }) => [
+    fixes: ({ shotId, framing }, measured) => [
       {
-        label: `Let the plan say what falls on ${framing.device.name}’s shot`,
+        label: `Let the plan say what falls on ${framedBy(measured, framing).name}’s shot`,
         command: { type: 'changeShot', shotId, shot: { lightLux: null } },
       },
     ],
@@ -174,15 +177,15 @@ export const facesDiffer = eachLightRule<Exposed>(
   {
     all: exposures,
     about: ofShot,
-    judge: (exposed) => {
+    judge: (exposed, measured) => {
       const apart = facesApart(exposed);
       return !apart || apart.by <= DIFFERS_STOPS
         ? null
         : {
             level: 'warn',
-            title: `Faces ${stops(apart.by)} apart in ${exposed.framing.device.name}`,
+            title: `Faces ${stops(apart.by)} apart in ${framedBy(measured, exposed.framing).name}`,
             says:
-              `In ${exposed.framing.device.name} one face has ${lux(apart.bright)} and another ` +
+              `In ${framedBy(measured, exposed.framing).name} one face has ${lux(apart.bright)} and another ` +
               `${lux(apart.dark)}: the camera can be right for one of them only. Turn the lamp of the ` +
               'brighter one down, or move it between them.',
           };

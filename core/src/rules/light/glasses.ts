@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { hangLamp, moveLamp, raiseLamp } from '../../edits/light';
 import { type Exposed, exposures } from '../../passes/exposure';
@@ -175,7 +176,7 @@ export const glare = eachLightRule<InGlasses>(
       level: 'warn',
       title: `${nameOfThing(measured, part.source)} shows in the glasses of ${face.name}`,
       says:
-        `${exposed.framing.device.name} sees ${nameOfThing(measured, part.source)} in the glasses of ${face.name}, ` +
+        `${framedBy(measured, exposed.framing).name} sees ${nameOfThing(measured, part.source)} in the glasses of ${face.name}, ` +
         `${placeOf(glint)} of the lens, ${stops(glint.stops)} ${glint.stops < 0 ? 'under' : 'over'} ` +
         'the skin beside it. Raise it, move it aside, or tilt the glasses.',
     }),
@@ -221,7 +222,7 @@ export const glareNod = eachLightRule<InGlasses>(
       level: 'note',
       title: `${nameOfThing(measured, part.source)} is near the glasses of ${face.name}`,
       says:
-        `When ${face.name} looks up by ${figure(glint.outDeg)}°, ${exposed.framing.device.name} sees ` +
+        `When ${face.name} looks up by ${figure(glint.outDeg)}°, ${framedBy(measured, exposed.framing).name} sees ` +
         `${nameOfThing(measured, part.source)} in the glasses. Raise it a little more.`,
     }),
     sums: glintSums,

@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, raiseLamp } from '../../edits/light';
 import { type Exposed, exposures, type InPictureLamp } from '../../passes/exposure';
@@ -66,11 +67,11 @@ export const lampInFrame = eachLightRule<Seen>(
     all: (measured) =>
       exposures(measured).flatMap((exposed) => exposed.lamps.map((lamp) => ({ exposed, lamp }))),
     about: ({ exposed, lamp }) => ({ ...ofShot(exposed), source: lamp.sourceId }),
-    judge: ({ exposed, lamp }) => ({
+    judge: ({ exposed, lamp }, measured) => ({
       level: 'warn',
-      title: `${lamp.name} is in the picture of ${exposed.framing.device.name}`,
+      title: `${lamp.name} is in the picture of ${framedBy(measured, exposed.framing).name}`,
       says:
-        `${lamp.name} shows in ${exposed.framing.device.name}, ${figure(50 * Math.abs(lamp.x), 0)} % of the ` +
+        `${lamp.name} shows in ${framedBy(measured, exposed.framing).name}, ${figure(50 * Math.abs(lamp.x), 0)} % of the ` +
         `width ${lamp.x < 0 ? 'left' : 'right'} of the middle and ${figure(50 * Math.abs(lamp.y), 0)} % of the ` +
         `height ${lamp.y < 0 ? 'below' : 'above'} it. Raise it, move it aside, or frame tighter.`,
     }),

@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { cureOf, setCamera } from '../../edits/exposure';
 import { type Exposed, exposures } from '../../passes/exposure';
@@ -26,8 +27,11 @@ const shotsOver = (measured: Measured, { of, id }: ThroughDay, moment: Moment) =
       : [];
   });
 
-const overText = ({ exposed, over }: { exposed: Exposed; over: number }): string =>
-  `${stops(over)} ${over < 0 ? 'under' : 'over'} for ${exposed.framing.device.name}`;
+const overText = (
+  measured: Measured,
+  { exposed, over }: { exposed: Exposed; over: number },
+): string =>
+  `${stops(over)} ${over < 0 ? 'under' : 'over'} for ${framedBy(measured, exposed.framing).name}`;
 
 export const sunOn = eachLightRule<ThroughDay>(
   'light.sun-on',
@@ -54,7 +58,7 @@ export const sunOn = eachLightRule<ThroughDay>(
           `The sun comes through ${nameOfThing(measured, moment.sunThrough)} onto ${thing.name} ` +
           (first === last ? `at ${clock(first)}` : `from ${clock(first)} to ${clock(last)}`) +
           `: ${lux(moment.lux)} at ${clock(moment.atMin)}` +
-          (over.length > 0 ? `, ${over.map(overText).join(', ')}` : '') +
+          (over.length > 0 ? `, ${over.map((one) => overText(measured, one)).join(', ')}` : '') +
           '. Draw the blind, hang something thin before the window, or put a grey filter on the camera.',
       };
     },
@@ -75,7 +79,7 @@ export const sunOn = eachLightRule<ThroughDay>(
         ),
         ...shotsOver(measured, thing, moment).map(({ exposed, over }) =>
           sum(
-            `${exposed.framing.device.name} over`,
+            `${framedBy(measured, exposed.framing).name} over`,
             'log2(light ÷ light needed)',
             [
               input('light', moment.lux, 'lux'),
@@ -122,11 +126,11 @@ export const sunTooBright = eachLightRule<Overpowered>(
       shotId: exposed.shotId,
       deviceId: exposed.framing.shot.deviceId,
     }),
-    judge: ({ thing, moment, exposed, over }) => ({
+    judge: ({ thing, moment, exposed, over }, measured) => ({
       level: 'warn',
-      title: `${exposed.framing.device.name} is ${stops(over)} over at ${clock(moment.atMin)}`,
+      title: `${framedBy(measured, exposed.framing).name} is ${stops(over)} over at ${clock(moment.atMin)}`,
       says:
-        `When the sun lies on ${thing.name} at ${clock(moment.atMin)}, ${exposed.framing.device.name} gets ` +
+        `When the sun lies on ${thing.name} at ${clock(moment.atMin)}, ${framedBy(measured, exposed.framing).name} gets ` +
         `${stops(over)} more light than it needs. A grey filter of ${figure(Math.round(over), 0)} stops takes ` +
         'it, or the blind.',
     }),
@@ -143,12 +147,18 @@ export const sunTooBright = eachLightRule<Overpowered>(
       ),
     ],
     fixes: ({ thing, exposed, over }, measured) => {
-      const { device, camera } = exposed.framing;
+      const { camera } = exposed.framing;
+      const device = framedBy(measured, exposed.framing);
       const shutter = camera ? numberSetting(device, camera.shutterControl) : undefined;
       const then =
         shutter === undefined
           ? null
-          : cureOf({ ...exposed, stopsOver: over }, shutter, measured.rig.lightRules.cleanIso);
+          : cureOf(
+              measured,
+              { ...exposed, stopsOver: over },
+              shutter,
+              measured.rig.lightRules.cleanIso,
+            );
       const commands = then ? setCamera(measured, then) : [];
       return [
         ...blinds(measured, thing),

@@ -1,5 +1,5 @@
 import { voiceSources } from '../../passes/coverage/threads';
-import type { Framing } from '../../passes/framing';
+import type { Framed } from '../../passes/framing';
 import type { Measured } from '../../passes/measure';
 import { entry, numberSetting, switchSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
@@ -9,7 +9,7 @@ const STATED_AT_M = 0.3;
 
 /** How far the talker's voice stands above the motor at their own microphone. @returns null where it cannot be told */
 const standsAbove = (
-  { shot, camera, device }: Framing,
+  { shot, camera, device }: Framed,
   measured: Measured,
 ): { db: number; noiseDba: number; voiceDb: number } | null => {
   if (

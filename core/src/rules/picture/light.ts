@@ -1,4 +1,4 @@
-import { type Framing, ISO_CLEAN } from '../../passes/framing';
+import { type Framed, ISO_CLEAN } from '../../passes/framing';
 import type { Sum } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 
@@ -12,7 +12,7 @@ export const exposureSum = ({
   exposure,
   fNumber,
   lightNeededLux,
-}: Framing): Sum[] =>
+}: Framed): Sum[] =>
   camera
     ? [
         {

@@ -1,18 +1,13 @@
 import type { Fix } from '../../edits/fix';
 import { focalFixes } from '../../edits/lens';
-import { cropAt, focalForMm, type Framing } from '../../passes/framing';
+import { cropAt, focalForMm, type Framed } from '../../passes/framing';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { isFormatText, parseFormat, rateToHz } from '../../units';
 import { setFix, shotRule } from '../rule-of';
 
 /** The focal length that gives the shot from as far back as the room allows. @unit mm; null where it cannot be told */
-const focalAtTheWall = ({
-  shot,
-  wanted,
-  sensorWidthMm,
-  sensorHeightMm,
-}: Framing): number | null => {
+const focalAtTheWall = ({ shot, wanted, sensorWidthMm, sensorHeightMm }: Framed): number | null => {
   const sensor = wanted?.of === 'width' ? sensorWidthMm : sensorHeightMm;
   return wanted && sensor !== null && shot.furthestM !== null
     ? focalForMm(shot.furthestM, wanted.m, sensor)
@@ -20,7 +15,7 @@ const focalAtTheWall = ({
 };
 
 /** Formats of the camera with so little crop that the lens it has would do. */
-const modesThatFit = (framing: Framing): { control: string; value: string; label: string }[] => {
+const modesThatFit = (framing: Framed): { control: string; value: string; label: string }[] => {
   const { device, camera, shot, crop, format, distanceForWantedM } = framing;
   const control = Object.values(device.model.ports).find(({ emits }) => emits?.picture)?.emits
     ?.picture?.formatControl;
@@ -54,7 +49,7 @@ const modesThatFit = (framing: Framing): { control: string; value: string; label
     });
 };
 
-const says = (framing: Framing): string => {
+const says = (framing: Framed): string => {
   const focal = focalAtTheWall(framing);
   const [mode] = modesThatFit(framing);
   const parts = [

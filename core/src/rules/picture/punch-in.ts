@@ -1,3 +1,4 @@
+import { deviceNameById } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';
 import { isFormatText, parseFormat, rateToHz } from '../../units';
@@ -12,7 +13,7 @@ export const punchIn = shotRule(
     remedy: 'Capture larger, cut less, or frame tighter.',
     source: 'handbook 3-picture: punch-in = captured height ÷ delivered height',
   },
-  ({ device, shot, punchInMost, capturedPx, pixelsLostAt, deliveredHeightPx }) =>
+  ({ device, shot, punchInMost, capturedPx, pixelsLostAtId, deliveredHeightPx }, measured) =>
     shot.punchIn <= 1 || punchInMost === null || shot.punchIn <= punchInMost + 1e-9
       ? null
       : {
@@ -20,7 +21,7 @@ export const punchIn = shotRule(
           title: `Cut ${figure(shot.punchIn, 2)}×, pixels for ${figure(punchInMost, 2)}×`,
           says:
             `Of ${device.name} ${capturedPx ?? 0} lines are kept` +
-            `${pixelsLostAt ? `, the rest is lost at ${pixelsLostAt}` : ''}, and ${deliveredHeightPx ?? 0} ` +
+            `${pixelsLostAtId === null ? '' : `, the rest is lost at ${deviceNameById(measured, pixelsLostAtId)}`}, and ${deliveredHeightPx ?? 0} ` +
             `are delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ` +
             `${figure(shot.punchIn, 2)} is planned. Capture larger or cut less.`,
         },

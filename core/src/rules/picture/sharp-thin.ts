@@ -1,4 +1,4 @@
-import { circleOfConfusionMm, depthOfField, type Framing } from '../../passes/framing';
+import { circleOfConfusionMm, depthOfField, type Framed } from '../../passes/framing';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
 import { entry, type Person, switchSetting } from '../../rig';
@@ -7,7 +7,7 @@ import { setFix, shotRule } from '../rule-of';
 /** How far somebody sways to and fro, by what they do. @unit m; judged for a focus that is set once */
 const SWAY_M: Readonly<Record<Person['posture'], number>> = { sits: 0.2, stands: 0.3, moves: 0.6 };
 
-const swayOf = ({ shot, camera, device }: Framing, measured: Measured): number | null => {
+const swayOf = ({ shot, camera, device }: Framed, measured: Measured): number | null => {
   const person = shot.personId === null ? undefined : entry(measured.rig.people, shot.personId);
   // A camera that follows the focus by itself copes.
   const control = camera?.autofocusControl ?? camera?.focusNoise?.control;
@@ -17,7 +17,7 @@ const swayOf = ({ shot, camera, device }: Framing, measured: Measured): number |
 
 /** The smallest usual f-number with which all of the sway is sharp. */
 const STOPS = [1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22];
-const stopFor = (framing: Framing, sway: number): number | undefined => {
+const stopFor = (framing: Framed, sway: number): number | undefined => {
   const { focalMm, sensorWidthMm, shot, fNumber } = framing;
   if (focalMm === null || sensorWidthMm === null || shot.distanceM === null) return undefined;
   const { distanceM } = shot;

@@ -1,11 +1,11 @@
 import type { Fix } from '../../edits/fix';
 import { focalFixes } from '../../edits/lens';
-import { FRAME_TOLERANCE, type Framing } from '../../passes/framing';
+import { FRAME_TOLERANCE, type Framed } from '../../passes/framing';
 import { figure } from '../../passes/sum';
 import { shotRule } from '../rule-of';
 
 /** Moves the camera to where its lens gives the shot. */
-const move = ({ device, shot, shotId, distanceForWantedM }: Framing): Fix[] => {
+const move = ({ device, shot, shotId, distanceForWantedM }: Framed): Fix[] => {
   if (
     distanceForWantedM === null ||
     (shot.furthestM !== null && distanceForWantedM > shot.furthestM)

@@ -1,11 +1,11 @@
-import { type Framing, ISO_CLEAN } from '../../passes/framing';
+import { type Framed, ISO_CLEAN } from '../../passes/framing';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 import { exposureSum, ISO_STEPS } from './light';
 
 /** The gentlest sensitivity that is enough. */
-const isoFor = ({ device, camera, stopsOver }: Framing): number | undefined => {
+const isoFor = ({ device, camera, stopsOver }: Framed): number | undefined => {
   const iso = camera ? numberSetting(device, camera.isoControl) : undefined;
   if (iso === undefined || stopsOver === null) return undefined;
   return ISO_STEPS.find((step) => step >= iso / 2 ** stopsOver - 1e-9);

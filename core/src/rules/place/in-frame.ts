@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
 import type { Measured } from '../../passes/measure';
@@ -86,9 +87,9 @@ export const inFrame = eachPlaceRule<InShot>(
     }),
     judge: ({ view, shown }, measured) => ({
       level: 'warn',
-      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${view.framing.device.name}`,
+      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framedBy(measured, view.framing).name}`,
       says:
-        `${nameOfThing(measured, shown.solid)} stands ${figure(shown.depthM, 2)} m ahead of ${view.framing.device.name} ` +
+        `${nameOfThing(measured, shown.solid)} stands ${figure(shown.depthM, 2)} m ahead of ${framedBy(measured, view.framing).name} ` +
         `and ${figure(Math.abs(shown.asideM), 2)} m to the ${shown.asideM < 0 ? 'left' : 'right'} of its ` +
         `middle, ${figure((Math.atan2(Math.abs(shown.asideM), shown.depthM) * 180) / Math.PI)}° of ` +
         `${figure(fieldDeg(view.camera.halfWidth) / 2)}°. Move it ${figure(shown.outByM, 2)} m to the ` +
@@ -176,9 +177,9 @@ export const hides = eachPlaceRule<Hidden>(
       const name = entry(measured.rig.people, personId)?.name ?? personId;
       return {
         level: 'warn',
-        title: `${nameOfThing(measured, by)} hides ${name} from ${view.framing.device.name}`,
+        title: `${nameOfThing(measured, by)} hides ${name} from ${framedBy(measured, view.framing).name}`,
         says:
-          `${nameOfThing(measured, by)} stands between ${view.framing.device.name} and the eyes of ${name}. ` +
+          `${nameOfThing(measured, by)} stands between ${framedBy(measured, view.framing).name} and the eyes of ${name}. ` +
           'Move it, or the camera.',
       };
     },

@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import type { Measured } from '../../passes/measure';
 import { figure } from '../../passes/sum';
@@ -50,9 +51,9 @@ export const personInFrame = eachPlaceRule<Stray>(
     }),
     judge: ({ view: { framing, onPlan }, shown, share }, measured) => ({
       level: 'note',
-      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framing.device.name}`,
+      title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framedBy(measured, framing).name}`,
       says:
-        `${framing.device.name} shows ${onPlan.subjectName ?? 'somebody'}, and ${nameOfThing(measured, shown.solid)} takes ` +
+        `${framedBy(measured, framing).name} shows ${onPlan.subjectName ?? 'somebody'}, and ${nameOfThing(measured, shown.solid)} takes ` +
         `up to ${figure(100 * share, 0)} % of the picture’s width, ${figure(shown.depthM, 2)} m ahead ` +
         'of the lens. Frame tighter, seat them farther apart, or move the camera round.',
     }),

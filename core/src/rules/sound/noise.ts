@@ -1,4 +1,3 @@
-import { setForVoice } from '../../edits/gain/set';
 import { sourceOf, type Stage } from '../../graph';
 import type { Measured } from '../../passes/measure';
 import { passBySource } from '../../passes/pass';
@@ -11,21 +10,6 @@ import { atStage } from '../about';
 import type { Finding, Rule } from '../rule';
 import { ABOUT_DB } from './headroom';
 import { setGains } from './set-gains';
-
-/** A better ratio than this is worth a turn of the knobs. @unit dB */
-const WORTH_A_TURN_DB = 1;
-/** Combinations tried while a rig is measured; more is left to whoever opens the finding. */
-const QUICK_SETTINGS = 6_000;
-
-/** The ratio that the knobs on the way could give as they are. @unit dB */
-const freeSnrDb = (
-  measured: Measured,
-  stage: Stage,
-  figuresOf: (stage: Stage) => SoundFigures | undefined,
-): number | null => {
-  const answer = setForVoice(measured, stage, { most: QUICK_SETTINGS, figuresOf });
-  return answer.can && answer.proposal.after.shortDb === 0 ? answer.proposal.after.snrDb : null;
-};
 
 /** How far a typical sensitivity or self-noise may be off in a thing nobody has measured. @unit dB */
 const SPREAD_DB = 1;
@@ -91,11 +75,7 @@ export const noise: Rule = {
       const asked = measured.rig.houseRules.minimumSnrDb;
       if (snr >= asked - ABOUT_DB || isWithinSpread(measured, stage, figures, asked))
         return [aboutEven(measured, stage, snr)];
-      const freeDb = freeSnrDb(measured, stage, figuresOf);
-      const verdict =
-        freeDb !== null && freeDb >= snr + WORTH_A_TURN_DB
-          ? `Set the gains on its way first: that alone gives ${figure(freeDb)} dB, for nothing.`
-          : boosterVerdict(measured, stage, figuresOf);
+      const verdict = boosterVerdict(measured, stage, figuresOf);
       return [
         {
           code: 'sound.noise',

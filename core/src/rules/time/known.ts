@@ -1,4 +1,11 @@
-import { knownKey, type Meeting, meetings, type Pair, type DelayStep } from '../../passes/time';
+import {
+  type DelayStep,
+  heldWhile,
+  knownKey,
+  type Meeting,
+  meetings,
+  type Pair,
+} from '../../passes/time';
 import { entry, inOrder, type KnownDelay, type TimeRules } from '../../rig';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';
@@ -106,7 +113,7 @@ export const staleOffset = eachTimeRule<Meeting>(
             title: `What was measured at ${nameOf(measured, meeting.placeId)} no longer holds`,
             says:
               `${inMs(pair.stale.offsetMs)} were measured${pair.stale.on === null ? '' : ` on ${pair.stale.on}`} ` +
-              `while the way was “${pair.stale.heldWhile}”; now it is “${pair.heldWhile}”. ` +
+              `while the way was “${pair.stale.heldWhile}”; now it is “${heldWhile(measured, pair)}”. ` +
               'The typical figures are used. Measure again.',
           }
         : null;

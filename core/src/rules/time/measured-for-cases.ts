@@ -9,7 +9,8 @@ export const measuredOffset = (
   more: Partial<Offset> & { readonly offsetId?: string } = {},
 ): SimpleCommand => {
   const { offsetId = 'clap', ...rest } = more;
-  const pair = meetings(analyse(rig)).find(({ placeId }) => placeId === 'recorder')?.pairs[0];
+  const analysis = analyse(rig);
+  const pair = meetings(analysis).find(({ placeId }) => placeId === 'recorder')?.pairs[0];
   if (!pair) throw new Error('nothing meets there');
   return {
     type: 'addOffset',
@@ -20,7 +21,7 @@ export const measuredOffset = (
       placeId: 'recorder',
       offsetMs,
       spreadMs: 2,
-      ...heldNow(pair),
+      ...heldNow(analysis, pair),
       on: '2026-11-20',
       file: null,
       ...rest,

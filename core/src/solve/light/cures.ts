@@ -1,3 +1,4 @@
+import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp, turnTo } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
@@ -137,7 +138,8 @@ const opened = (measured: Measured, stops: number): SimpleCommand[] | null => {
   const commands: SimpleCommand[] = [];
   const seen = new Set<string>();
   for (const { framing, faces } of exposures(measured)) {
-    const { device, camera, exposure, fNumber, shot } = framing;
+    const { camera, exposure, fNumber, shot } = framing;
+    const device = framedBy(measured, framing);
     if (!camera || exposure !== 'set' || faces.length === 0 || seen.has(shot.deviceId)) continue;
     seen.add(shot.deviceId);
     const iso = numberSetting(device, camera.isoControl) ?? 0;

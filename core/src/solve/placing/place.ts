@@ -1,5 +1,5 @@
 import { type Analysis, reanalyse } from '../../analyse';
-import { framings } from '../../passes/framing';
+import { framed } from '../../passes/framing';
 import { onDesks } from '../../passes/place';
 import {
   apply,
@@ -41,16 +41,14 @@ const applied = (rig: Rig, commands: readonly SimpleCommand[]): Rig =>
 
 /** Focal lengths that frame what is wanted from where the cameras now stand. */
 export const zooms = (analysis: Analysis): SimpleCommand[] =>
-  framings(analysis).flatMap(
-    ({ device, shot, camera, lens, focalForWantedMm }): SimpleCommand[] => {
-      if (!camera || focalForWantedMm === null || (lens && !reachesFocal(lens, focalForWantedMm)))
-        return [];
-      const value = steppedNear(device, camera.focalControl, focalForWantedMm);
-      return value === null || value === numberSetting(device, camera.focalControl)
-        ? []
-        : [{ type: 'setControl', deviceId: shot.deviceId, control: camera.focalControl, value }];
-    },
-  );
+  framed(analysis).flatMap(({ device, shot, camera, lens, focalForWantedMm }): SimpleCommand[] => {
+    if (!camera || focalForWantedMm === null || (lens && !reachesFocal(lens, focalForWantedMm)))
+      return [];
+    const value = steppedNear(device, camera.focalControl, focalForWantedMm);
+    return value === null || value === numberSetting(device, camera.focalControl)
+      ? []
+      : [{ type: 'setControl', deviceId: shot.deviceId, control: camera.focalControl, value }];
+  });
 
 interface Tried {
   readonly commands: readonly SimpleCommand[];
