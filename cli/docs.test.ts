@@ -4,7 +4,7 @@ import { rigJsonSchema, rigToJson } from '@echo-loom/core';
 import { DEMO_RIGS } from '../demo/rigs';
 import { ruleReference } from './rule-reference';
 
-const file = (name: string): string => readFileSync(path.join(__dirname, '..', name), 'utf8');
+const file = (name: string): string => readFileSync(path.resolve(name), 'utf8');
 
 describe('what is written from the code', () => {
   it('the rule reference is up to date', () => expect(file('docs/rules.md')).toBe(ruleReference()));

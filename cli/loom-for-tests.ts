@@ -9,7 +9,7 @@ import { buildSync } from 'esbuild';
  * files for it that goes with the test.
  */
 
-export const root = path.join(__dirname, '..');
+export const root = process.cwd();
 const inOnePiece = path.join(root, '.local', `loom-${process.pid}-${Date.now()}.mjs`);
 buildSync({
   entryPoints: [path.join(root, 'cli/loom.ts')],

@@ -115,9 +115,9 @@ describe('the demo, the starting points and the catalogue', () => {
     const codes = new Set(RULES.map(({ code }) => code));
     expect(codes.size).toBe(RULES.length);
     const files = AREA_IDS.flatMap((area) =>
-      readdirSync(path.join(__dirname, 'rules', area))
+      readdirSync(path.resolve('core/src/rules', area))
         .filter((file) => !file.includes('.test.'))
-        .map((file) => path.join(__dirname, 'rules', area, file)),
+        .map((file) => path.resolve('core/src/rules', area, file)),
     );
     const declared = files
       .flatMap(

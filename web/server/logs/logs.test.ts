@@ -1,6 +1,5 @@
 import { type Change, type Command, RIG_VERSION } from '@echo-loom/core';
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
+import { oldText } from '../../../core/src/rig/files/old-files-for-cases';
 import { bringLogsUp, upgradeHere } from '.';
 import { leaveDatabase, makeDatabase, sqlRows } from '../database-for-tests';
 import { openRig } from '../rigs';
@@ -18,11 +17,8 @@ interface OldLog {
     readonly says: string;
   }[];
 }
-const OLD = path.join(__dirname, '../../../core/src/rig/files/old-files');
 const oldLog = (version: number): OldLog =>
-  JSON.parse(
-    readFileSync(path.join(OLD, `second-firing.version-${version}.log.json`), 'utf8'),
-  ) as OldLog;
+  JSON.parse(oldText(`second-firing.version-${version}.log.json`)) as OldLog;
 
 const AUTHOR = 'old-author';
 

@@ -1,15 +1,16 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { type Imported, importRig } from './import';
+import { oldText } from './old-files-for-cases';
 
 export const file = (name: string): string =>
-  readFileSync(path.join(__dirname, '../../../../demo', `${name}.rig.json`), 'utf8');
+  readFileSync(path.resolve('demo', `${name}.rig.json`), 'utf8');
 
 export const nightTide = file('night-tide');
 
 /** Files as version 2 of the document wrote them. */
 export const oldFile = (name: string, version = 2): string =>
-  readFileSync(path.join(__dirname, 'old-files', `${name}.version-${version}.rig.json`), 'utf8');
+  oldText(`${name}.version-${version}.rig.json`);
 
 export const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 

@@ -1,6 +1,4 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import { CATALOGUE } from '../../catalogue';
 import { anyCommand } from '../any-command';
 import { applyTracked } from '../apply';
@@ -11,6 +9,7 @@ import { Refusal } from '../refusal';
 import { blankRig, type Rig, RIG_VERSION } from '../rig';
 import { rigToJson } from './export';
 import { readRig } from './import';
+import { oldText } from './old-files-for-cases';
 import { upgradeCommand } from './upgrade-command';
 import { type OldEntry, upgradeLog } from './upgrade-log';
 
@@ -27,10 +26,8 @@ interface OldLog {
   }[];
 }
 
-const oldLog = (version: number): OldLog => {
-  const file = `second-firing.version-${version}.log.json`;
-  return JSON.parse(readFileSync(path.join(__dirname, 'old-files', file), 'utf8')) as OldLog;
-};
+const oldLog = (version: number): OldLog =>
+  JSON.parse(oldText(`second-firing.version-${version}.log.json`)) as OldLog;
 
 const numbered = ({ entries }: OldLog, version: number | null): OldEntry[] =>
   entries.map(({ command, changes }, index) => ({
