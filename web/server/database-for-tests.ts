@@ -11,7 +11,7 @@ const clusterAddress = (): string => {
   return address;
 };
 
-export const FOLDER = path.join(__dirname, 'migrations');
+export const FOLDER = path.resolve('web/server/migrations');
 
 /** Makes the database and points the application at it. @param name lower-case letters */
 export const makeDatabase = async (name: string): Promise<string> => {
