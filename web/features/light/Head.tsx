@@ -59,7 +59,8 @@ export const Head = ({ analysis, face, shares }: Props) => {
   const glints = (shot?.glints ?? []).filter((one) => one.face.personId === face.personId);
   const mix = colourMix(now);
   const label =
-    `${face.name} as ${shot ? framedBy(analysis, shot.framing).name : 'seen from the front'}: ${luxText(now.lux)} lux, ` +
+    `${face.name} as ${shot ? framedBy(analysis, shot.framing).name : 'seen from the front'}: ` +
+    `${luxText(now.lux)} lux, ` +
     ratioText(now.ratio);
   const [width, height] = [HEAD_WIDTH * SCALE, HEAD_HEIGHT * SCALE];
   return (

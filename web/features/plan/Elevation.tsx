@@ -82,7 +82,10 @@ export const Elevation = ({ analysis, units }: Props) => {
         <svg
           viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
           role="img"
-          aria-label={`From the side: ${every.map((solid) => `${nameOfThing(analysis, solid)} up to ${solid.toM.toFixed(2)} m`).join(', ')}`}
+          aria-label={
+            `From the side: ` +
+            `${every.map((solid) => `${nameOfThing(analysis, solid)} up to ${solid.toM.toFixed(2)} m`).join(', ')}`
+          }
         >
           <line x1={x(left)} x2={x(right)} y1={y(0)} y2={y(0)} />
           {shell && (
@@ -99,7 +102,10 @@ export const Elevation = ({ analysis, units }: Props) => {
             ...all.devices.filter(({ id }) => !carried.has(id)),
           ].map((solid, index) => (
             <rect key={index} {...box(solid)}>
-              <title>{`${nameOfThing(analysis, solid)}: ${lengthText(solid.fromM, units)} to ${lengthText(solid.toM, units)}`}</title>
+              <title>
+                {`${nameOfThing(analysis, solid)}: ${lengthText(solid.fromM, units)} to ` +
+                  `${lengthText(solid.toM, units)}`}
+              </title>
             </rect>
           ))}
           {all.people.map((solid) => (

@@ -221,7 +221,8 @@ export const windowBehind = eachLightRule<Exposed>(
             level: 'warn',
             title: `${tone.name} is white in ${framedBy(measured, thing.framing).name}`,
             says:
-              `${tone.name} shows in ${framedBy(measured, thing.framing).name} ${stops(tone.stops)} over middle grey; ` +
+              `${tone.name} shows in ${framedBy(measured, thing.framing).name} ${stops(tone.stops)} ` +
+              `over middle grey; ` +
               `about ${CLIPS} are left before white. Draw its blind or turn the shot away.`,
           }
         : null;

@@ -39,7 +39,8 @@ export const lampBattery = eachLightRule<LightSource>(
         level: lastsShow ? 'warn' : 'stop',
         title: `${nameOfThing(measured, source)}: battery ends after ${figure(lasts, 0)} min`,
         says:
-          `Turned up to ${figure(100 * source.share, 0)} %, ${nameOfThing(measured, source)} burns ${figure(lasts, 0)} min on its ` +
+          `Turned up to ${figure(100 * source.share, 0)} %, ${nameOfThing(measured, source)} burns ` +
+          `${figure(lasts, 0)} min on its ` +
           `battery; set-up and show take ${brief.setUpMin} + ${brief.lengthMin} min. ` +
           (lastsShow
             ? 'Put in a fresh one when the show begins, or put it on its mains adapter.'

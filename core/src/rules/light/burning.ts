@@ -158,7 +158,8 @@ export const pwm = eachLightRule<Pulsing>(
             level: 'note',
             title: `${figure(pulses)} pulses of ${nameOfThing(measured, source)} in an exposure`,
             says:
-              `${nameOfThing(measured, source)} is dimmed by ${figure(pwmHz, 0)} pulses a second; at 1/${figure(shutter, 0)} s ` +
+              `${nameOfThing(measured, source)} is dimmed by ${figure(pwmHz, 0)} pulses a second; ` +
+              `at 1/${figure(shutter, 0)} s ` +
               `${camera} takes in ${figure(pulses)} of them: bands may stand in the picture. Turn it up ` +
               'full, use a slower shutter, and test it.',
           },

@@ -44,7 +44,8 @@ export const camerasApart = lightRule(
             title: `Cameras ${stops(apart.by)} apart`,
             says:
               `${framedBy(measured, apart.most.framing).name} is ${stops(apart.most.stopsOver ?? 0)} ` +
-              `${(apart.most.stopsOver ?? 0) < 0 ? 'under' : 'over'} and ${framedBy(measured, apart.least.framing).name} ` +
+              `${(apart.most.stopsOver ?? 0) < 0 ? 'under' : 'over'} and ` +
+              `${framedBy(measured, apart.least.framing).name} ` +
               `${stops(apart.least.stopsOver ?? 0)} ${(apart.least.stopsOver ?? 0) < 0 ? 'under' : 'over'}: every ` +
               'cut is a step in brightness. Set them together.',
           },
@@ -132,7 +133,8 @@ export const typedDiffers = eachLightRule<Exposed>(
             level: 'note',
             title: `${lux(typed)} typed, ${lux(reckoned)} by the plan`,
             says:
-              `${lux(typed)} were typed for ${framedBy(measured, exposed.framing).name}, and lamps and windows of the plan ` +
+              `${lux(typed)} were typed for ${framedBy(measured, exposed.framing).name}, and lamps ` +
+              `and windows of the plan ` +
               `give ${lux(reckoned)}: ${stops(apart)} apart. What is typed counts. Measure again, or let ` +
               'the plan say it.',
           };

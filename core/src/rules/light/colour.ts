@@ -60,7 +60,8 @@ export const mixed = eachLightRule<FaceLight>(
         level: mix.apart > UGLY_MIRED ? 'warn' : 'note',
         title: `${figure(mix.apart, 0)} mired between two lights on ${face.name}`,
         says:
-          `${nameOfThing(measured, cooler.source)} is ${kelvins(cooler.source.kelvin)} and ${nameOfThing(measured, warmer.source)} ` +
+          `${nameOfThing(measured, cooler.source)} is ${kelvins(cooler.source.kelvin)} and ` +
+          `${nameOfThing(measured, warmer.source)} ` +
           `${kelvins(warmer.source.kelvin)}: ${figure(mix.apart, 0)} mired apart on the face of ${face.name}. ` +
           `Over ${SEEN_MIRED} it is seen, over ${UGLY_MIRED} it is ugly. Set them alike.`,
       };

@@ -175,7 +175,8 @@ export const lookShort = eachLightRule<KeptLook>(
             level: 'note',
             title: `${look.name} leaves ${missing.length === 1 ? 'a lamp' : `${missing.length} lamps`} as they are`,
             says:
-              `The look ${look.name} says nothing of ${missing.map((lamp) => nameOfThing(measured, lamp)).join(', ')}: it stays as ` +
+              `The look ${look.name} says nothing of ` +
+              `${missing.map((lamp) => nameOfThing(measured, lamp)).join(', ')}: it stays as ` +
               'the last look left it. Call it up, set the lamp, and keep it again.',
           },
     sums: ({ look, missing }) => [
@@ -223,7 +224,8 @@ export const cueByHand = eachLightRule<LightSource>(
       level: 'warn',
       title: `${nameOfThing(measured, source)} is set by hand between scenes`,
       says:
-        `${nameOfThing(measured, source)} changes between looks that scenes call up, and only its knob sets it. Let it answer to an ` +
+        `${nameOfThing(measured, source)} changes between looks that scenes call up, and only its ` +
+        `knob sets it. Let it answer to an ` +
         'app, a remote or an address, or leave it alike in every look.',
     }),
     sums: ({ id }, measured) =>

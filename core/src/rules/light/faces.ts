@@ -205,7 +205,8 @@ export const twoKeys = eachLightRule<FaceLight>(
         level: 'note',
         title: `Two keys on ${face.name}`,
         says:
-          `${nameOfThing({ rig }, face.key.source)} gives ${lux(face.key.lux)} and ${nameOfThing({ rig }, second.source)} ` +
+          `${nameOfThing({ rig }, face.key.source)} gives ${lux(face.key.lux)} and ` +
+          `${nameOfThing({ rig }, second.source)} ` +
           `${lux(second.lux)} on the face of ${face.name}, ${stops(Math.log2(face.key.lux / second.lux))} ` +
           'apart: two shadows of one nose. Turn one of them down until it only fills.',
       };

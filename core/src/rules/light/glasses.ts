@@ -137,7 +137,8 @@ const ways = ({ exposed, face, part }: InGlasses, measured: Measured, spareDeg: 
     ...(way
       ? [
           batchFix(
-            `Move ${nameOfThing(measured, part.source)} ${figure(way.byM)} m to the ${way.side > 0 ? 'right' : 'left'} ` +
+            `Move ${nameOfThing(measured, part.source)} ${figure(way.byM)} m to the ` +
+              `${way.side > 0 ? 'right' : 'left'} ` +
               `of where ${face.name} looks`,
             way.commands,
           ),
@@ -176,7 +177,8 @@ export const glare = eachLightRule<InGlasses>(
       level: 'warn',
       title: `${nameOfThing(measured, part.source)} shows in the glasses of ${face.name}`,
       says:
-        `${framedBy(measured, exposed.framing).name} sees ${nameOfThing(measured, part.source)} in the glasses of ${face.name}, ` +
+        `${framedBy(measured, exposed.framing).name} sees ${nameOfThing(measured, part.source)} in ` +
+        `the glasses of ${face.name}, ` +
         `${placeOf(glint)} of the lens, ${stops(glint.stops)} ${glint.stops < 0 ? 'under' : 'over'} ` +
         'the skin beside it. Raise it, move it aside, or tilt the glasses.',
     }),

@@ -71,7 +71,8 @@ export const lampInFrame = eachLightRule<Seen>(
       level: 'warn',
       title: `${lamp.name} is in the picture of ${framedBy(measured, exposed.framing).name}`,
       says:
-        `${lamp.name} shows in ${framedBy(measured, exposed.framing).name}, ${figure(50 * Math.abs(lamp.x), 0)} % of the ` +
+        `${lamp.name} shows in ${framedBy(measured, exposed.framing).name}, ` +
+        `${figure(50 * Math.abs(lamp.x), 0)} % of the ` +
         `width ${lamp.x < 0 ? 'left' : 'right'} of the middle and ${figure(50 * Math.abs(lamp.y), 0)} % of the ` +
         `height ${lamp.y < 0 ? 'below' : 'above'} it. Raise it, move it aside, or frame tighter.`,
     }),
@@ -196,7 +197,8 @@ export const aimedAtNobody = eachLightRule<LightSource>(
             level: 'note',
             title: `${nameOfThing(measured, source)} lights nobody`,
             says:
-              `At most ${figure(mostGiven(measured, source), 0)} lux of ${nameOfThing(measured, source)} fall on a face, hands or a ` +
+              `At most ${figure(mostGiven(measured, source), 0)} lux of ` +
+              `${nameOfThing(measured, source)} fall on a face, hands or a ` +
               'background. Point it at somebody, or turn it off.',
           },
     sums: (source) => [
@@ -268,7 +270,8 @@ export const blocked = eachLightRule<Blocked>(
       level: 'warn',
       title: `${nameOfThing(measured, by)} shades ${name} from ${nameOfThing(measured, source)}`,
       says:
-        `${nameOfThing(measured, by)} stands between ${nameOfThing(measured, source)} and the eyes of ${name}: its light is reckoned with and ` +
+        `${nameOfThing(measured, by)} stands between ${nameOfThing(measured, source)} and the eyes ` +
+        `of ${name}: its light is reckoned with and ` +
         'does not arrive. Raise the lamp over it, or move one of them.',
     }),
     moves: true,

@@ -232,7 +232,8 @@ export const hardKey = eachLightRule<FaceLight>(
             level: 'note',
             title: `A hard key on ${face.name}`,
             says:
-              `${nameOfThing(measured, face.key.source)} measures ${figure(face.key.seenDeg)}° as ${face.name} sees it: the ` +
+              `${nameOfThing(measured, face.key.source)} measures ${figure(face.key.seenDeg)}° as ` +
+              `${face.name} sees it: the ` +
               `shadow of the nose has an edge of ${figure(1000 * face.key.shadowEdgeM)} mm. Put a dome or ` +
               'a soft box on it, or bring it nearer.',
           },

@@ -130,7 +130,8 @@ export const sunTooBright = eachLightRule<Overpowered>(
       level: 'warn',
       title: `${framedBy(measured, exposed.framing).name} is ${stops(over)} over at ${clock(moment.atMin)}`,
       says:
-        `When the sun lies on ${thing.name} at ${clock(moment.atMin)}, ${framedBy(measured, exposed.framing).name} gets ` +
+        `When the sun lies on ${thing.name} at ${clock(moment.atMin)}, ` +
+        `${framedBy(measured, exposed.framing).name} gets ` +
         `${stops(over)} more light than it needs. A grey filter of ${figure(Math.round(over), 0)} stops takes ` +
         'it, or the blind.',
     }),

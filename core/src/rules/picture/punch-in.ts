@@ -21,7 +21,10 @@ export const punchIn = shotRule(
           title: `Cut ${figure(shot.punchIn, 2)}×, pixels for ${figure(punchInMost, 2)}×`,
           says:
             `Of ${device.name} ${capturedPx ?? 0} lines are kept` +
-            `${pixelsLostAtId === null ? '' : `, the rest is lost at ${deviceNameById(measured, pixelsLostAtId)}`}, and ${deliveredHeightPx ?? 0} ` +
+            (pixelsLostAtId === null
+              ? ''
+              : `, the rest is lost at ${deviceNameById(measured, pixelsLostAtId)}`) +
+            `, and ${deliveredHeightPx ?? 0} ` +
             `are delivered, so it can be cut ${figure(punchInMost, 2)} times tighter; ` +
             `${figure(shot.punchIn, 2)} is planned. Capture larger or cut less.`,
         },

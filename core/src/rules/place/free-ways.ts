@@ -88,7 +88,8 @@ export const doorBlocked = eachPlaceRule<DoorBlocked>(
       level: solid.of === 'person' ? 'note' : 'warn',
       title: `${nameOfThing(measured, solid)} stands in the way of ${door.opening.name}`,
       says:
-        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into the floor that ${door.opening.name} needs ` +
+        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into the floor that ` +
+        `${door.opening.name} needs ` +
         `${door.opening.opens === 'in' ? 'to swing' : 'before it'}. Whoever must get out in a hurry falls ` +
         'over it. Move it; local rules on ways out decide.',
     }),
@@ -130,7 +131,8 @@ export const wayBlocked = eachPlaceRule<WayBlocked>(
       level: 'warn',
       title: `${nameOfThing(measured, solid)} stands on ${way.name}`,
       says:
-        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into ${way.name}, which is to stay free. People ` +
+        `${nameOfThing(measured, solid)} stands ${figure(100 * byM, 0)} cm into ${way.name}, which ` +
+        `is to stay free. People ` +
         'walk there in the dark and trip. Move it.',
     }),
     moves: true,

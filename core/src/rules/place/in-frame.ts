@@ -89,7 +89,8 @@ export const inFrame = eachPlaceRule<InShot>(
       level: 'warn',
       title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framedBy(measured, view.framing).name}`,
       says:
-        `${nameOfThing(measured, shown.solid)} stands ${figure(shown.depthM, 2)} m ahead of ${framedBy(measured, view.framing).name} ` +
+        `${nameOfThing(measured, shown.solid)} stands ${figure(shown.depthM, 2)} m ahead of ` +
+        `${framedBy(measured, view.framing).name} ` +
         `and ${figure(Math.abs(shown.asideM), 2)} m to the ${shown.asideM < 0 ? 'left' : 'right'} of its ` +
         `middle, ${figure((Math.atan2(Math.abs(shown.asideM), shown.depthM) * 180) / Math.PI)}° of ` +
         `${figure(fieldDeg(view.camera.halfWidth) / 2)}°. Move it ${figure(shown.outByM, 2)} m to the ` +
@@ -179,7 +180,8 @@ export const hides = eachPlaceRule<Hidden>(
         level: 'warn',
         title: `${nameOfThing(measured, by)} hides ${name} from ${framedBy(measured, view.framing).name}`,
         says:
-          `${nameOfThing(measured, by)} stands between ${framedBy(measured, view.framing).name} and the eyes of ${name}. ` +
+          `${nameOfThing(measured, by)} stands between ${framedBy(measured, view.framing).name} and ` +
+          `the eyes of ${name}. ` +
           'Move it, or the camera.',
       };
     },
@@ -194,7 +196,8 @@ export const hides = eachPlaceRule<Hidden>(
         return commands.length > 0
           ? [
               batchFix(
-                `Move ${nameOfThing(measured, by)} ${figure(by3M, 2)} m to the ${side > 0 ? 'right' : 'left'} of the picture`,
+                `Move ${nameOfThing(measured, by)} ${figure(by3M, 2)} m to the ` +
+                  `${side > 0 ? 'right' : 'left'} of the picture`,
                 commands,
               ),
             ]

@@ -53,7 +53,8 @@ export const personInFrame = eachPlaceRule<Stray>(
       level: 'note',
       title: `${nameOfThing(measured, shown.solid)} is in the picture of ${framedBy(measured, framing).name}`,
       says:
-        `${framedBy(measured, framing).name} shows ${onPlan.subjectName ?? 'somebody'}, and ${nameOfThing(measured, shown.solid)} takes ` +
+        `${framedBy(measured, framing).name} shows ${onPlan.subjectName ?? 'somebody'}, and ` +
+        `${nameOfThing(measured, shown.solid)} takes ` +
         `up to ${figure(100 * share, 0)} % of the picture’s width, ${figure(shown.depthM, 2)} m ahead ` +
         'of the lens. Frame tighter, seat them farther apart, or move the camera round.',
     }),

@@ -103,7 +103,8 @@ export const outOfReach = eachPlaceRule<AtSeat>(
             level: 'warn',
             title: `${deviceNameById(measured, seat.thing.id)} is ${figure(far, 2)} m from ${seat.person.name}`,
             says:
-              `${seat.person.name} must reach ${figure(far, 2)} m to touch ${deviceNameById(measured, seat.thing.id)}; ` +
+              `${seat.person.name} must reach ${figure(far, 2)} m to touch ` +
+              `${deviceNameById(measured, seat.thing.id)}; ` +
               `${figure(STRETCHED_M)} m is stretched, 0.5 m comfortable. Bring it nearer.`,
           };
     },
@@ -154,7 +155,8 @@ export const screenFar = eachPlaceRule<AtSeat>(
         level: 'note',
         title: `${deviceNameById(measured, seat.thing.id)} is ${figure(far, 2)} m from the eyes of ${seat.person.name}`,
         says:
-          `${seat.person.name} reads ${deviceNameById(measured, seat.thing.id)} from ${figure(far, 2)} m; it is read well from ` +
+          `${seat.person.name} reads ${deviceNameById(measured, seat.thing.id)} from ` +
+          `${figure(far, 2)} m; it is read well from ` +
           `${figure(SCREEN_M.least)} to ${figure(farthestM(seat), 2)} m. Move it.`,
       };
     },
@@ -182,7 +184,8 @@ export const screenAside = eachPlaceRule<AtSeat>(
             level: 'note',
             title: `${deviceNameById(measured, thing.id)} is ${figure(aside, 0)}° aside of ${person.name}`,
             says:
-              `${person.name} must turn ${figure(aside, 0)}° to read ${deviceNameById(measured, thing.id)}; more than ` +
+              `${person.name} must turn ${figure(aside, 0)}° to read ` +
+              `${deviceNameById(measured, thing.id)}; more than ` +
               `${ASIDE_DEG}° is seen, and turns the mouth off the microphone. Put it more to the middle.`,
           };
     },

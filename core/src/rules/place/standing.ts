@@ -59,7 +59,9 @@ export const ceiling = eachPlaceRule<Tall>(
         ? null
         : {
             level: 'warn',
-            title: `${nameOfThing(measured, solid)} reaches ${figure(solid.toM, 2)} m under a ceiling of ${figure(ceilingM, 2)} m`,
+            title:
+              `${nameOfThing(measured, solid)} reaches ${figure(solid.toM, 2)} m under a ` +
+              `ceiling of ${figure(ceilingM, 2)} m`,
             says:
               `The top of ${nameOfThing(measured, solid)} is at ${figure(solid.toM, 2)} m and the ceiling at ` +
               `${figure(ceilingM, 2)} m. It does not go in. Lower it, or use a shorter one.`,
@@ -121,7 +123,8 @@ export const headLow = eachPlaceRule<Under>(
       level: beam.fromM < person.toM ? 'warn' : 'note',
       title: `${nameOfThing(measured, beam)} is at ${figure(beam.fromM, 2)} m over ${nameOfThing(measured, person)}`,
       says:
-        `${nameOfThing(measured, beam)} begins ${figure(beam.fromM, 2)} m above the floor where ${nameOfThing(measured, person)} is, whose ` +
+        `${nameOfThing(measured, beam)} begins ${figure(beam.fromM, 2)} m above the floor where ` +
+        `${nameOfThing(measured, person)} is, whose ` +
         `head reaches ${figure(standingM(measured, person), 2)} m on their feet. They hit it when they get up. ` +
         'Move the seat, or pad and mark it.',
     }),
@@ -187,7 +190,9 @@ export const crowded = eachPlaceRule<Crowded>(
     judge: ({ a, b, byM }, measured) => ({
       level: 'warn',
       title: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} stand in one another`,
-      says: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} overlap by ${figure(100 * byM, 0)} cm. There is no room for both. Move one.`,
+      says:
+        `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} overlap by ` +
+        `${figure(100 * byM, 0)} cm. There is no room for both. Move one.`,
     }),
     moves: true,
     fixes: ({ a, b, byM }, measured) =>

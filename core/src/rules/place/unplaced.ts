@@ -97,7 +97,8 @@ export const supportUnplaced = eachStandsRule<Loaded>(
             level: 'note',
             title: `Where ${support.name} stands has not been said`,
             says:
-              `${support.name} carries ${loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} and has no place on ` +
+              `${support.name} carries ` +
+              `${loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} and has no place on ` +
               'the plan, so they have none. Say where it stands.',
           },
   },

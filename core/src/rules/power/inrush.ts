@@ -24,7 +24,8 @@ export const inrush = eachPowerRule<CircuitLoading>(
             level: 'note',
             title: `${large.length} large supplies start on ${circuit.name}`,
             says:
-              `${large.map((one) => nameOfThing(measured, one)).join(', ')} draw many times their current in the moment they ` +
+              `${large.map((one) => nameOfThing(measured, one)).join(', ')} draw many times their ` +
+              `current in the moment they ` +
               'are switched on. Switch them on one after another.',
           }
         : null;

@@ -71,7 +71,8 @@ export const overlap = eachStandsRule<Clash>(
       level: 'warn',
       title: `${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} stand in one another`,
       says:
-        `On ${desk.support.name}, ${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} overlap by ${centimetres(byM)}. Only one ` +
+        `On ${desk.support.name}, ${nameOfThing(measured, a)} and ${nameOfThing(measured, b)} ` +
+        `overlap by ${centimetres(byM)}. Only one ` +
         'of them fits there. Move one.',
     }),
     moves: true,
@@ -292,7 +293,8 @@ export const shakes = eachStandsRule<Neighbours>(
             level: 'note',
             title: `${nameOfThing(measured, source)} shakes the desk ${nameOfThing(measured, microphone)} stands on`,
             says:
-              `${nameOfThing(measured, source)} stands ${centimetres(byM)} from ${nameOfThing(measured, microphone)} on ` +
+              `${nameOfThing(measured, source)} stands ${centimetres(byM)} from ` +
+              `${nameOfThing(measured, microphone)} on ` +
               `${desk.support.name}: the desk carries its hum and its blows into the microphone. Take ` +
               'it off the desk, or put the microphone on an arm.',
           },

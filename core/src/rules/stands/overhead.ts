@@ -22,7 +22,8 @@ export const unfixed = eachStandsRule<Loaded>(
         level: 'stop',
         title: `What hangs on ${thing.support.name} has no second fixing`,
         says:
-          `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} hang on ${thing.support.name} by one ` +
+          `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} hang ` +
+          `on ${thing.support.name} by one ` +
           `fixing each. If it fails they fall. Add a second, rated one to each. ${OVERHEAD_CAUTION}`,
       };
     },
@@ -87,7 +88,8 @@ export const overPeople = eachStandsRule<Loaded>(
             level: 'note',
             title: `${thing.support.name} hangs over ${names.join(' and ')}`,
             says:
-              `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} hang over ${names.join(' and ')}. ` +
+              `${thing.loads.map(({ deviceId }) => deviceNameById(measured, deviceId)).join(', ')} ` +
+              `hang over ${names.join(' and ')}. ` +
               'Secure each with a second, rated fixing, tighten the joints before every show, and let ' +
               `nobody stand under it while it is moved. ${OVERHEAD_CAUTION}`,
           };

@@ -166,7 +166,8 @@ export const rackDeep = eachStandsRule<Loaded>(
           ? `${deviceNameById(measured, bad.deviceId)} is ${figure(bad.depthM, 2)} m deep and its plugs need ` +
             `${figure(100 * BEHIND_M, 0)} cm behind it; ${thing.support.name} has ` +
             `${figure(found.rack.depthM, 2)} m. The plugs are bent. Use a deeper rack.`
-          : `${deviceNameById(measured, bad.deviceId)} is ${figure(bad.widthM, 2)} m wide; between the rails there are ` +
+          : `${deviceNameById(measured, bad.deviceId)} is ${figure(bad.widthM, 2)} m wide; between ` +
+            `the rails there are ` +
             `${figure(RACK_WIDTH_M, 2)} m. Stand it on a desk.`,
       };
     },
