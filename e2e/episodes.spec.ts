@@ -126,21 +126,20 @@ test('an episode to the archive: copies checked, one damaged, the card kept unti
     await expect(
       page.getByRole('region', { name: 'verified', exact: true }).getByRole('article'),
     ).toBeVisible();
-    // The board asks every few seconds: a card that is just drawn anew has no place yet, and is taken hold of again.
+    // The board asks every few seconds: a card that is drawn anew under the hand is let go, and taken hold of again.
+    const archived = page.getByRole('region', { name: 'archived', exact: true });
     await expect(async () => {
       const handle = await card.getByRole('button', { name: /^Move / }).boundingBox();
-      const archive = await page
-        .getByRole('region', { name: 'archived', exact: true })
-        .boundingBox();
+      const archive = await archived.boundingBox();
       if (!handle || !archive) throw new Error('nothing to drag');
       await page.mouse.move(handle.x + 8, handle.y + 8);
       await page.mouse.down();
       await page.mouse.move(archive.x + 40, archive.y + 40, { steps: 8 });
-    }).toPass();
-    await page.mouse.up();
-    await expect(
-      page.getByRole('region', { name: 'archived', exact: true }).getByRole('article'),
-    ).toContainText(/archived .*, Ada/);
+      await page.mouse.up();
+      await expect(archived.getByRole('article')).toContainText(/archived .*, Ada/, {
+        timeout: 8_000,
+      });
+    }).toPass({ timeout: 60_000 });
     await page.reload();
     await expect(
       page.getByRole('region', { name: 'archived', exact: true }).getByRole('article'),
