@@ -81,6 +81,20 @@ export default ts.config(
     },
   },
   {
+    // A worker that has loaded a test for another's sake does not load it again: its own cases would be nobody's.
+    files: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['*.test', '**/*.test'], message: 'What two tests share stands in a file …-for-cases.' },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['web/front.mjs'],
     languageOptions: {
       globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly' },

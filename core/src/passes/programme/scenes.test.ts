@@ -3,21 +3,9 @@ import { classById } from '../../catalogue';
 import { predict } from '../../predict/predict';
 import { apply, type Rig } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
-import type { Layers } from '../../rules/picture/programme.test';
 import { show } from '../../rules/rigs-for-cases';
+import { withScene } from '../../rules/scenes-for-cases';
 import { sceneMade } from './scenes';
-
-export const withScene = (
-  layers: Layers,
-  switcher = 'switcher-4',
-  heard: readonly string[] | null = null,
-): Rig => show({ switcher }).scene('scene', 'Scene', layers, heard).build();
-
-export const TWO_INSETS: Layers = [
-  ['slides', 'full'],
-  ['host-camera', 'inset'],
-  ['guest-camera', 'inset'],
-];
 
 describe('where a scene is put together', () => {
   const madeAt = (rig: Rig): string[] => {

@@ -1,9 +1,9 @@
 import { analyse } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
-import { withScene } from '../../passes/programme/scenes.test';
 import type { Rig } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
 import { camera, show } from '../rigs-for-cases';
+import { withScene } from '../scenes-for-cases';
 
 /** Rigs judged as a careful engineer would: handbook 3, "Judging pictures rightly". */
 

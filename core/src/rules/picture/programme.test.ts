@@ -1,9 +1,7 @@
-import { TWO_INSETS, withScene } from '../../passes/programme/scenes.test';
-import { apply, type Box, type Does, type Guard, type Rig } from '../../rig';
+import { apply, type Does, type Guard, type Rig } from '../../rig';
 import { ruleCases } from '../judge-for-cases';
 import { show } from '../rigs-for-cases';
-
-export type Layers = readonly (readonly [string, Box])[];
+import { TWO_INSETS, withScene } from '../scenes-for-cases';
 
 ruleCases('picture.scene-impossible', {
   valid: {
