@@ -15,6 +15,7 @@ export default {
       runner: 'jest-light-runner',
       roots: ['<rootDir>/.local/unit/tests'],
       testMatch: ['**/*.test.mjs'],
+      setupFiles: ['<rootDir>/seed-for-tests.mjs'],
       transform: {},
     },
     {

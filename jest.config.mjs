@@ -1,7 +1,7 @@
 /** Core and server are tested in Node, fields and lists in jsdom; the browser is Playwright's. */
 export default {
   testEnvironment: 'node',
-  testTimeout: 60_000,
+  testTimeout: 60_000 * Number(process.env.PROPERTY_TIMES ?? 1),
   testSequencer: '<rootDir>/slow-first.mjs',
   sandboxInjectedGlobals: [
     'Math',
@@ -23,7 +23,7 @@ export default {
     '<rootDir>/bench',
   ],
   testMatch: ['**/*.test.{ts,tsx}'],
-  setupFiles: ['<rootDir>/web/ui/setup-for-tests.mjs'],
+  setupFiles: ['<rootDir>/seed-for-tests.mjs', '<rootDir>/web/ui/setup-for-tests.mjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next'],
   transform: {
     '^.+\\.[mc]?[jt]sx?$': [

@@ -1,16 +1,18 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { buildSync } from 'esbuild';
 
 /**
  * The command line in one piece, so that its modules are not read anew for every call, and a folder of
- * files for it that goes with the test.
+ * files for it. Test files of one worker share both, so no test takes them away: `bundle-tests.mjs` does.
  */
 
 export const root = process.cwd();
-const inOnePiece = path.join(root, '.local', `loom-${process.pid}-${Date.now()}.mjs`);
+const scratch = path.join(root, '.local/unit');
+mkdirSync(scratch, { recursive: true });
+export const folder = mkdtempSync(path.join(scratch, 'loom-'));
+const inOnePiece = path.join(folder, 'loom.mjs');
 buildSync({
   entryPoints: [path.join(root, 'cli/loom.ts')],
   outfile: inOnePiece,
@@ -29,11 +31,6 @@ export const loomWith = (databaseUrl: string | undefined, ...words: string[]) =>
   });
 export const loom = (...words: string[]) => loomWith(undefined, ...words);
 export const nightTide = path.join(root, 'demo/night-tide.rig.json');
-export const folder = mkdtempSync(path.join(tmpdir(), 'echo-loom-'));
-afterAll(() => {
-  rmSync(folder, { recursive: true });
-  rmSync(inOnePiece);
-});
 
 export const write = (name: string, text: string): string => {
   const file = path.join(folder, name);

@@ -24,6 +24,7 @@ import {
   undoState,
 } from './rig';
 import { voice } from './rules/rigs-for-cases';
+import { times } from './runs-for-cases';
 
 /** Seeds of commands: each seed makes one command, from the rig as it stands then. */
 const seeds = fc.array(fc.integer(), { minLength: 1, maxLength: 40 });
@@ -98,7 +99,7 @@ describe('what must always hold', () => {
           }
         expect(rigToJson(rig)).toBe(end);
       }),
-      { numRuns: 120 },
+      { numRuns: times(120) },
     );
   });
 
@@ -113,7 +114,7 @@ describe('what must always hold', () => {
             JSON.stringify(report(analyse(rig))),
           );
       }),
-      { numRuns: 80 },
+      { numRuns: times(80) },
     );
   });
 
@@ -132,7 +133,7 @@ describe('what must always hold', () => {
         }
         expect(rigToJson(rig)).toBe(before);
       }),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
 
@@ -157,7 +158,7 @@ describe('what must always hold', () => {
           expect(digital).toBeLessThanOrEqual(input + 1e-9);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
 

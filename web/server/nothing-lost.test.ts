@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { createRig, entriesAfter, isInLog, openRig, pageOfLog } from './rigs';
 import { saveEntries } from './save';
+import { times } from '../../core/src/runs-for-cases';
 
 /**
  * Browsers that edit, take back, reload, lose their line, lose answers, and find edits of another version in their
@@ -190,7 +191,7 @@ it('random edits, undo, reloads, lost answers, other versions and outages lose n
       expect(kept.length > 0).toBe(aside.size > 0);
     });
   };
-  await fc.assert(fc.asyncProperty(steps, check), { numRuns: 30 });
+  await fc.assert(fc.asyncProperty(steps, check), { numRuns: times(30) });
   const [count] = await sqlRows<{ n: string }>('select count(*) as n from entries');
   expect(Number(count?.n)).toBeGreaterThan(100);
 }, 120_000);
@@ -275,6 +276,6 @@ it('one browser alone sets nothing aside, in whatever order answers and news rea
       });
       expect(rigToJson(session.store.getState().rig)).toBe(end && rigToJson(end.rig));
     }),
-    { numRuns: 40 },
+    { numRuns: times(40) },
   );
 }, 120_000);

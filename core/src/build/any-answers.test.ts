@@ -3,6 +3,7 @@ import { build } from '.';
 import { analyse } from '../analyse';
 import type { Rig } from '../rig';
 import { anyAnswers, anyMains, cheaperSwaps, UNMETTABLE } from './answers-for-cases';
+import { times } from '../runs-for-cases';
 
 /** What presses in a rig and may not: everything but what is listed by name. */
 const pressing = (rig: Rig): string[] =>
@@ -24,7 +25,7 @@ describe('answers at random, over the whole range of every question', () => {
         for (const { finding } of still)
           expect(built.unmet.map(({ code }) => code)).toContain(finding.code);
       }),
-      { numRuns: 4 },
+      { numRuns: times(4) },
     );
   }, 120_000);
   it('cost what they must: no class can be swapped for a cheaper one', () => {
@@ -33,7 +34,7 @@ describe('answers at random, over the whole range of every question', () => {
         const built = build(anyAnswers(seed), anyMains(seed));
         if (built.ok) expect(cheaperSwaps(built.rig)).toEqual([]);
       }),
-      { numRuns: 2 },
+      { numRuns: times(2) },
     );
   }, 120_000);
 });

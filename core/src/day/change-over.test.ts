@@ -5,6 +5,7 @@ import { demoRig } from '../rules/demo-for-cases';
 import { changeOver } from './change-over';
 import type { ChangeTask } from './change-task';
 import { scheduleFor } from './schedule';
+import { alsoInLong, times } from '../runs-for-cases';
 
 const start = new RigDraft('Case')
   .support('table', 'Table, 2.2 m', [1, 1, 0])
@@ -152,7 +153,7 @@ describe('sets that are set otherwise', () => {
         });
         expect(stood.devices['desk']?.settings).toEqual(both.devices['desk']?.settings);
       }),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
   it('is measured as any other task, and comes after what carries it', () => {
@@ -241,7 +242,7 @@ describe('from everything put away', () => {
     expect(taskOf(tasks, 'device mic').after).toEqual([]);
     expect([...taskOf(tasks, 'cables mic').after].sort()).toEqual(['device desk', 'device mic']);
   });
-  it.each(['second-firing', 'harbour-hall'] as const)(
+  it.each(alsoInLong(['second-firing'], ['harbour-hall']))(
     'every task of %s can be scheduled, and more people are never slower',
     (name) => {
       const demo = demoRig(name);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { savings } from './savings';
 import { personMinutes, scheduleFor, type Schedule, type Task } from './schedule';
+import { times } from '../runs-for-cases';
 
 const task = (id: string, minutes: number, people: number, ...after: string[]): Task => ({
   id,
@@ -139,7 +140,7 @@ describe('small cases at random', () => {
         });
         expectSound(tasks, schedule, people);
       }),
-      { numRuns: 200 },
+      { numRuns: times(200) },
     );
   });
   it('never take longer with one more', () => {

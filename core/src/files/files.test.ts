@@ -15,6 +15,7 @@ import {
   uploadHours,
   type NameValues,
 } from '.';
+import { times } from '../runs-for-cases';
 
 const VALUES: NameValues = {
   show: 'Second Firing',
@@ -103,7 +104,7 @@ describe('names', () => {
           if (refused.length > 0) expect(refused).toEqual([]);
         },
       ),
-      { numRuns: 10_000 },
+      { numRuns: times(10_000) },
     ));
   it('no two of a pile are one file unseen: capitals, accents, both ways of writing them', () => {
     for (const [a, b] of [

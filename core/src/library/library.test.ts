@@ -22,6 +22,7 @@ import {
   updateCommands,
   updatesFor,
 } from './own';
+import { times } from '../runs-for-cases';
 
 const inside = (field: Field): Field[] =>
   field.is === 'group' || field.is === 'list' ? [field, ...field.fields.flatMap(inside)] : [field];
@@ -102,7 +103,7 @@ describe('5,000 edits at random', () => {
   it('never make a model that cannot be read again; each refusal says which field and why', () => {
     let [taken, refused] = [0, 0];
     let draft: Draft = { ...anyOf(chance, SMALL) };
-    for (let edits = 0; edits < 5000; edits++) {
+    for (let edits = 0; edits < times(1000); edits++) {
       const next = edited(draft, anyOf(chance, allFields(draft)) ?? at(draft, 'name'));
       const read = readModel(next);
       if (read.ok) {
@@ -123,8 +124,8 @@ describe('5,000 edits at random', () => {
       }
       if (edits % 20 === 19) draft = { ...anyOf(chance, SMALL) };
     }
-    expect(taken).toBeGreaterThan(1000);
-    expect(refused).toBeGreaterThan(500);
+    expect(taken).toBeGreaterThan(times(200));
+    expect(refused).toBeGreaterThan(times(100));
   });
 });
 

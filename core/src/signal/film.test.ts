@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { seeded } from '../rig/chance';
 import { brightnessOf, paceOf, shownIn } from './film';
 import type { Frame } from './flash';
+import { times } from '../runs-for-cases';
 
 const RATES = [24_000 / 1001, 24, 25, 30_000 / 1001, 30, 50, 60_000 / 1001, 60];
-const times = (rateHz: number, lengthS: number): number[] =>
+const frameTimes = (rateHz: number, lengthS: number): number[] =>
   Array.from({ length: Math.floor(lengthS * rateHz) }, (_, index) => index / rateHz);
 /** As containers write it. */
 const toMs = (s: number): number => Math.round(1000 * s) / 1000;
@@ -12,7 +13,7 @@ const toMs = (s: number): number => Math.round(1000 * s) / 1000;
 describe('the pace of a film', () => {
   it.each(RATES)('of %d frames a second is found, also where it is written to the ms', (rateHz) => {
     for (const written of [(s: number) => s, toMs]) {
-      const pace = paceOf(times(rateHz, 30).map(written));
+      const pace = paceOf(frameTimes(rateHz, 30).map(written));
       expect(pace).toMatchObject({ rateHz, isConstant: true, missing: 0, gaps: [] });
       expect(pace?.lengthS).toBeCloseTo(Math.floor(30 * rateHz) / rateHz, 2);
     }
@@ -24,21 +25,21 @@ describe('the pace of a film', () => {
         fc.uniqueArray(fc.integer({ min: 2, max: 700 }), { maxLength: 12 }),
         fc.boolean(),
         (rateHz, lost, isRounded) => {
-          const kept = times(rateHz, 60).filter((_, index) => !lost.includes(index));
+          const kept = frameTimes(rateHz, 60).filter((_, index) => !lost.includes(index));
           const pace = paceOf(isRounded ? kept.map(toMs) : kept);
           expect(pace?.missing).toBe(lost.length);
           expect(pace?.isConstant).toBe(true);
           expect(pace?.rateHz).toBe(rateHz);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
   it('does not mind the order they were packed in, and tells a rate that goes up and down', () => {
     const chance = seeded(3);
-    const uneven = times(30, 20).map((s) => s + chance.integer(0, 9) / 1000);
+    const uneven = frameTimes(30, 20).map((s) => s + chance.integer(0, 9) / 1000);
     expect(paceOf(uneven)?.isConstant).toBe(false);
-    expect(paceOf(times(25, 10).reverse())?.isConstant).toBe(true);
+    expect(paceOf(frameTimes(25, 10).reverse())?.isConstant).toBe(true);
     expect(paceOf([0, 0.04])).toBeNull();
     expect(paceOf([1, 1, 1, 1])).toBeNull();
   });

@@ -4,6 +4,7 @@ import { humOf, LoudnessMeter, noiseInPauses } from './loudness';
 import { held } from './recording';
 import { resampled } from './resampled';
 import { BANDS_HZ, middleRt60, reverberation } from './reverberation';
+import { alsoInLong, times } from '../runs-for-cases';
 
 const RATE_HZ = 48_000;
 
@@ -119,7 +120,7 @@ describe('hum', () => {
     expect(hum?.dbfs).toBeCloseTo(10 * Math.log10(0.01 ** 2 + 0.004 ** 2), 1);
   });
   it('is not heard in hiss', () => {
-    for (let seed = 1; seed <= 10; seed++) expect(humOf(hiss(seed), RATE_HZ)).toBeNull();
+    for (let seed = 1; seed <= times(3); seed++) expect(humOf(hiss(seed), RATE_HZ)).toBeNull();
   });
 });
 
@@ -135,7 +136,7 @@ describe('how long a room rings', () => {
       return normal() * (ringing + 0.3 * 10 ** (noiseDb / 20));
     });
   };
-  it.each([0.2, 0.35, 0.5, 0.8, 1.2])('%d s, to 5 %% over eight claps', (rt60S) => {
+  it.each(alsoInLong([0.2, 0.5, 1.2], [0.35, 0.8]))('%d s, to 5 %% over eight claps', (rt60S) => {
     const found = Array.from({ length: 8 }, (_, seed) =>
       middleRt60(reverberation(decay(seed + 1, rt60S, -60), RATE_HZ)),
     );
@@ -144,12 +145,12 @@ describe('how long a room rings', () => {
   });
   it('says how far one clap may be off: nine in ten lie within twice that, band by band', () => {
     let [within, all] = [0, 0];
-    for (let seed = 1; seed <= 12; seed++)
+    for (let seed = 1; seed <= times(5); seed++)
       for (const { rt60S, spreadS } of reverberation(decay(seed, 0.5, -60), RATE_HZ)) {
         all += 1;
         if (rt60S !== null && Math.abs(rt60S - 0.5) < 2 * (spreadS ?? 0)) within += 1;
       }
-    expect(all).toBe(12 * BANDS_HZ.length);
+    expect(all).toBe(times(5) * BANDS_HZ.length);
     expect(within / all).toBeGreaterThan(0.9);
   });
   it('says nothing where the clap stands less than 35 dB over the noise', () => {

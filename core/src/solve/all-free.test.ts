@@ -4,6 +4,7 @@ import { apply, commandSchema, type Rig } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
 import { voice } from '../rules/rigs-for-cases';
 import { allFree } from './all-free';
+import { alsoInLong } from '../runs-for-cases';
 
 /** All that is free in a demo's rig; looked for once. */
 const freeIn = (name: string): ReturnType<typeof taken> => {
@@ -32,7 +33,7 @@ describe('all that is free', () => {
       expect.stringMatching(/^Set Interface, .* dB for Mic$/),
     ]);
   });
-  it.each(['night-tide', 'second-firing', 'harbour-hall'])(
+  it.each(alsoInLong(['night-tide', 'second-firing'], ['harbour-hall']))(
     '%s: as one edit it costs nothing and gives the verdict that was foretold',
     (name) => {
       const rig = demoRig(name);

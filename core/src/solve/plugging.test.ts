@@ -5,6 +5,7 @@ import { isNeeded } from '../passes/power/needed';
 import { measure } from '../passes/measure';
 import { apply, type FeedFigures, type Rig } from '../rig';
 import { plugAll } from './plugging';
+import { times } from '../runs-for-cases';
 
 const CLASSES = [
   'switcher-4',
@@ -136,7 +137,7 @@ describe('plug it for me', () => {
           .reduce((best, next) => (compare(next, best) < 0 ? next : best));
         expect(compare(badness(applied(rig)), least)).toBe(0);
       }),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
   it('is no worse than it was on large ones, and says what no way can do with', () => {
@@ -156,7 +157,7 @@ describe('plug it for me', () => {
           expect(found.feeds).toBeGreaterThanOrEqual(found.atLeastFeeds);
         expect(compare(badness(applied(before)), badness(before))).toBeLessThanOrEqual(0);
       }),
-      { numRuns: 15 },
+      { numRuns: times(15) },
     );
   });
   it('has nothing to say where there is nothing to plug, or nowhere', () => {

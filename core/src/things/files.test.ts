@@ -10,6 +10,7 @@ import {
 import { CONDITIONS, HAD_AS, type OwnThing, type Thing, thingSchema } from './schema';
 import { ownThing } from './things-for-cases';
 import { allModelRefs } from './uses';
+import { times } from '../runs-for-cases';
 
 const REFS = allModelRefs(['amp-of-ours']);
 
@@ -125,7 +126,7 @@ describe('out and in again', () => {
         expect(faults).toEqual([]);
         expect(lines.map(({ id, thing }) => ({ id, version: 1, thing }))).toEqual(all);
       }),
-      { numRuns: 300 },
+      { numRuns: times(300) },
     );
   });
   it('as cells of a spreadsheet too, with days as dates', () => {

@@ -5,6 +5,7 @@ import { thingFindings } from './findings';
 import { ownThing } from './things-for-cases';
 import { asLens, type NamedRig, takeCommand } from './uses';
 import type { OwnThing } from './schema';
+import { times } from '../runs-for-cases';
 
 const rigOf = (
   id: string,
@@ -178,7 +179,7 @@ describe('things and rigs at random', () => {
               .sort(),
           ).toEqual(byHand(own, rigs));
       }),
-      { numRuns: 150 },
+      { numRuns: times(150) },
     );
   });
   it('are never made worse by what is offered', () => {
@@ -195,7 +196,7 @@ describe('things and rigs at random', () => {
             for (const { code, thingId } of after) expect(was).toContain(`${code} ${thingId}`);
           }
       }),
-      { numRuns: 150 },
+      { numRuns: times(150) },
     );
   });
 });

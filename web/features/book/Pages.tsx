@@ -1,6 +1,6 @@
 import type { Analysis } from '@echo-loom/core';
 import { LoomDrawing } from '@/features/loom/paper/LoomDrawing';
-import type { LoomLayout } from '@/features/loom/parts';
+import type { LoomLayout } from '@/layout/parts';
 import { today } from '@/ui/today';
 import type { Book, Page } from './book';
 import { Part, TEXT } from './Part';

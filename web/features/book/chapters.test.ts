@@ -1,5 +1,5 @@
 import { analyse, cableNumbers, inOrder, priceOf } from '@echo-loom/core';
-import { layOut } from '@/features/loom/layout';
+import { layOut } from '@/layout/layout';
 import { demo } from '@/features/rig/rig-for-tests';
 import { bookOf } from './book';
 import { chaptersOf, listsOf } from './chapters';

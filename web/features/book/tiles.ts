@@ -1,6 +1,6 @@
-import { READING_WIDTH } from '@/features/loom/sizes';
+import { READING_WIDTH } from '@/layout/sizes';
 import { cutInto, type Sheet } from '@/features/loom/paper/sheets';
-import type { LoomLayout, LoomStrand } from '@/features/loom/parts';
+import type { LoomLayout, LoomStrand } from '@/layout/parts';
 
 /** The loom on pages of the book. */
 

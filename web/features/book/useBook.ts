@@ -2,8 +2,8 @@
 
 import type { Analysis } from '@echo-loom/core';
 import { type RefObject, useEffect, useMemo, useState } from 'react';
-import { layOut } from '@/features/loom/layout';
-import type { LoomLayout } from '@/features/loom/parts';
+import { layOut } from '@/layout/layout';
+import type { LoomLayout } from '@/layout/parts';
 import { useFontsReady } from '@/ui/useFontsReady';
 import { type Book, bookOf } from './book';
 import { chaptersOf } from './chapters';

@@ -3,7 +3,7 @@
 import { Button, ButtonGroup, Flex } from '@chakra-ui/react';
 import type { ReactNode, RefObject } from 'react';
 import { Overview } from './Overview';
-import type { LoomLayout } from './parts';
+import type { LoomLayout } from '@/layout/parts';
 import type { useZoom } from './useZoom';
 
 interface Props {

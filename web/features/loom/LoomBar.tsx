@@ -3,7 +3,7 @@
 import { Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { memo } from 'react';
 import { ReadingChoice } from './ReadingChoice';
-import type { Grouping } from './rows';
+import type { Grouping } from '@/layout/rows';
 import { useLoomView } from './view';
 
 interface Props {

@@ -3,8 +3,8 @@
 import { LevelMark } from '@/ui/LevelMark';
 import type { Level } from '@echo-loom/core';
 import styles from './loom.module.css';
-import type { LoomNode, LoomStrand } from './parts';
-import { READING_WIDTH } from './sizes';
+import type { LoomNode, LoomStrand } from '@/layout/parts';
+import { READING_WIDTH } from '@/layout/sizes';
 
 /** Names along the bars, which have no room for them inside. */
 export const BarLabels = ({ nodes }: { readonly nodes: readonly LoomNode[] }) => (

@@ -2,7 +2,7 @@ import type { Level } from '@echo-loom/core';
 import { memo } from 'react';
 import styles from './loom.module.css';
 import { keyOf, LEVEL_WORDS } from './marks';
-import type { LoomNode } from './parts';
+import type { LoomNode } from '@/layout/parts';
 import type { Item } from './view';
 
 interface Props {

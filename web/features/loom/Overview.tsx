@@ -2,7 +2,7 @@
 
 import { Box } from '@chakra-ui/react';
 import { type PointerEvent, type RefObject, useEffect, useMemo, useRef } from 'react';
-import type { LoomLayout } from './parts';
+import type { LoomLayout } from '@/layout/parts';
 
 /** Room for the whole chart, small. @unit px */
 const WIDTH = 190;

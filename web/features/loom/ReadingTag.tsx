@@ -2,9 +2,9 @@ import type { Analysis, Level, Stage } from '@echo-loom/core';
 import { memo } from 'react';
 import styles from './loom.module.css';
 import { keyOf, LEVEL_WORDS } from './marks';
-import type { LoomStrand } from './parts';
+import type { LoomStrand } from '@/layout/parts';
 import { type Reading, readingText } from './readings';
-import { READING_WIDTH } from './sizes';
+import { READING_WIDTH } from '@/layout/sizes';
 import type { Item } from './view';
 
 /** Letters beyond which a reading is written smaller, so that it fits its place. */

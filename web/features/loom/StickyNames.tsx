@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import styles from './loom.module.css';
-import type { LoomGroup, LoomNode } from './parts';
+import type { LoomGroup, LoomNode } from '@/layout/parts';
 
 interface GroupProps {
   readonly groups: readonly LoomGroup[];

@@ -2,7 +2,7 @@ import type { PortFamily } from '@echo-loom/core';
 import { memo } from 'react';
 import styles from './loom.module.css';
 import { STROKES } from './lines';
-import type { LoomStrand } from './parts';
+import type { LoomStrand } from '@/layout/parts';
 import { pathOf } from './thread-path';
 
 const COLOURS: Readonly<Record<PortFamily, string>> = {

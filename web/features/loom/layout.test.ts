@@ -11,10 +11,10 @@ import {
 import { harbourHall } from '../../../demo/harbour-hall';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
-import { layOut } from './layout';
-import type { LoomLayout, LoomNode } from './parts';
-import { rowsOf } from './rows';
-import { PEG_WIDTH, READING_WIDTH } from './sizes';
+import { layOut } from '@/layout/layout';
+import type { LoomLayout, LoomNode } from '@/layout/parts';
+import { rowsOf } from '@/layout/rows';
+import { PEG_WIDTH, READING_WIDTH } from '@/layout/sizes';
 import { isLaidOutAlike } from './useLayout';
 
 const made = (point: StartingPoint): Rig => {

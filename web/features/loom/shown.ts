@@ -5,14 +5,9 @@ import {
   stagesOf,
   type Thread,
 } from '@echo-loom/core';
+import type { Shown } from '@/layout/parts';
 import { isFiltered, type LoomFilter } from './filter';
 import { worstByItem } from './marks';
-
-/** What of a rig is drawn: ids of devices and cables. */
-export interface Shown {
-  readonly devices: ReadonlySet<string>;
-  readonly links: ReadonlySet<string>;
-}
 
 /** The devices and cables of a thread, from its source to its end. */
 export const itemsOf = (thread: Thread): { devices: DeviceNode[]; links: LinkEdge[] } => {

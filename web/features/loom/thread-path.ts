@@ -1,4 +1,4 @@
-import type { LoomStrand } from './parts';
+import type { LoomStrand } from '@/layout/parts';
 
 const BRIDGE_RISE = 9;
 

@@ -2,7 +2,7 @@ import { analyse, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../../../demo/harbour-hall';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
-import { layOut } from './layout';
+import { layOut } from '@/layout/layout';
 import { keyOf } from './marks';
 import { tilesOf } from './tiles';
 

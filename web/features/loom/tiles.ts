@@ -1,5 +1,5 @@
 import { keyOf } from './marks';
-import type { LoomLayout, LoomNode, LoomStrand } from './parts';
+import type { LoomLayout, LoomNode, LoomStrand } from '@/layout/parts';
 
 /** A part of the chart that is drawn as a whole, and stays as it is while the rest scrolls. @unit px */
 export interface Tile {

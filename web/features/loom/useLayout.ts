@@ -1,9 +1,9 @@
 import type { Analysis, Device, Rig } from '@echo-loom/core';
 import { useState } from 'react';
-import { layOut } from './layout';
-import type { LoomLayout } from './parts';
-import type { Grouping } from './rows';
-import type { Shown } from './shown';
+import { layOut } from '@/layout/layout';
+import type { LoomLayout } from '@/layout/parts';
+import type { Grouping } from '@/layout/rows';
+import type { Shown } from '@/layout/parts';
 
 const standsAlike = (a: Device, b: Device): boolean =>
   a === b ||

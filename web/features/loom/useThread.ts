@@ -1,7 +1,7 @@
 import type { Analysis, Thread } from '@echo-loom/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { keyOf } from './marks';
-import type { Shown } from './shown';
+import type { Shown } from '@/layout/parts';
 import type { Item } from './view';
 import { litBy, threadsThrough } from './ways';
 

@@ -1,5 +1,5 @@
 import { type RefObject, useCallback, useEffect, useState } from 'react';
-import type { LoomLayout } from './parts';
+import type { LoomLayout } from '@/layout/parts';
 import { useLoomView } from './view';
 
 /** One press of a key or button. */

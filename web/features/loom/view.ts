@@ -1,7 +1,7 @@
 import type { Analysis, Finding } from '@echo-loom/core';
 import { create } from 'zustand';
 import type { Reading } from './readings';
-import type { Grouping } from './rows';
+import type { Grouping } from '@/layout/rows';
 import { type LoomFilter, NO_FILTER } from './filter';
 
 /** A device or a cable on the loom. */

@@ -1,7 +1,7 @@
 import { analyse } from '@echo-loom/core';
 import { nightTide } from '../../../demo/night-tide';
-import { layOut } from './layout';
-import type { LoomNode } from './parts';
+import { layOut } from '@/layout/layout';
+import type { LoomNode } from '@/layout/parts';
 import { walk } from './walk';
 
 describe('walking with the arrows', () => {

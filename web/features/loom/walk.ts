@@ -1,4 +1,4 @@
-import type { LoomLayout } from './parts';
+import type { LoomLayout } from '@/layout/parts';
 import type { Item } from './view';
 
 type Direction = 'left' | 'right' | 'up' | 'down';

@@ -1,6 +1,6 @@
 import { type Analysis, stagesOf, type Thread } from '@echo-loom/core';
 import { type Reading, readingOfStage } from './readings';
-import type { Shown } from './shown';
+import type { Shown } from '@/layout/parts';
 import { itemsOf } from './shown';
 import type { Item } from './view';
 

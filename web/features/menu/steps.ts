@@ -1,5 +1,5 @@
 import { type Model, STEPS } from '@echo-loom/core';
-import { STEP_TITLES } from '@/features/loom/step-titles';
+import { STEP_TITLES } from '@/layout/step-titles';
 import type { PickGroup, PickItem } from '@/ui/PickList';
 
 /**

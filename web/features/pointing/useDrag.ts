@@ -2,7 +2,7 @@ import { joinings } from '@echo-loom/core';
 import { type RefObject, useEffect } from 'react';
 import { useLoomView } from '@/features/loom/view';
 import { useRigSession } from '@/features/rig/RigProvider';
-import type { LoomLayout } from '@/features/loom/parts';
+import type { LoomLayout } from '@/layout/parts';
 import { drop } from './drop';
 import { type Held, sameTarget, type Target, usePointing } from './pointing';
 

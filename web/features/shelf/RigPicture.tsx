@@ -1,5 +1,5 @@
 import type { Analysis } from '@echo-loom/core';
-import { layOut } from '@/features/loom/layout';
+import { layOut } from '@/layout/layout';
 
 const NOTHING_FOLDED: ReadonlySet<string> = new Set();
 /** Most shapes drawn in a small picture. */

@@ -7,6 +7,7 @@ import { voices } from '../../passes/sound/ladder';
 import { apply, type Rig, type SimpleCommand } from '../../rig';
 import { add, coarse } from './coarse-for-cases';
 import { setForAll } from './set';
+import { times } from '../../runs-for-cases';
 
 /** The desk’s mix into the recorder, and each voice into the computer: every voice has two converters. */
 const intoBoth = (draft: RigDraft): Rig =>
@@ -136,7 +137,7 @@ describe('voices that share a knob, against every combination of all knobs', () 
                   }
         },
       ),
-      { numRuns: 6 },
+      { numRuns: times(6) },
     );
   });
   it('three voices are each within half a decibel of the house at both converters', () => {

@@ -9,6 +9,7 @@ import { demoRig } from '../../rules/demo-for-cases';
 import { voice, voiceThrough } from '../../rules/rigs-for-cases';
 import { add, coarse } from './coarse-for-cases';
 import { type GainProposal, setForAll, setForVoice } from './set';
+import { times } from '../../runs-for-cases';
 
 const proposalOf = (rig: Rig, place = 0): GainProposal => {
   const measured = measure(rig);
@@ -227,7 +228,7 @@ describe('against every combination, read from the whole rig', () => {
             stripMattered++;
         },
       ),
-      { numRuns: 12 },
+      { numRuns: times(12) },
     );
     expect(stripMattered).toBeGreaterThan(0);
   });

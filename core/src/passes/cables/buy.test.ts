@@ -3,6 +3,7 @@ import { RigDraft } from '../../catalogue/draft';
 import { cablePrice, type Rig } from '../../rig';
 import type { CableId } from '../../rig/links/cables';
 import { cableStock } from './buy';
+import { times } from '../../runs-for-cases';
 
 interface Cut {
   readonly lengths: readonly number[];
@@ -88,7 +89,7 @@ describe('what is to be bought', () => {
         }),
         (cut) => expect(toPay(rigOf(cut))).toBeCloseTo(leastByTryingAll(cut), 9),
       ),
-      { numRuns: 100 },
+      { numRuns: times(100) },
     );
   });
 });

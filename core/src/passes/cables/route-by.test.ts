@@ -7,6 +7,7 @@ import { routeBy } from './route-by';
 import { anyPoint, anySocket, apart, flat, hung, nearestOn, way } from './routes-for-cases';
 import { tripGrounds } from './trips';
 import { waysGraph, type WaysGraph } from './ways';
+import { times } from '../../runs-for-cases';
 
 /** The least of every walk that lies in a way and turns back nowhere, by trying them all. */
 const throughTryingAll = (
@@ -99,7 +100,7 @@ describe('a route that is told where to lie', () => {
           if ((free?.lengthM ?? 0) < route.lengthM - 1e-6) ledFarther += 1;
         },
       ),
-      { numRuns: 100 },
+      { numRuns: times(100) },
     );
     expect(ledFarther).toBeGreaterThan(0);
     expect(nowhere).toBeLessThan(100);

@@ -8,6 +8,7 @@ import { tripGrounds } from './trips';
 import { waysGraph, type WaysGraph } from './ways';
 import { stockFor } from '../../rig/links/cables';
 import { planOf, type Planned } from './plan';
+import { times } from '../../runs-for-cases';
 
 /** Two boxes of no height to speak of, at two heights, 4.20 m apart along a wall; one on a desk that travels. */
 const workedE = (): Rig =>
@@ -131,7 +132,7 @@ describe('the shortest route', () => {
           if (route && route.legs.length > 2) ledThrough += 1;
         },
       ),
-      { numRuns: 200 },
+      { numRuns: times(200) },
     );
     expect(ledThrough).toBeGreaterThan(40);
   });

@@ -13,6 +13,7 @@ import {
   stopsBetween,
   topOfTilted,
 } from './photometry';
+import { times } from '../../runs-for-cases';
 
 const source = (at: InRoom, axis: Vector, more: Partial<Shining> = {}): Shining => {
   const right = rightOf(axis);
@@ -130,7 +131,7 @@ describe('a large source', () => {
         },
       ),
       {
-        numRuns: 25,
+        numRuns: times(25),
         // Just under a fifth of its distance it counts as a point, as the handbook has it: 5 % off in a narrow beam.
         examples: [
           [{ x: 0, y: 0.5, z: 1.6747826212989965, wide: 0.11410617668967728, tall: 0.1, beam: 60 }],

@@ -2,6 +2,7 @@ import { Body, Equator, Horizon, Observer } from 'astronomy-engine';
 import fc from 'fast-check';
 import type { Sky } from '../../rig';
 import { airMass, momentOf, sunLight, uprightSkyLux } from './sun';
+import { times } from '../../runs-for-cases';
 
 const SKY: Sky = {
   latitudeDeg: 57.1,
@@ -54,7 +55,7 @@ describe('the sun', () => {
           expect(apart(here, second(sky, atMin))).toBeLessThan(0.5);
         },
       ),
-      { numRuns: 300 },
+      { numRuns: times(300) },
     ));
   it('is told by the clock of the place', () => {
     expect(momentOf({ on: '2026-06-21', aheadMin: 120 }, 720).toISOString()).toBe(

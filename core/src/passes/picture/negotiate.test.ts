@@ -5,6 +5,7 @@ import { RigDraft } from '../../catalogue/draft';
 import { apply, BEST_THAT_FITS, FIRST_CONNECTED, type Rig } from '../../rig';
 import { formatName, parseFormat } from '../../units';
 import { measure, type Measured } from '../measure';
+import { times } from '../../runs-for-cases';
 
 /** What a camera of a rig sends, as it is spoken. */
 const sent = (rig: Rig, deviceId = 'camera'): string => {
@@ -271,7 +272,7 @@ describe('negotiation against trying every combination', () => {
         seen.add(best ?? '');
         expect(sent(rig)).toBe(best);
       }),
-      { numRuns: 150 },
+      { numRuns: times(150) },
     );
     // The rigs tried must really force different answers.
     expect(seen.size).toBeGreaterThanOrEqual(5);
@@ -318,7 +319,7 @@ describe('negotiation against trying every combination', () => {
           expect(measure(rig).negotiations.size).toBe(2);
         },
       ),
-      { numRuns: 18 },
+      { numRuns: times(18) },
     );
   });
 });

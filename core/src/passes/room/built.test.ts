@@ -5,6 +5,7 @@ import { apply, type Rig, type SimpleCommand, type Surface } from '../../rig';
 import { BARE_ROOM as BARE, flat } from '../../rules/room-for-cases';
 import { voice } from '../../rules/rigs-for-cases';
 import { builtRoom, microphonesInRoom, roomSound, targetS, treatmentNeeded } from '.';
+import { times } from '../../runs-for-cases';
 
 const rig = (...more: readonly SimpleCommand[]): Rig =>
   [...BARE, ...more].reduce<Rig>((given, command) => apply(given, command), voice().build());
@@ -79,7 +80,7 @@ describe('what is put in', () => {
           expect(of(Math.max(one, other))).toBeLessThanOrEqual(of(Math.min(one, other)) + 1e-9);
         },
       ),
-      { numRuns: 30 },
+      { numRuns: times(30) },
     ));
 });
 

@@ -6,6 +6,7 @@ import { apply, PATTERNS, type Rig } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
 import { voice } from '../../rules/rigs-for-cases';
 import { measure } from '../measure';
+import { times } from '../../runs-for-cases';
 
 /** Two talkers at 62 dB: the second mouth 1.2 m from the first one's cardioid, at an angle off its axis. */
 const two = (
@@ -89,7 +90,7 @@ describe('bleed', () => {
           expect(bleed(heard({ ...rig, people }))).toBeCloseTo(-38.48, 2);
         },
       ),
-      { numRuns: 25 },
+      { numRuns: times(25) },
     ));
   it('leaves out whoever is not heard, remote, or the same person', () => {
     const rig = two(130);
@@ -172,7 +173,7 @@ describe('noise at a microphone', () => {
           );
         },
       ),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     ));
 });
 

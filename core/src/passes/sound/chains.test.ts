@@ -4,6 +4,7 @@ import { analyse } from '../../analyse';
 import { stagesOf } from '../../graph';
 import { ZERO_DBU, chain, linear, longer, longerRig, longerVolts, rigOf } from './chains-for-cases';
 import { isConversion } from './gains';
+import { times } from '../../runs-for-cases';
 
 describe('chains computed twice', () => {
   it('levels and ratios agree with volts and watts to 0.01 dB', () => {
@@ -25,7 +26,7 @@ describe('chains computed twice', () => {
           ),
         ).toBeLessThan(0.01);
       }),
-      { numRuns: 200 },
+      { numRuns: times(200) },
     );
   });
 
@@ -48,7 +49,7 @@ describe('chains computed twice', () => {
           ),
         ).toBeLessThan(0.01);
       }),
-      { numRuns: 120 },
+      { numRuns: times(120) },
     );
   });
 
@@ -61,7 +62,7 @@ describe('chains computed twice', () => {
               figures.noise.unweightedDb + 1e-9,
             );
       }),
-      { numRuns: 40 },
+      { numRuns: times(40) },
     );
   });
 
@@ -81,7 +82,7 @@ describe('chains computed twice', () => {
           );
         });
       }),
-      { numRuns: 40 },
+      { numRuns: times(40) },
     );
   });
 

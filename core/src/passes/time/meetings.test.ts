@@ -5,6 +5,7 @@ import { measuredOffset } from '../../rules/time/measured-for-cases';
 import { done, workedTime } from '../../rules/time/time-for-cases';
 import { type Analysis, analyse } from '../../analyse';
 import { meetings, type Pair } from '.';
+import { times } from '../../runs-for-cases';
 
 const at = (analysis: Analysis, placeId: string): Pair[] =>
   meetings(analysis)
@@ -144,7 +145,7 @@ describe('always', () => {
               expect(now.get(key)?.predictedMs).toBeCloseTo(predictedMs + (isThrough ? ms : 0), 6);
         },
       ),
-      { numRuns: 15 },
+      { numRuns: times(15) },
     );
   });
   it('what is least is not above what is typical, and that not above what is most', () => {

@@ -10,6 +10,7 @@ import {
   pointInPicture,
   roundOutAsideM,
 } from './camera';
+import { times } from '../../runs-for-cases';
 
 /** 35 mm on 35.6 × 20.03 mm, level, looking up the plan. @source handbook 5-plan */
 const looking = (at: InRoom, target: InRoom): Camera => {
@@ -108,7 +109,7 @@ describe('what shows of a body', () => {
           );
         },
       ),
-      { numRuns: 300 },
+      { numRuns: times(300) },
     ));
 });
 

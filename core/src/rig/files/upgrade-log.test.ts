@@ -12,6 +12,7 @@ import { readRig } from './import';
 import { oldText } from './old-files-for-cases';
 import { upgradeCommand } from './upgrade-command';
 import { type OldEntry, upgradeLog } from './upgrade-log';
+import { times } from '../../runs-for-cases';
 
 /** A log that the program wrote while its document was of that version, with the documents at both ends. */
 interface OldLog {
@@ -170,7 +171,7 @@ describe('a log of the present version', () => {
           at = applyTracked(at, revertOf({ id: 'an-entry', changes, says: 'It.' }, 'undo')).rig;
         expect(rigToJson(at)).toBe(rigToJson(blankRig('Any')));
       }),
-      { numRuns: 60 },
+      { numRuns: times(60) },
     );
   });
   it('of a document that a later version wrote is refused', () =>

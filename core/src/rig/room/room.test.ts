@@ -8,6 +8,7 @@ import { rigToJson } from '../files/export';
 import { importRig } from '../files/import';
 import { revertOf } from '../history';
 import { sentence } from '../sentences';
+import { times } from '../../runs-for-cases';
 
 const fan = {
   name: 'Fan',
@@ -100,7 +101,7 @@ describe('the room and what makes noise in it', () => {
           ).toBe(rigToJson(noisy));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: times(40) },
     );
   });
 });

@@ -3,6 +3,7 @@ import { analyse, fixesOf } from '../../analyse';
 import { predict } from '../../predict/predict';
 import { apply, finish, MATERIALS, rectangle, type Rig, type SimpleCommand } from '../../rig';
 import { voice } from '../rigs-for-cases';
+import { times } from '../../runs-for-cases';
 
 /** Rooms of every size and make, with and without typed figures, well and badly treated. */
 const material = fc.constantFrom(...MATERIALS.map(({ name }) => name));
@@ -91,7 +92,7 @@ describe('what is offered for a room', () => {
             ).toEqual([]);
           }
       }),
-      { numRuns: 150 },
+      { numRuns: times(150) },
     );
     expect(tried).toBeGreaterThan(100);
   });

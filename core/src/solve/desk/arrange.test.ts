@@ -5,6 +5,7 @@ import { apply } from '../../rig';
 import { roomWithHost } from '../../rules/plan-for-cases';
 import { arrangeDesk } from './arrange';
 import { overlaps, pack, type Packed, type Place } from './packing';
+import { times } from '../../runs-for-cases';
 
 /** Every way of putting things down, each tried: the second method. */
 const exhaustive = (things: readonly Packed[]): number => {
@@ -52,7 +53,7 @@ describe('packing things on a desk', () => {
           ground.every((a, at) => ground.slice(at + 1).every((b) => !overlaps(a, b)))
         );
       }),
-      { numRuns: 150 },
+      { numRuns: times(150) },
     ));
   it('says so where not every way could be tried', () => {
     const places = Array.from({ length: 40 }, (_, at) => ({ xM: at / 40, yM: 0, cost: at }));

@@ -16,8 +16,9 @@ export interface Levels {
   readonly cost: number;
 }
 
-/** Limits are kept with so much to spare, so that dimmers may be set in tenths of a percent. */
+/** Limits are kept with so much to spare, so that dimmers may be set in tenths of a percent; or, failing that, just. */
 const SPARE = 0.004;
+const NONE_TO_SPARE = 0;
 
 /** Most combinations of keys that are tried; fewer where it is only asked what is missing. */
 const MOST_KEYS = 64;
@@ -52,8 +53,8 @@ const scaleOf = ({ over, min, max }: Limit): number =>
     1,
   );
 
-const bounds = ({ over, min, max }: Limit, scale: number): Constraint => {
-  const spare = SPARE * Math.max(Math.abs(min ?? 0), Math.abs(max ?? 0));
+const bounds = ({ over, min, max }: Limit, scale: number, toSpare: number): Constraint => {
+  const spare = toSpare * Math.max(Math.abs(min ?? 0), Math.abs(max ?? 0));
   return {
     ...(min === undefined ? {} : { min: (min - over.fixed + spare) / scale }),
     ...(max === undefined ? {} : { max: (max - over.fixed - spare) / scale }),
@@ -61,17 +62,17 @@ const bounds = ({ over, min, max }: Limit, scale: number): Constraint => {
 };
 
 /** A ratio is kept with a little to spare as well: its limits stand at nothing. */
-const tightened = (limit: Limit): Limit => {
+const tightened = (limit: Limit, toSpare: number): Limit => {
   const { over, min, max } = limit;
   if (min !== 0 && max !== 0) return limit;
   const of = Object.fromEntries(
     Object.entries(over.of).map(([id, value]) => {
       const against = min === 0 ? value < 0 : value > 0;
-      return [id, against ? value * (1 + 2 * SPARE) : value];
+      return [id, against ? value * (1 + 2 * toSpare) : value];
     }),
   );
   const against = min === 0 ? over.fixed < 0 : over.fixed > 0;
-  return { ...limit, over: { of, fixed: against ? over.fixed * (1 + 2 * SPARE) : over.fixed } };
+  return { ...limit, over: { of, fixed: against ? over.fixed * (1 + 2 * toSpare) : over.fixed } };
 };
 
 /** How far a dimmer goes, beyond 1 only to see what would be needed; and whether limits may be missed. */
@@ -81,6 +82,8 @@ interface Reach {
   readonly isNear?: true;
   /** Looks at likely keys alone: for one of many tries */
   readonly isQuick?: true;
+  /** How far within its limits an answer lies, as a share of them */
+  readonly toSpare?: number;
 }
 
 /** A limit missed by all it stands at costs so much more than anything else. */
@@ -99,7 +102,7 @@ const WEIGHTS: Readonly<Record<LimitOf, number>> = {
 export const levelsFor = (
   task: LightTask,
   limits: readonly Limit[],
-  { most, isNear }: Reach = { most: 1 },
+  { most, isNear, toSpare = SPARE }: Reach = { most: 1 },
 ): Levels | null => {
   const constraints = new Map<string, Constraint>();
   const variables = new Map<string, Map<string, number>>();
@@ -108,10 +111,11 @@ export const levelsFor = (
     at.set(constraint, value);
     variables.set(id, at);
   };
-  limits.map(tightened).forEach((limit, index) => {
+  limits.forEach((asked, index) => {
+    const limit = tightened(asked, toSpare);
     // Every row in shares of what it is measured by, so that none drowns another.
     const scale = scaleOf(limit);
-    constraints.set(`${index}`, bounds(limit, scale));
+    constraints.set(`${index}`, bounds(limit, scale, toSpare));
     for (const [id, value] of Object.entries(limit.over.of)) put(id, `${index}`, value / scale);
     if (!isNear) return;
     const cost = MISS_COST * WEIGHTS[limit.about];
@@ -166,10 +170,18 @@ export interface Chosen {
   readonly limits: readonly Limit[];
 }
 
-/** The cheapest over every choice of keys. @returns null where nothing meets every limit */
-export const bestLevels = (task: LightTask, reach?: Reach): Chosen | null => {
+/**
+ * The cheapest over every choice of keys, with something to spare where that can be: what meets its limits just, and no
+ * better, is still an answer.
+ * @returns null where nothing meets every limit
+ */
+export const bestLevels = (task: LightTask, reach: Reach = { most: 1 }): Chosen | null =>
+  cheapest(task, reach) ??
+  (reach.isNear || reach.isQuick ? null : cheapest(task, { ...reach, toSpare: NONE_TO_SPARE }));
+
+const cheapest = (task: LightTask, reach: Reach): Chosen | null => {
   let best: Chosen | null = null;
-  const choices = keyChoices(task.faces, reach?.isNear || reach?.isQuick ? FEW_KEYS : MOST_KEYS);
+  const choices = keyChoices(task.faces, reach.isNear || reach.isQuick ? FEW_KEYS : MOST_KEYS);
   for (const keys of choices) {
     const limits = limitsOf(task, keys);
     const levels = levelsFor(task, limits, reach);

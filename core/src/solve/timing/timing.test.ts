@@ -5,6 +5,7 @@ import { apply, type Rig } from '../../rig';
 import { demoRig } from '../../rules/demo-for-cases';
 import { done, workedTime } from '../../rules/time/time-for-cases';
 import { setsOf, solveTiming } from '.';
+import { times } from '../../runs-for-cases';
 
 const solved = (rig: Rig) => {
   const solution = solveTiming(analyse(rig));
@@ -132,7 +133,7 @@ describe('against trying every setting', () => {
           expect(solved(rig).worstMs).toBeLessThanOrEqual(bestOfAll(rig, 20) + 1e-6);
         },
       ),
-      { numRuns: 12 },
+      { numRuns: times(12) },
     );
   });
 });

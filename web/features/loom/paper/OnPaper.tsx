@@ -8,7 +8,7 @@ import { useStudio } from '@/features/rig/Studio';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { Modal } from '@/ui/Modal';
 import { saveFile } from '@/ui/saveFile';
-import type { LoomLayout } from '../parts';
+import type { LoomLayout } from '@/layout/parts';
 import type { Reading } from '../readings';
 import { LoomDrawing } from './LoomDrawing';
 import { PaperSheets } from './PaperSheets';

@@ -4,7 +4,7 @@ import type { Analysis } from '@echo-loom/core';
 import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { today } from '@/ui/today';
-import type { LoomLayout } from '../parts';
+import type { LoomLayout } from '@/layout/parts';
 import { type Reading, READING_UNITS } from '../readings';
 import { LoomDrawing } from './LoomDrawing';
 import { HEAD_MM, JOIN_MM, MARGIN_MM, type Sheet, type Sheets } from './sheets';

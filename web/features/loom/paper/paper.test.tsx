@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { harbourHall } from '../../../../demo/harbour-hall';
 import { nightTide } from '../../../../demo/night-tide';
 import { secondFiring } from '../../../../demo/second-firing';
-import { layOut } from '../layout';
+import { layOut } from '@/layout/layout';
 import { LoomDrawing } from './LoomDrawing';
 import { barNames, linesOf } from './names';
 import { cutIntoSheets, HEAD_MM, JOIN_MM, MARGIN_MM, PAPERS, SIZES } from './sheets';

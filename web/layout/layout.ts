@@ -1,11 +1,10 @@
 import { STEPS, type Analysis, type DeviceNode, type LinkEdge } from '@echo-loom/core';
 import { bundles, foldedDevices } from './folding';
 import { Ground, halfFor, spread } from './ground';
-import type { Bundle, LoomGroup, LoomLayout, PlacedDevice } from './parts';
+import type { Bundle, LoomGroup, LoomLayout, PlacedDevice, Shown } from './parts';
 import { measureUp } from './positions';
 import { rankDevices, STEP_SPAN } from './rank';
 import { chainDevices, rowsOf, type Grouping, type RowGroup } from './rows';
-import type { Shown } from './shown';
 import { GROUP_HEIGHT, HEADER, PEG_HEIGHT, ROW_HEIGHT } from './sizes';
 
 /**

@@ -109,3 +109,9 @@ export interface Draft {
   readonly lastColumn: number;
   readonly rowsEnd: number;
 }
+
+/** What of a rig is drawn: ids of devices and cables. */
+export interface Shown {
+  readonly devices: ReadonlySet<string>;
+  readonly links: ReadonlySet<string>;
+}
