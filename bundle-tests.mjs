@@ -1,5 +1,5 @@
 import { build } from 'esbuild';
-import { readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 
 /**
@@ -28,6 +28,9 @@ const shared = {
 };
 
 rmSync(OUT, { recursive: true, force: true });
+// What tests of the command line have left.
+for (const file of existsSync('.local') ? readdirSync('.local') : [])
+  if (/^loom-.*\.mjs$/.test(file)) rmSync(path.join('.local', file));
 await Promise.all([
   build({
     ...shared,

@@ -12,7 +12,8 @@ export const root = process.cwd();
 const scratch = path.join(root, '.local/unit');
 mkdirSync(scratch, { recursive: true });
 export const folder = mkdtempSync(path.join(scratch, 'loom-'));
-const inOnePiece = path.join(folder, 'loom.mjs');
+// It finds the migrations from where it stands.
+const inOnePiece = path.join(root, '.local', `${path.basename(folder)}.mjs`);
 buildSync({
   entryPoints: [path.join(root, 'cli/loom.ts')],
   outfile: inOnePiece,
