@@ -65,6 +65,19 @@ class AnalysedRig extends MeasuredRig implements Analysis {
 export const analyse = (rig: Rig): Analysis => new AnalysedRig(measure(rig));
 
 /**
+ * The same as `analyse(rig)`, rule by rule: whoever draws the steps may do something else between two of them.
+ * @returns the analysis; yields how many of its rules have judged
+ */
+export function* analysing(rig: Rig): Generator<number, Analysis, void> {
+  const measured = measure(rig);
+  for (const [done, judge] of JUDGES.entries()) {
+    measured.results.resultOf(judge);
+    yield done + 1;
+  }
+  return new AnalysedRig(measured);
+}
+
+/**
  * The same as `analyse(rig)`, for less: what the change between the two rigs did not meet is taken
  * over. The earlier analysis stays as it is.
  * @param before any earlier analysis; the nearer its rig, the less is computed

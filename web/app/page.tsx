@@ -1,48 +1,28 @@
-import { analyse, STARTING_POINTS, type StartingPoint, type Studio, UNSAID } from '@echo-loom/core';
+import { STARTING_POINTS, type StartingPoint, type Studio, UNSAID } from '@echo-loom/core';
 import { formatDistanceToNow } from 'date-fns';
 import { connection } from 'next/server';
-import { RigPicture } from '@/features/shelf/RigPicture';
 import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
-import { listPutAway, listRigs, type ShelfRig } from '@/server/rigs';
+import { type Digested, digested } from '@/server/digests';
+import { countPutAway } from '@/server/rigs';
 import { findStudio } from '@/server/studio';
 
-/**
- * A rig as its card shows it. One that cannot be read, or whose analysis fails, is a card that says
- * so and harms no other.
- */
-const itemOf = ({ id, read, changedAt }: ShelfRig): ShelfItem => {
+/** A rig as its card shows it. One that cannot be read is a card that says so and harms no other. */
+const itemOf = ({ id, name, digest, isNow, changedAt }: Digested): ShelfItem => {
   const changed = `changed ${formatDistanceToNow(changedAt, { addSuffix: true })}`;
-  if (!read.ok) {
-    const [problem] = read.problems;
-    return {
-      is: 'unreadable',
-      id,
-      changed,
-      why: problem ? `${problem.path}: ${problem.says}` : 'It is empty.',
-    };
-  }
-  try {
-    const analysis = analyse(read.rig);
-    const picture = <RigPicture analysis={analysis} />;
-    return {
-      is: 'readable',
-      id,
-      name: read.rig.name,
-      verdict: analysis.verdict,
-      devices: analysis.graph.devices.size,
-      changed,
-      tags: read.rig.tags,
-      picture,
-    };
-  } catch (error) {
-    console.error(error);
-    return {
-      is: 'unreadable',
-      id,
-      changed,
-      why: 'It could not be computed; the reason has been logged.',
-    };
-  }
+  if (digest?.is === 'unreadable' && isNow)
+    return { is: 'unreadable', id, changed, why: digest.why };
+  const known = digest?.is === 'read' ? digest : null;
+  return {
+    is: 'readable',
+    id,
+    name,
+    // A verdict of before the last edit is none.
+    verdict: isNow && known ? known.verdict : null,
+    devices: isNow && known ? known.devices : null,
+    changed,
+    tags: known?.tags ?? [],
+    picture: known?.picture ?? null,
+  };
 };
 
 /** To the nearest of these a price is said, since every one of its parts is only typical. */
@@ -71,7 +51,7 @@ const isSettled = (studio: Studio): boolean => studio.mains !== UNSAID.mains;
 /** The shelf. */
 const Page = async () => {
   await connection();
-  const [rigs, studio, away] = await Promise.all([listRigs(), findStudio(), listPutAway()]);
+  const [rigs, studio, away] = await Promise.all([digested(), findStudio(), countPutAway()]);
   return (
     <Shelf
       items={rigs.map(itemOf)}
@@ -82,7 +62,7 @@ const Page = async () => {
         brings: bringsText(brings, studio.currency),
       }))}
       isSettled={isSettled(studio)}
-      putAway={away.length}
+      putAway={away}
     />
   );
 };

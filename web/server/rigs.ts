@@ -141,6 +141,10 @@ export const listPutAway = async (): Promise<(ShelfRig & { readonly deletedAt: D
   );
 };
 
+/** How many can be put back. */
+export const countPutAway = (): Promise<number> =>
+  database().$count(rigs, and(isNotNull(rigs.deletedAt), gte(rigs.deletedAt, oldest())));
+
 /** Deletes for good what was taken off the shelf longer ago than that. @returns how many rigs */
 export const forgetPutAway = async (): Promise<number> => {
   const rows = await database()

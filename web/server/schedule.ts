@@ -1,17 +1,14 @@
 import {
   type AgendaShow,
   agendaOf,
-  analyse,
   type Clash,
   clashesOf,
-  filePlan,
   leftByMonth,
   type LeftInMonth,
-  type Rig,
   thingFindings,
   type ThingFinding,
 } from '@echo-loom/core';
-import { listRigs } from './rigs';
+import { digested } from './digests';
 import { listThings } from './things';
 
 export interface Schedule {
@@ -19,30 +16,29 @@ export interface Schedule {
   readonly clashes: readonly Clash[];
   /** Things of the studio that two rigs want on one day */
   readonly things: readonly ThingFinding[];
+  /** What the shows of all rigs leave, by month */
+  readonly left: readonly LeftInMonth[];
   /** Rigs that could not be read: nothing is known of their shows */
   readonly unread: number;
+  /** Rigs that changed and are not worked out yet: what stands here of them is of before, or nothing */
+  readonly behind: number;
 }
 
-/** The rigs on the shelf that can be read. */
-const readable = (rigs: Awaited<ReturnType<typeof listRigs>>): { id: string; rig: Rig }[] =>
-  rigs.flatMap(({ id, read }) => (read.ok ? [{ id, rig: read.rig }] : []));
-
-/** What the shows of all rigs leave, by month. Computes every rig that has a show. */
-export const readLeft = async (): Promise<readonly LeftInMonth[]> =>
-  leftByMonth(
-    readable(await listRigs())
-      .filter(({ rig }) => Object.keys(rig.shows).length > 0)
-      .map(({ rig }) => ({ rig, gbPerShow: filePlan(analyse(rig)).gbPerShow })),
-  );
-
-/** Every show of every rig on the shelf, and what is wanted twice. */
-export const readSchedule = async (): Promise<Schedule> => {
-  const [rigs, things] = await Promise.all([listRigs(), listThings()]);
-  const named = readable(rigs);
+/**
+ * Every show of every rig on the shelf, and what is wanted twice.
+ * @param patienceMs how long rigs that changed are waited for; Infinity for whoever takes the answer away
+ */
+export const readSchedule = async (patienceMs?: number): Promise<Schedule> => {
+  const [rigs, things] = await Promise.all([digested(undefined, patienceMs), listThings()]);
+  const read = rigs.flatMap(({ digest }) => (digest?.is === 'read' ? [digest] : []));
+  const days = read.map((digest) => digest.days);
+  const uses = read.flatMap((digest) => digest.uses);
   return {
-    shows: agendaOf(named),
-    clashes: clashesOf(named),
-    things: thingFindings(things, named).filter(({ code }) => code === 'things.same-day'),
-    unread: rigs.length - named.length,
+    shows: agendaOf(days),
+    clashes: clashesOf(days),
+    things: thingFindings(things, uses).filter(({ code }) => code === 'things.same-day'),
+    left: leftByMonth(read.flatMap(({ leaves }) => leaves ?? [])),
+    unread: rigs.filter(({ digest }) => digest?.is === 'unreadable').length,
+    behind: rigs.filter(({ isNow }) => !isNow).length,
   };
 };

@@ -1,4 +1,5 @@
 import type { Change, Command, Model, Rig, RunEvent, RunPlan, Thing } from '@echo-loom/core';
+import type { RigDigest } from './digests/digest';
 import {
   doublePrecision,
   index,
@@ -125,3 +126,15 @@ export const runEvents = pgTable(
     uniqueIndex('run_events_once').on(table.runId, table.eventId),
   ],
 );
+
+/** What was worked out of a rig, once for each document: it may be thrown away at any time. */
+export const digests = pgTable('digests', {
+  rigId: text('rig_id')
+    .primaryKey()
+    .references(() => rigs.id, { onDelete: 'cascade' }),
+  /** Which build of the application worked it out */
+  engine: text('engine').notNull(),
+  /** Which write of the rig's row it was worked out of, as PostgreSQL counts them */
+  write: text('write').notNull(),
+  body: json('body').$type<RigDigest>().notNull(),
+});

@@ -137,7 +137,7 @@ describe('things and rigs', () => {
   it('clash on a day, and what is offered mends it as one edit of the log', async () => {
     const [a] = [await createRig(used('One')), await createRig(used('Two'))];
     const things = await listThings();
-    const { findings, uses } = await aroundThings(things);
+    const { findings, uses } = await aroundThings(things, Infinity);
     expect(uses.map(({ rigName }) => rigName).sort()).toEqual(['One', 'Two']);
     expect(findings.map(({ code }) => code)).toEqual(['things.same-day']);
     const fix = findings[0]?.fixes.find(({ rigId }) => rigId === a);
@@ -148,7 +148,7 @@ describe('things and rigs', () => {
       command: fix?.command,
     });
     expect(status).toBe(200);
-    expect((await aroundThings(things)).findings).toEqual([]);
+    expect((await aroundThings(things, Infinity)).findings).toEqual([]);
     const opened = await openRig(a);
     expect(JSON.stringify(opened)).toContain('"ownership":"to buy"');
     const rows = await sqlRows('select says from entries where rig_id = $1', [a]);

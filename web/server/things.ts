@@ -8,12 +8,12 @@ import {
   thingFindings,
   thingSchema,
   type Use,
-  usesIn,
 } from '@echo-loom/core';
 import { eq, isNull, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import { database } from './database';
-import { listRigs, standOf } from './rigs';
+import { digested } from './digests';
+import { standOf } from './rigs';
 import { saveEntries } from './save';
 import { things } from './schema';
 
@@ -104,15 +104,22 @@ export interface ThingsAround {
   readonly findings: readonly ThingFinding[];
   /** Rigs that could not be read: nothing is known of what they use */
   readonly unread: number;
+  /** Rigs that changed and are not worked out yet: what stands here of them is of before, or nothing */
+  readonly behind: number;
 }
 
-export const aroundThings = async (all: readonly OwnThing[]): Promise<ThingsAround> => {
-  const rigs = await listRigs();
-  const named = rigs.flatMap(({ id, read }) => (read.ok ? [{ id, rig: read.rig }] : []));
+/** @param patienceMs how long rigs that changed are waited for */
+export const aroundThings = async (
+  all: readonly OwnThing[],
+  patienceMs?: number,
+): Promise<ThingsAround> => {
+  const rigs = await digested(undefined, patienceMs);
+  const uses = rigs.flatMap(({ digest }) => (digest?.is === 'read' ? digest.uses : []));
   return {
-    uses: named.flatMap(usesIn),
-    findings: thingFindings(all, named),
-    unread: rigs.length - named.length,
+    uses,
+    findings: thingFindings(all, uses),
+    unread: rigs.filter(({ digest }) => digest?.is === 'unreadable').length,
+    behind: rigs.filter(({ isNow }) => !isNow).length,
   };
 };
 

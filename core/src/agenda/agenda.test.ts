@@ -1,7 +1,7 @@
 import { RigDraft } from '../catalogue/draft';
 import { demoRig } from '../rules/demo-for-cases';
 import type { Rig } from '../rig';
-import { agendaOf, clashesOf, minuteText } from './agenda';
+import { agendaOf, clashesOf, minuteText, rigDays } from './agenda';
 
 const show = (
   name: string,
@@ -17,19 +17,23 @@ const show = (
 
 describe('the agenda of all rigs', () => {
   it('is in the order of days and beginnings, with who comes and what must be ready', () => {
-    const shows = agendaOf([
-      show('Late', { beginsAt: '21:00' }),
-      show('Open end', { beginsAt: '' }),
-      show('Early', { beginsAt: '09:15' }),
-      show('Day before', { on: '2026-12-02' }),
-    ]);
+    const shows = agendaOf(
+      [
+        show('Late', { beginsAt: '21:00' }),
+        show('Open end', { beginsAt: '' }),
+        show('Early', { beginsAt: '09:15' }),
+        show('Day before', { on: '2026-12-02' }),
+      ].map(rigDays),
+    );
     expect(shows.map(({ name, fromMin, untilMin }) => [name, fromMin, untilMin])).toEqual([
       ['Day before', 18 * 60 + 30, 21 * 60],
       ['Early', 8 * 60 + 15, 10 * 60 + 45],
       ['Late', 20 * 60, 22 * 60 + 30],
       ['Open end', null, null],
     ]);
-    const [firing] = agendaOf([{ id: 'second-firing', rig: demoRig('second-firing') }]);
+    const [firing] = agendaOf(
+      [{ id: 'second-firing', rig: demoRig('second-firing') }].map(rigDays),
+    );
     expect(firing?.onSite).toContain('Host');
     expect(firing?.remote.length).toBeGreaterThan(0);
     expect([firing?.fromMin, firing?.beginsMin].map((min) => minuteText(min ?? 0))[1]).toBe(
@@ -38,7 +42,7 @@ describe('the agenda of all rigs', () => {
   });
   it('says what runs on batteries and what records on cards, and nothing else', () => {
     const rig = demoRig('harbour-hall');
-    const [hall] = agendaOf([{ id: 'harbour-hall', rig }]);
+    const [hall] = agendaOf([{ id: 'harbour-hall', rig }].map(rigDays));
     expect(hall?.batteries).toEqual(['Roaming 3']);
     expect(hall?.cards).toEqual(
       expect.arrayContaining(['Roaming 1', 'Roaming 2', 'Roaming 3', 'Chair camera']),
@@ -47,9 +51,11 @@ describe('the agenda of all rigs', () => {
   });
   it('knows no end where the brief is not written', () => {
     const { id, rig } = show('One');
-    const [one] = agendaOf([{ id, rig: { ...rig, brief: null } }]);
+    const [one] = agendaOf([{ id, rig: { ...rig, brief: null } }].map(rigDays));
     expect(one).toMatchObject({ fromMin: 19.5 * 60, untilMin: null });
-    expect(clashesOf([{ id, rig: { ...rig, brief: null } }, show('Two')])).toMatchObject([
+    expect(
+      clashesOf([{ id, rig: { ...rig, brief: null } }, show('Two')].map(rigDays)),
+    ).toMatchObject([
       {
         level: 'warn',
         sum: 'One: nobody has said when; Two: 18:30 to 21:00 with set-up',
@@ -57,7 +63,9 @@ describe('the agenda of all rigs', () => {
     ]);
   });
   it('says a person who is wanted twice at once, by how much', () =>
-    expect(clashesOf([show('One'), show('Two', { beginsAt: '20:30', person: ' host' })])).toEqual([
+    expect(
+      clashesOf([show('One'), show('Two', { beginsAt: '20:30', person: ' host' })].map(rigDays)),
+    ).toEqual([
       {
         on: '2026-12-03',
         is: 'person',
@@ -69,7 +77,10 @@ describe('the agenda of all rigs', () => {
     ]));
   it('is a note where they are apart, a warning where nobody has said when, nothing on other days', () => {
     const level = (other: Parameters<typeof show>[1]) =>
-      clashesOf([show('One'), show('Two', other)]).map((clash) => [clash.level, clash.says]);
+      clashesOf([show('One'), show('Two', other)].map(rigDays)).map((clash) => [
+        clash.level,
+        clash.says,
+      ]);
     expect(level({ beginsAt: '23:00' })).toEqual([
       [
         'note',
@@ -82,10 +93,12 @@ describe('the agenda of all rigs', () => {
   });
   it('a show that ends after midnight is in the way of the morning', () =>
     expect(
-      clashesOf([
-        show('Night', { beginsAt: '23:00', lengthMin: 180 }),
-        show('Morning', { on: '2026-12-04', beginsAt: '02:00' }),
-      ]).map(({ level, says }) => [level, says]),
+      clashesOf(
+        [
+          show('Night', { beginsAt: '23:00', lengthMin: 180 }),
+          show('Morning', { on: '2026-12-04', beginsAt: '02:00' }),
+        ].map(rigDays),
+      ).map(({ level, says }) => [level, says]),
     ).toEqual([
       ['stop', 'Host is wanted in Night and in Morning at once for 60 min, if it is one person.'],
     ]));
@@ -104,7 +117,10 @@ describe('the agenda of all rigs', () => {
       };
     };
     expect(
-      clashesOf([inRoom('One', 'A'), inRoom('Two', 'B')]).map(({ is, says }) => [is, says]),
+      clashesOf([inRoom('One', 'A'), inRoom('Two', 'B')].map(rigDays)).map(({ is, says }) => [
+        is,
+        says,
+      ]),
     ).toEqual([
       ['room', 'One and Two are drawn in the same room and want it at once for 150 min.'],
     ]);
@@ -113,10 +129,14 @@ describe('the agenda of all rigs', () => {
       const { id, rig } = inRoom(name, person);
       return { id, rig: { ...rig, room: { ...rig.room, name: room } } };
     };
-    expect(clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'Loft')])).toEqual([]);
+    expect(clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'Loft')].map(rigDays))).toEqual(
+      [],
+    );
     expect(
-      clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'shed ')]).map(({ says }) => says),
+      clashesOf([named('One', 'A', 'Shed'), named('Two', 'B', 'shed ')].map(rigDays)).map(
+        ({ says }) => says,
+      ),
     ).toEqual(['One and Two want Shed at once for 150 min.']);
-    expect(clashesOf([named('One', 'A', 'Shed'), inRoom('Two', 'B')])).toHaveLength(1);
+    expect(clashesOf([named('One', 'A', 'Shed'), inRoom('Two', 'B')].map(rigDays))).toHaveLength(1);
   });
 });

@@ -1,6 +1,6 @@
 import { secondsOfDay } from '../day/rundown';
 import { batteryOf } from '../passes/power';
-import { inOrder, type Rig } from '../rig';
+import { inOrder } from '../rig';
 import type { NamedRig } from '../things';
 
 /** Every show of every rig against the calendar: who is needed, what must be ready, and what is wanted twice. */
@@ -55,10 +55,31 @@ const showsOf = ({ id: rigId, rig }: NamedRig): AgendaShow[] => {
   }));
 };
 
+/** What the calendar asks of one rig: kept of each revision, so that a rig is not read again for a visit. */
+export interface RigDays {
+  readonly rigId: string;
+  readonly shows: readonly AgendaShow[];
+  readonly room: {
+    /** As it is called; null where it is not */
+    readonly name: string | null;
+    /** Its corners as a text; null where it is not drawn */
+    readonly outline: string | null;
+  };
+}
+
+export const rigDays = (named: NamedRig): RigDays => ({
+  rigId: named.id,
+  shows: showsOf(named),
+  room: {
+    name: named.rig.room.name || null,
+    outline: named.rig.shell ? JSON.stringify(named.rig.shell.corners) : null,
+  },
+});
+
 /** In the order of the days, then of their beginnings; what has no beginning last on its day. */
-export const agendaOf = (rigs: readonly NamedRig[]): AgendaShow[] =>
+export const agendaOf = (rigs: readonly RigDays[]): AgendaShow[] =>
   rigs
-    .flatMap(showsOf)
+    .flatMap(({ shows }) => shows)
     .sort(
       (a, b) =>
         a.on.localeCompare(b.on) ||
@@ -111,24 +132,16 @@ const howNear = (
 
 const same = (name: string): string => name.trim().toLowerCase();
 
-/** What is known of a room: its name, and its outline as a text. */
-const roomOf = ({ room, shell }: Rig) => ({
-  name: room.name ? same(room.name) : null,
-  outline: shell ? JSON.stringify(shell.corners) : null,
-});
-
 /** By name where both have one, else by the outline they are drawn in. */
-const isOneRoom = (a: Rig, b: Rig): boolean => {
-  const [one, two] = [roomOf(a), roomOf(b)];
-  return one.name !== null && two.name !== null
-    ? one.name === two.name
-    : one.outline !== null && one.outline === two.outline;
-};
+const isOneRoom = ({ room: a }: RigDays, { room: b }: RigDays): boolean =>
+  a.name !== null && b.name !== null
+    ? same(a.name) === same(b.name)
+    : a.outline !== null && a.outline === b.outline;
 
 /** What two rigs want on one day: a person by name, a room. Things are found with the things. */
-export const clashesOf = (rigs: readonly NamedRig[]): Clash[] => {
+export const clashesOf = (rigs: readonly RigDays[]): Clash[] => {
   const shows = agendaOf(rigs);
-  const byId = new Map(rigs.map(({ id, rig }) => [id, rig]));
+  const byId = new Map(rigs.map((rig) => [rig.rigId, rig]));
   return shows.flatMap((a, at) =>
     shows.slice(at + 1).flatMap((b): Clash[] => {
       // A show may end after midnight, in the set-up of another.

@@ -3,9 +3,12 @@ import { RigDraft } from '../catalogue/draft';
 import { apply } from '../rig';
 import { thingFindings } from './findings';
 import { ownThing } from './things-for-cases';
-import { asLens, type NamedRig, takeCommand } from './uses';
+import { asLens, type NamedRig, takeCommand, usesIn } from './uses';
 import type { OwnThing } from './schema';
 import { times } from '../runs-for-cases';
+
+const findingsOf = (things: readonly OwnThing[], rigs: readonly NamedRig[]) =>
+  thingFindings(things, rigs.flatMap(usesIn));
 
 const rigOf = (
   id: string,
@@ -23,13 +26,13 @@ const rigOf = (
 const DAYS = ['2026-12-03', '2026-12-04', '2026-12-05'] as const;
 const mic = ownThing('mic');
 const codes = (things: readonly OwnThing[], rigs: readonly NamedRig[]) =>
-  thingFindings(things, rigs).map(({ code }) => code);
+  findingsOf(things, rigs).map(({ code }) => code);
 
 describe('the same thing in two rigs', () => {
   const a = rigOf('a', ['2026-12-03', '2026-12-10'], { one: mic });
   const b = rigOf('b', ['2026-12-10', '2026-12-17'], { two: mic });
   it('on one day is a stop, with the day and the sum', () => {
-    const [found] = thingFindings([mic], [a, b]);
+    const [found] = findingsOf([mic], [a, b]);
     expect(found).toMatchObject({
       code: 'things.same-day',
       level: 'stop',
@@ -43,7 +46,7 @@ describe('the same thing in two rigs', () => {
     expect(codes([ownThing('mic', { count: 2 })], [a, b])).toEqual([]));
   it('offers another that is free that day, and it mends it', () => {
     const spare = ownThing('spare');
-    const [found] = thingFindings([mic, spare], [a, b]);
+    const [found] = findingsOf([mic, spare], [a, b]);
     const fix = found?.fixes[0];
     expect(fix?.says).toBe(
       'Rig a: take spare for Quiet dynamic microphone'.replace(
@@ -62,7 +65,7 @@ describe('the same thing in two rigs', () => {
       ownThing('other-model', { modelRef: 'mic-condenser-large' }),
     ];
     const c = rigOf('c', ['2026-12-03', '2026-12-10', '2026-12-17'], { three: others[2] ?? mic });
-    const [found] = thingFindings([mic, ...others], [a, b, c]);
+    const [found] = findingsOf([mic, ...others], [a, b, c]);
     expect(found?.fixes.map(({ says }) => says.split(':')[1]?.trim().split(' ')[0])).toEqual([
       'buy',
       'buy',
@@ -72,7 +75,7 @@ describe('the same thing in two rigs', () => {
 
 describe('one rig and the things', () => {
   it('twice the same is a stop whatever the day', () => {
-    const [found] = thingFindings([mic], [rigOf('a', [], { one: mic, two: mic })]);
+    const [found] = findingsOf([mic], [rigOf('a', [], { one: mic, two: mic })]);
     expect(found).toMatchObject({ code: 'things.twice', sum: '2 used − 1 there = 1 too many' });
   });
   it('borrowed and back before the show', () => {
@@ -87,7 +90,7 @@ describe('one rig and the things', () => {
     ['faulty', 'warn'],
   ] as const)('%s is a %s', (condition, level) => {
     const own = ownThing('own', { condition });
-    expect(thingFindings([own], [rigOf('a', [], { one: own })])).toMatchObject([
+    expect(findingsOf([own], [rigOf('a', [], { one: own })])).toMatchObject([
       { code: 'things.not-fit', level },
     ]);
   });
@@ -170,7 +173,7 @@ describe('things and rigs at random', () => {
   it('are found wrong exactly where a count by hand finds them wrong', () => {
     fc.assert(
       fc.property(worlds, ({ things, rigs }) => {
-        const found = thingFindings(things, rigs);
+        const found = findingsOf(things, rigs);
         for (const own of things)
           expect(
             found
@@ -185,13 +188,13 @@ describe('things and rigs at random', () => {
   it('are never made worse by what is offered', () => {
     fc.assert(
       fc.property(worlds, ({ things, rigs }) => {
-        const before = thingFindings(things, rigs);
+        const before = findingsOf(things, rigs);
         for (const { fixes } of before)
           for (const { rigId, command } of fixes) {
             const then = rigs.map((one) =>
               one.id === rigId ? { id: one.id, rig: apply(one.rig, command) } : one,
             );
-            const after = thingFindings(things, then);
+            const after = findingsOf(things, then);
             const was = new Set(before.map(({ code, thingId }) => `${code} ${thingId}`));
             for (const { code, thingId } of after) expect(was).toContain(`${code} ${thingId}`);
           }
@@ -230,9 +233,7 @@ describe('lenses', () => {
     return { id, rig };
   };
   const offered = (...others: readonly OwnThing[]) =>
-    thingFindings([one, ...others], [withLens('a'), withLens('b')])[0]?.fixes.map(
-      ({ says }) => says,
-    );
+    findingsOf([one, ...others], [withLens('a'), withLens('b')])[0]?.fixes.map(({ says }) => says);
   it('clash as devices do, and another that is alike is offered', () => {
     expect(codes([one], [withLens('a'), withLens('b')])).toEqual(['things.same-day']);
     expect(offered(zoom('two'))).toContain('Rig a: take two for one');
@@ -259,17 +260,17 @@ describe('lenses', () => {
 describe('what is said', () => {
   it('counts, and names the serial number where there is one', () => {
     const two = ownThing('pair', { count: 2 });
-    const [found] = thingFindings([two], [rigOf('a', [], { one: two, more: two, third: two })]);
+    const [found] = findingsOf([two], [rigOf('a', [], { one: two, more: two, third: two })]);
     expect(found?.says).toMatch(/^pair is in Rig a 3 times, as .*; there are 2\.$/);
     expect(found?.sum).toBe('3 used − 2 there = 1 too many');
     const numbered = ownThing('mic', { serial: 'B7', condition: 'broken' });
-    expect(thingFindings([numbered], [rigOf('a', [], { one: numbered })])[0]?.says).toBe(
+    expect(findingsOf([numbered], [rigOf('a', [], { one: numbered })])[0]?.says).toBe(
       'mic (B7) is broken, and Rig a is built on it.',
     );
   });
   it('counts the days on which they meet, the first of them named', () => {
     const days = ['2026-12-03', '2026-12-04', '2026-12-05'];
-    const [found] = thingFindings(
+    const [found] = findingsOf(
       [mic],
       [rigOf('a', days, { one: mic }), rigOf('b', days, { two: mic })],
     );
@@ -278,7 +279,7 @@ describe('what is said', () => {
   it('names whom it goes back to, and the first day it is missed', () => {
     const lent = ownThing('lent', { had: 'borrowed', from: 'The college', backOn: '2026-12-03' });
     const rig = rigOf('a', ['2026-12-03', '2026-12-05', '2026-12-04'], { one: lent });
-    expect(thingFindings([lent], [rig])[0]?.says).toBe(
+    expect(findingsOf([lent], [rig])[0]?.says).toBe(
       'lent goes back to The college on 2026-12-03, and Rig a needs it on 2026-12-04.',
     );
   });

@@ -1,6 +1,6 @@
 import type { Level } from '../rules';
 import type { OwnThing } from './schema';
-import { isFit, type NamedRig, takeCommand, type Use, usesIn } from './uses';
+import { isFit, takeCommand, type Use } from './uses';
 import type { SimpleCommand } from '../rig';
 
 /** What is wrong between the studio's things and its rigs: the same thing in two places on a day, and the like. */
@@ -216,12 +216,11 @@ const state = (around: Around, own: OwnThing, uses: readonly Use[]): ThingFindin
 
 const ORDER: readonly Level[] = ['stop', 'warn', 'note'];
 
-/** Everything that is wrong between things and rigs, stops first. */
+/** Everything that is wrong between things and rigs, stops first. @param uses of every rig, as `usesIn` tells them */
 export const thingFindings = (
   things: readonly OwnThing[],
-  rigs: readonly NamedRig[],
+  uses: readonly Use[],
 ): ThingFinding[] => {
-  const uses = rigs.flatMap(usesIn);
   const around = { things, uses };
   const byThing = groupedBy(uses, ({ thingId }) => thingId);
   const listed = things.flatMap((own) => {

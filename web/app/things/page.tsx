@@ -16,7 +16,7 @@ const Page = async () => {
     listOwnModels(),
     findStudio(),
   ]);
-  const { uses, findings } = await aroundThings(things);
+  const { uses, findings, behind } = await aroundThings(things);
   return (
     <ThingsView
       things={things}
@@ -30,6 +30,7 @@ const Page = async () => {
         }),
       ]}
       currency={currency}
+      behind={behind}
     />
   );
 };

@@ -5,6 +5,7 @@ import type { AgendaShow, Clash, LeftInMonth, ThingFinding } from '@echo-loom/co
 import Link from 'next/link';
 import { useState } from 'react';
 import { ChoiceField } from '@/ui/ChoiceField';
+import { StillReading } from '@/ui/StillReading';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { today } from '@/ui/today';
 import { Clashes } from './Clashes';
@@ -17,11 +18,12 @@ interface Props {
   readonly clashes: readonly Clash[];
   readonly things: readonly ThingFinding[];
   readonly unread: number;
+  readonly behind: number;
   readonly left: readonly LeftInMonth[];
 }
 
 /** Every show of every rig: who and what is needed when, and what two of them want at once. */
-export const ScheduleView = ({ shows, clashes, things, unread, left }: Props) => {
+export const ScheduleView = ({ shows, clashes, things, unread, behind, left }: Props) => {
   const [now] = useState(today);
   const [which, setWhich] = useState('to come');
   const shown = which === 'all' ? shows : shows.filter(({ on }) => on >= now);
@@ -50,6 +52,7 @@ export const ScheduleView = ({ shows, clashes, things, unread, left }: Props) =>
         </Flex>
       </Flex>
       <Box as="main">
+        <StillReading rigs={behind} />
         {unread > 0 && (
           <Text role="alert" fontSize="sm" mb="3">
             {unread} {unread === 1 ? 'rig' : 'rigs'} on the shelf cannot be read: nothing is known

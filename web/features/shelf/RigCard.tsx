@@ -1,21 +1,23 @@
 'use client';
 
 import { Box, Flex, IconButton, Menu, Portal, Text } from '@chakra-ui/react';
+import type { SmallPicture } from '@/layout/small-picture';
 import type { Verdict } from '@echo-loom/core';
 import { Ellipsis } from 'lucide-react';
 import Link from 'next/link';
-import type { ReactNode } from 'react';
 import { VerdictLine } from '@/ui/VerdictLine';
+import { RigPicture } from './RigPicture';
 
 interface Props {
   readonly id: string;
   readonly name: string;
-  readonly verdict: Verdict;
-  readonly devices: number;
+  /** null while it is being worked out */
+  readonly verdict: Verdict | null;
+  readonly devices: number | null;
   /** When changed, in words */
   readonly changed: string;
   readonly tags: readonly string[];
-  readonly picture: ReactNode;
+  readonly picture: SmallPicture | null;
   readonly onRename: () => void;
   readonly onTag: () => void;
   readonly onDuplicate: () => void;
@@ -54,12 +56,18 @@ export const RigCard = ({
     <Box asChild display="block" px="3" pt="3" pb="1">
       <Link href={`/rigs/${id}`} prefetch={false}>
         <Box height="104px" overflow="hidden">
-          {picture}
+          {picture && <RigPicture of={picture} />}
         </Box>
         <Text as="h2" fontWeight="600" fontSize="lg" mt="2" pr="9" truncate>
           {name}
         </Text>
-        <VerdictLine verdict={verdict} />
+        {verdict ? (
+          <VerdictLine verdict={verdict} />
+        ) : (
+          <Text fontSize="sm" color="ink.soft">
+            Being worked out…
+          </Text>
+        )}
         {tags.length > 0 && (
           <Text fontSize="xs" color="ink.soft" mt="1" truncate>
             {tags.join(' · ')}
@@ -69,7 +77,8 @@ export const RigCard = ({
     </Box>
     <Flex px="3" pb="2" justify="space-between" align="center" fontSize="sm" color="ink.soft">
       <Text>
-        {devices} {devices === 1 ? 'device' : 'devices'} · {changed}
+        {devices !== null && `${devices} ${devices === 1 ? 'device' : 'devices'} · `}
+        {changed}
       </Text>
       <Menu.Root>
         <Menu.Trigger asChild>

@@ -1,12 +1,14 @@
 'use client';
 
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
+import type { SmallPicture } from '@/layout/small-picture';
 import type { Verdict } from '@echo-loom/core';
 import { Settings2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition, type ReactNode } from 'react';
+import { useState, useTransition } from 'react';
 import { ThemeButton } from '@/ui/ThemeButton';
+import { useLookAgain } from '@/ui/useLookAgain';
 import { toaster } from '@/ui/toaster';
 import { arranged, type Order, tagsOf } from './arranged';
 import { shelfDo, type Deed } from './door';
@@ -23,11 +25,12 @@ export interface ReadableItem {
   readonly is: 'readable';
   readonly id: string;
   readonly name: string;
-  readonly verdict: Verdict;
-  readonly devices: number;
+  /** null while it is being worked out */
+  readonly verdict: Verdict | null;
+  readonly devices: number | null;
   readonly changed: string;
   readonly tags: readonly string[];
-  readonly picture: ReactNode;
+  readonly picture: SmallPicture | null;
 }
 export type ShelfItem =
   | ReadableItem
@@ -57,6 +60,7 @@ export const Shelf = ({ items, points, isSettled, putAway }: Props) => {
   const [query, setQuery] = useState('');
   const [order, setOrder] = useState<Order>('latest');
   const shown = arranged(items, query, order);
+  useLookAgain(items.some((item) => item.is === 'readable' && item.verdict === null));
   const [, startTransition] = useTransition();
   const act = (deed: Deed, done?: () => void) =>
     startTransition(async () => {

@@ -18,10 +18,12 @@ export const tagsOf = (items: readonly ShelfItem[]): readonly string[] =>
     byName.compare,
   );
 
-const worse = (a: ReadableItem, b: ReadableItem): number =>
-  b.verdict.stops - a.verdict.stops ||
-  b.verdict.warns - a.verdict.warns ||
-  b.verdict.notes - a.verdict.notes;
+const CLEAN = { stops: 0, warns: 0, notes: 0 };
+
+const worse = ({ verdict: a }: ReadableItem, { verdict: b }: ReadableItem): number => {
+  const [one, two] = [a ?? CLEAN, b ?? CLEAN];
+  return two.stops - one.stops || two.warns - one.warns || two.notes - one.notes;
+};
 
 /**
  * The rigs whose name or tags hold every word of a query, in an order. What cannot be read has no name: it stands first

@@ -5,6 +5,7 @@ import type { OwnThing, Thing, ThingFinding, Use } from '@echo-loom/core';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { PlainTable } from '@/ui/PlainTable';
+import { StillReading } from '@/ui/StillReading';
 import { useGrowing } from '@/ui/useGrowing';
 import { ALL_THINGS, narrowedThings, whatText } from './search';
 import { type ModelChoice, ThingForm } from './ThingForm';
@@ -19,6 +20,7 @@ interface Props {
   readonly findings: readonly ThingFinding[];
   readonly models: readonly ModelChoice[];
   readonly currency: string;
+  readonly behind: number;
 }
 
 const AT_A_TIME = 100;
@@ -37,7 +39,7 @@ const Used = ({ uses }: { readonly uses: readonly Use[] }) => (
 );
 
 /** Every thing of the studio once: what it is, how it is, where it lies, which rigs use it. */
-export const ThingsView = ({ things, uses, findings, models, currency }: Props) => {
+export const ThingsView = ({ things, uses, findings, models, currency, behind }: Props) => {
   const perform = useThings();
   const [by, setBy] = useState(ALL_THINGS);
   const [open, setOpen] = useState<OwnThing | 'new' | null>(null);
@@ -91,6 +93,7 @@ export const ThingsView = ({ things, uses, findings, models, currency }: Props) 
         </Flex>
       </Flex>
       <Box as="main">
+        <StillReading rigs={behind} />
         {things.length === 0 ? (
           <Text fontSize="sm" mb="4">
             Nothing is listed yet. Add what you own, borrow and want, or take a list from a

@@ -4,7 +4,7 @@ import { CHANNEL, type Notice } from '../channel';
 import { connectAlone } from '../database';
 import { BackupProblem, codeOf, type Header, type Row } from './format';
 import { readBackup } from './read';
-import { TABLES } from './tables';
+import { TABLES, WORKED_OUT } from './tables';
 
 export interface Restored {
   /** Rows of each table */
@@ -43,7 +43,7 @@ const makeTables = async (
   migrations: readonly MigrationMeta[],
 ): Promise<void> => {
   await client.query(
-    `drop table if exists ${TABLES.map((name) => `public."${name}"`).join(', ')} cascade`,
+    `drop table if exists ${[...TABLES, ...WORKED_OUT].map((name) => `public."${name}"`).join(', ')} cascade`,
   );
   await client.query('delete from drizzle.__drizzle_migrations');
   await migrateWith(client, migrations);

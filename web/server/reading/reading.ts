@@ -1,17 +1,15 @@
-import type { ImportProblem } from '@echo-loom/core';
+import type { ImportProblem, ReadThings } from '@echo-loom/core';
 
-/** What the request thread and the reader say to each other. */
-export interface Asked {
-  readonly id: number;
-  readonly bytes: Uint8Array<ArrayBuffer>;
-}
+/** What the request thread asks the reader. */
+export type Question =
+  | { readonly is: 'rig'; readonly bytes: Uint8Array<ArrayBuffer> }
+  /** @param refs models that a thing may be of */
+  | { readonly is: 'things'; readonly csv: string; readonly refs: readonly string[] };
 
-export type Read =
+/** What the reader says. */
+export type Reading =
   /** The document as JSON text, ready to be written: the request thread need not look at it again */
-  | { readonly ok: true; readonly name: string; readonly document: string }
-  | { readonly ok: false; readonly problems: readonly ImportProblem[] };
-
-export interface Answered {
-  readonly id: number;
-  readonly read: Read;
-}
+  | { readonly is: 'rig'; readonly ok: true; readonly name: string; readonly document: string }
+  | { readonly is: 'rig'; readonly ok: false; readonly problems: readonly ImportProblem[] }
+  | { readonly is: 'things'; readonly read: ReadThings }
+  | { readonly is: 'given up' };

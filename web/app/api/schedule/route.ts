@@ -4,7 +4,7 @@ import { readSchedule } from '@/server/schedule';
 
 /** Every show as a calendar file. */
 export const GET = answering(async () => {
-  const { shows } = await readSchedule();
+  const { shows } = await readSchedule(Infinity);
   return new Response(calendarFile(shows), {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',

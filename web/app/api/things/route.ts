@@ -7,13 +7,13 @@ import {
   type ReadThings,
   thingSchema,
   thingsFromCells,
-  thingsFromCsv,
   thingsToCsv,
   toTake,
 } from '@echo-loom/core';
 import { z } from 'zod';
 import { answer, answering, jsonBody, parsed, problem, queryOf } from '@/server/answers';
 import { listOwnModels } from '@/server/library';
+import { readApart } from '@/server/reading';
 import {
   aroundThings,
   listThings,
@@ -110,8 +110,14 @@ const perform = async (deed: Deed): Promise<Response> => {
           )
         : keep(deed.things);
     }
-    case 'take csv':
-      return take(thingsFromCsv(deed.text, await modelRefs()), await listThings(), deed.isSure);
+    case 'take csv': {
+      const { read } = await readApart({
+        is: 'things',
+        csv: deed.text,
+        refs: [...(await modelRefs())],
+      });
+      return take(read, await listThings(), deed.isSure);
+    }
     case 'take cells':
       return take(thingsFromCells(deed.cells, await modelRefs()), await listThings(), deed.isSure);
     case 'take in rig': {
@@ -142,5 +148,5 @@ export const GET = answering(async (request) => {
         'cache-control': 'no-store',
       },
     });
-  return answer({ things, ...(await aroundThings(things)) });
+  return answer({ things, ...(await aroundThings(things, Infinity)) });
 });
