@@ -8,10 +8,12 @@ import {
   thingsToCsv,
 } from '@echo-loom/core';
 import { GET, POST } from '@/app/api/things/route';
+import { workHere } from './apart/here-for-tests';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { createRig, openRig } from './rigs';
 import { aroundThings, listThings, saveThings, ThingSavedMeanwhile } from './things';
 
+workHere();
 beforeAll(() => makeDatabase('things'), 30_000);
 afterAll(leaveDatabase);
 

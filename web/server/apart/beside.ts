@@ -1,4 +1,4 @@
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 
 /** What is asked of a worker beside the request thread, and what it answers: each with the number of the question. */
 export interface Asked<Q> {
