@@ -5,8 +5,6 @@ import { database } from '../database';
 import { digests, rigs } from '../schema';
 import type { RigDigest } from './digest';
 
-export type { FoundLine, RigDigest } from './digest';
-
 /** A rig of the shelf, and what is known of it. */
 export interface Digested {
   readonly id: string;
