@@ -1,7 +1,8 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import { useEffect, useState, type ReactNode } from 'react';
+import { type Analysis, analyse, reanalyse } from '@echo-loom/core';
+import { useEffect, useLayoutEffect, useState, type ReactNode } from 'react';
 import { browserDoor } from '@/session/door';
 import { hearOf } from '@/session/events';
 import type { Opened } from '@/session/log';
@@ -17,6 +18,8 @@ import type { RigSession } from '@/session/state';
 interface Props {
   readonly rigId: string;
   readonly saved: Opened;
+  /** Of the rig as it was saved */
+  readonly first: Analysis;
   readonly children: ReactNode;
 }
 
@@ -28,12 +31,13 @@ const adopt = async (rigId: string, tabId: string, session: RigSession): Promise
 };
 
 /** Opens a rig: applies edits at once, saves them, and hears of everybody else's. */
-export const RigProvider = ({ rigId, saved, children }: Props) => {
+export const RigProvider = ({ rigId, saved, first, children }: Props) => {
   const [session, setSession] = useState<RigSession | null>(null);
   const [engine] = useState(() => new EngineQueue(startEngine));
   useEffect(() => () => engine.end(), [engine]);
 
-  useEffect(() => {
+  // Before the first paint: the page stays as it is until the open rig takes its place.
+  useLayoutEffect(() => {
     const tabId = nanoid();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const opened = openSession(
@@ -42,6 +46,7 @@ export const RigProvider = ({ rigId, saved, children }: Props) => {
         clearTimeout(timer);
         timer = setTimeout(() => void opened.catchUp(), ms);
       }),
+      (rig, before) => (before ? reanalyse(before, rig) : rig === saved.rig ? first : analyse(rig)),
     );
     holdTab(tabId);
     void adopt(rigId, tabId, opened);

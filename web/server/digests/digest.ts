@@ -4,7 +4,6 @@ import {
   type Area,
   filePlan,
   type Level,
-  moneyOf,
   readRig,
   type Rig,
   type RigDays,
@@ -14,7 +13,7 @@ import {
   usesIn,
   type Verdict,
 } from '@echo-loom/core';
-import { type SmallPicture, smallPicture } from '@/layout/small-picture';
+import { type SmallPicture, smallPicture } from '../../layout/small-picture';
 
 /** What a visit asks of a rig without opening it: worked out once for each document, and kept. */
 
@@ -35,8 +34,6 @@ export type RigDigest =
       readonly devices: number;
       readonly cables: number;
       readonly people: number;
-      /** In the studio's currency */
-      readonly toPay: number;
       /** The worst of each area first */
       readonly found: readonly FoundLine[];
       readonly picture: SmallPicture;
@@ -71,7 +68,6 @@ export const digestOfRig = (id: string, rig: Rig): RigDigest => {
     devices: analysis.graph.devices.size,
     cables: Object.keys(rig.links).length,
     people: Object.values(rig.people).filter(({ is }) => is === 'person').length,
-    toPay: moneyOf(rig).toPay,
     found: foundIn(analysis),
     picture: smallPicture(analysis),
     days: rigDays({ id, rig }),

@@ -1,1 +1,5 @@
-export { LoomView as default } from '@/features/loom/LoomView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/loom/LoomView').then(({ LoomView }) => LoomView));

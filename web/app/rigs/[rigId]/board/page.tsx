@@ -1,1 +1,7 @@
-export { BoardView as default } from '@/features/board/BoardView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/board/BoardView').then(({ BoardView }) => BoardView),
+);

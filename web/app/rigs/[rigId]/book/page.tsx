@@ -1,1 +1,5 @@
-export { BookView as default } from '@/features/book/BookView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/book/BookView').then(({ BookView }) => BookView));

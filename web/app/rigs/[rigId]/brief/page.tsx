@@ -1,1 +1,7 @@
-export { BriefView as default } from '@/features/brief/BriefView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/brief/BriefView').then(({ BriefView }) => BriefView),
+);

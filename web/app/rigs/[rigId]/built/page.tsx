@@ -1,1 +1,7 @@
-export { BuiltView as default } from '@/features/built/BuiltView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/built/BuiltView').then(({ BuiltView }) => BuiltView),
+);

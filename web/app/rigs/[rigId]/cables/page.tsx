@@ -1,1 +1,7 @@
-export { CablesView as default } from '@/features/cables/CablesView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/cables/CablesView').then(({ CablesView }) => CablesView),
+);

@@ -1,1 +1,7 @@
-export { ChangeOverView as default } from '@/features/change-over/ChangeOverView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/change-over/ChangeOverView').then(({ ChangeOverView }) => ChangeOverView),
+);

@@ -1,1 +1,7 @@
-export { ChecklistView as default } from '@/features/checklist/ChecklistView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/checklist/ChecklistView').then(({ ChecklistView }) => ChecklistView),
+);

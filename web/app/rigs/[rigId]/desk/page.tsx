@@ -1,1 +1,5 @@
-export { DeskView as default } from '@/features/desk/DeskView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/desk/DeskView').then(({ DeskView }) => DeskView));

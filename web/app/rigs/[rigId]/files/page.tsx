@@ -1,1 +1,7 @@
-export { FilesView as default } from '@/features/files/FilesView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/files/FilesView').then(({ FilesView }) => FilesView),
+);

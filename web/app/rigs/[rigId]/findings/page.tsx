@@ -1,4 +1,4 @@
-import { FindingsView } from '@/features/findings/FindingsView';
+import { FindingsView } from './view';
 
 interface Props {
   readonly params: Promise<{ rigId: string }>;

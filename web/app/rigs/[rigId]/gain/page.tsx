@@ -1,1 +1,5 @@
-export { GainView as default } from '@/features/gain/GainView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/gain/GainView').then(({ GainView }) => GainView));

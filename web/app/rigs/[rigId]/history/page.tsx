@@ -1,1 +1,7 @@
-export { HistoryView as default } from '@/features/history/HistoryView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/history/HistoryView').then(({ HistoryView }) => HistoryView),
+);

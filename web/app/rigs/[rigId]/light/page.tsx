@@ -1,1 +1,7 @@
-export { LightView as default } from '@/features/light/LightView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/light/LightView').then(({ LightView }) => LightView),
+);

@@ -1,1 +1,7 @@
-export { MeasureView as default } from '@/features/measure/MeasureView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/measure/MeasureView').then(({ MeasureView }) => MeasureView),
+);

@@ -1,1 +1,7 @@
-export { MonitoringView as default } from '@/features/monitoring/MonitoringView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/monitoring/MonitoringView').then(({ MonitoringView }) => MonitoringView),
+);

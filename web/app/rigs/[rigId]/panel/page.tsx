@@ -1,1 +1,7 @@
-export { PanelView as default } from '@/features/panel/PanelView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/panel/PanelView').then(({ PanelView }) => PanelView),
+);

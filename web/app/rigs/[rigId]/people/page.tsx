@@ -1,1 +1,7 @@
-export { PeopleView as default } from '@/features/people/PeopleView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/people/PeopleView').then(({ PeopleView }) => PeopleView),
+);

@@ -1,1 +1,7 @@
-export { PictureView as default } from '@/features/picture/PictureView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/picture/PictureView').then(({ PictureView }) => PictureView),
+);

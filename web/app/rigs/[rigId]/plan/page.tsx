@@ -1,1 +1,5 @@
-export { PlanView as default } from '@/features/plan/PlanView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/plan/PlanView').then(({ PlanView }) => PlanView));

@@ -1,1 +1,7 @@
-export { PowerView as default } from '@/features/power/PowerView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/power/PowerView').then(({ PowerView }) => PowerView),
+);

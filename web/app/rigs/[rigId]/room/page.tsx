@@ -1,1 +1,5 @@
-export { RoomView as default } from '@/features/room/RoomView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/room/RoomView').then(({ RoomView }) => RoomView));

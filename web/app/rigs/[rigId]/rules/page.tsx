@@ -1,1 +1,7 @@
-export { HouseRulesView as default } from '@/features/house/HouseRulesView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/house/HouseRulesView').then(({ HouseRulesView }) => HouseRulesView),
+);

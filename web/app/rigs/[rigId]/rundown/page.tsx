@@ -1,1 +1,7 @@
-export { RundownView as default } from '@/features/rundown/RundownView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/rundown/RundownView').then(({ RundownView }) => RundownView),
+);

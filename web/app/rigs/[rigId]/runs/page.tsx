@@ -1,1 +1,5 @@
-export { RunsView as default } from '@/features/run/RunsView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/run/RunsView').then(({ RunsView }) => RunsView));

@@ -1,1 +1,7 @@
-export { SoundView as default } from '@/features/sound/SoundView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/sound/SoundView').then(({ SoundView }) => SoundView),
+);

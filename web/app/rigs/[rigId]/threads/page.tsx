@@ -1,1 +1,7 @@
-export { ThreadsView as default } from '@/features/threads/ThreadsView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() =>
+  import('@/features/threads/ThreadsView').then(({ ThreadsView }) => ThreadsView),
+);

@@ -1,1 +1,5 @@
-export { TimeView as default } from '@/features/time/TimeView';
+'use client';
+
+import { lazyView } from '@/features/rig/lazyView';
+
+export default lazyView(() => import('@/features/time/TimeView').then(({ TimeView }) => TimeView));

@@ -1,8 +1,8 @@
 import { givenKeySchema } from '@echo-loom/core';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
-import { RunMode } from '@/features/run/RunMode';
 import { findRun } from '@/server/runs';
+import { RunMode } from './view';
 
 interface Props {
   readonly params: Promise<{ rigId: string; runId: string }>;

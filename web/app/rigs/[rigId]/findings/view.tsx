@@ -1,0 +1,11 @@
+'use client';
+
+import type { ComponentProps } from 'react';
+import { lazyView } from '@/features/rig/lazyView';
+
+const View = lazyView(() =>
+  import('@/features/findings/FindingsView').then(({ FindingsView }) => FindingsView),
+);
+
+/** A component of its own: what a page of the server draws may not be lazy itself. */
+export const FindingsView = (props: ComponentProps<typeof View>) => <View {...props} />;

@@ -1,0 +1,162 @@
+'use client';
+
+import { Box, Button, Flex, Heading, IconButton, Text } from '@chakra-ui/react';
+import type { Area, Level, Verdict } from '@echo-loom/core';
+import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useState } from 'react';
+import { LevelMark } from '@/ui/LevelMark';
+import { ThemeButton } from '@/ui/ThemeButton';
+import { VerdictLine } from '@/ui/VerdictLine';
+import { useFrameKeys } from './hotkeys';
+import { type Press, usePressed } from './pressed';
+import { Drawer, Spine, viewAt, worstLevels } from './Spine';
+
+/** What the server knows of a rig without opening it. */
+export interface RigFacts {
+  readonly name: string;
+  /** null while it is being worked out */
+  readonly known: {
+    readonly verdict: Verdict;
+    readonly devices: number;
+    readonly cables: number;
+    readonly people: number;
+    /** The worst of each area first */
+    readonly found: readonly {
+      readonly area: Area;
+      readonly level: Level;
+      readonly title: string;
+      readonly says: string;
+    }[];
+  } | null;
+}
+
+const WORDS: Readonly<Record<Press, string>> = {
+  undo: 'Undo',
+  redo: 'Redo',
+  commands: 'Find',
+  keys: 'Keys',
+};
+
+/** Most findings written out. */
+const SHOWN = 12;
+
+const count = (number: number, one: string, many: string): string =>
+  `${number} ${number === 1 ? one : many}`;
+
+/** What is pressed here is kept, and done once the rig is open. */
+const Buttons = ({ press }: { readonly press: (what: Press) => void }) => (
+  <Flex ml="auto" gap="1" className="screen-only">
+    <IconButton size="sm" variant="ghost" aria-label="Undo" onClick={() => press('undo')}>
+      <Undo2 size={16} />
+    </IconButton>
+    <IconButton size="sm" variant="ghost" aria-label="Redo" onClick={() => press('redo')}>
+      <Redo2 size={16} />
+    </IconButton>
+    <Button size="sm" variant="ghost" px="2" onClick={() => press('commands')}>
+      <Search size={15} /> Find{' '}
+      <Text as="kbd" fontSize="xs" color="ink.soft">
+        Ctrl K
+      </Text>
+    </Button>
+    <ThemeButton />
+    <IconButton size="sm" variant="ghost" aria-label="Keys" onClick={() => press('keys')}>
+      <CircleHelp size={16} />
+    </IconButton>
+  </Flex>
+);
+
+/** What is found where this view looks. */
+const Found = ({ known }: { readonly known: NonNullable<RigFacts['known']> }) => {
+  const view = viewAt(usePathname());
+  const marks = view?.marks ?? 'all';
+  const found = known.found.filter(({ area }) => marks === 'all' || marks.includes(area));
+  return (
+    <>
+      <Text fontSize="sm" color="ink.soft" mb="3">
+        {[
+          count(known.devices, 'device', 'devices'),
+          count(known.cables, 'cable', 'cables'),
+          count(known.people, 'person', 'people'),
+        ].join(', ')}
+      </Text>
+      <Box as="ul" listStyleType="none" maxW="80ch">
+        {found.slice(0, SHOWN).map(({ area, level, title, says }) => (
+          <Flex as="li" key={`${area} ${title} ${says}`} gap="2" mb="2" fontSize="sm">
+            <Box pt="1" flex="none">
+              <LevelMark level={level} />
+            </Box>
+            <Box>
+              <Text fontWeight="600">{title}</Text>
+              <Text>{says}</Text>
+            </Box>
+          </Flex>
+        ))}
+      </Box>
+      {found.length > SHOWN && (
+        <Text fontSize="sm" color="ink.soft">
+          and {found.length - SHOWN} more
+        </Text>
+      )}
+    </>
+  );
+};
+
+/** A rig as the server knows it, to be read while it is being opened. */
+export const Paper = ({
+  rigId,
+  facts: { name, known },
+}: {
+  readonly rigId: string;
+  readonly facts: RigFacts;
+}) => {
+  const { waiting, press } = usePressed();
+  const [isOpen, setOpen] = useState(false);
+  useFrameKeys(press);
+  return (
+    <Flex direction="column" height="100dvh" data-opening={rigId}>
+      <Flex
+        as="header"
+        align="center"
+        gap="3"
+        px="3"
+        minH="12"
+        borderBottomWidth="1px"
+        borderColor="rule"
+        wrap="wrap"
+      >
+        <Button asChild size="sm" variant="ghost" px="2" className="screen-only">
+          <Link href="/" prefetch={false}>
+            Shelf
+          </Link>
+        </Button>
+        <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">
+          {name}
+        </Text>
+        {known && <VerdictLine verdict={known.verdict} />}
+        <Text fontSize="sm" color="ink.soft" role="status" className="screen-only">
+          {waiting.length === 0
+            ? 'Opening…'
+            : `Opening… then: ${waiting.map((what) => WORDS[what]).join(', ')}`}
+        </Text>
+        <Buttons press={press} />
+      </Flex>
+      <Drawer isOpen={isOpen} onTurn={() => setOpen(!isOpen)} />
+      <Flex flex="1" minH="0" position="relative">
+        <Spine
+          rigId={rigId}
+          levels={worstLevels(known?.found ?? [])}
+          isOpen={isOpen}
+          onGo={() => setOpen(false)}
+        />
+        <Box as="main" flex="1" minW="0" overflowY="auto" p="4">
+          <Heading as="h2" size="md" mb="1">
+            {viewAt(usePathname())?.name}
+          </Heading>
+          {known ? <Found known={known} /> : <Text fontSize="sm">It is being worked out…</Text>}
+        </Box>
+      </Flex>
+    </Flex>
+  );
+};
