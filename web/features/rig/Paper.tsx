@@ -150,7 +150,8 @@ export const Paper = ({
           isOpen={isOpen}
           onGo={() => setOpen(false)}
         />
-        <Box as="main" flex="1" minW="0" overflowY="auto" p="4">
+        {/* It scrolls, and may have nothing in it to go to by key. */}
+        <Box as="main" flex="1" minW="0" overflowY="auto" p="4" tabIndex={0}>
           <Heading as="h2" size="md" mb="1">
             {viewAt(usePathname())?.name}
           </Heading>
