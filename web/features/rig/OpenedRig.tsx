@@ -10,6 +10,15 @@ interface Ready {
   readonly first: Analysis;
 }
 
+/** Waits until no button of the pointer is down: a press that began on one page would end on another. */
+const pointerUp = (isDown: () => boolean): Promise<void> =>
+  isDown()
+    ? new Promise((done) => {
+        for (const end of ['pointerup', 'pointercancel'])
+          window.addEventListener(end, () => setTimeout(done, 0), { once: true });
+      })
+    : Promise.resolve();
+
 /** A rig's page: what the server knows of it at once, and the open rig as soon as it is computed here. */
 export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigFacts }) => {
   const [ready, setReady] = useState<Ready | null>(null);
@@ -17,9 +26,20 @@ export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigF
   const { rigId, saved } = room;
   useEffect(() => {
     let isWanted = true;
+    let isDown = false;
+    const press = () => {
+      isDown = true;
+    };
+    const release = () => {
+      isDown = false;
+    };
+    window.addEventListener('pointerdown', press);
+    window.addEventListener('pointerup', release);
+    window.addEventListener('pointercancel', release);
     const open = async (): Promise<void> => {
       const { Room, firstAnalysis } = await import('./Room');
       const first = await firstAnalysis(saved.rig, () => isWanted);
+      await pointerUp(() => isDown);
       if (first && isWanted) setReady({ Room, first });
     };
     open().catch((error: unknown) => {
@@ -27,6 +47,9 @@ export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigF
     });
     return () => {
       isWanted = false;
+      window.removeEventListener('pointerdown', press);
+      window.removeEventListener('pointerup', release);
+      window.removeEventListener('pointercancel', release);
     };
     // What the server sends later reaches the open rig as events.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -5,7 +5,7 @@ import type { Area, Level, Verdict } from '@echo-loom/core';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { LevelMark } from '@/ui/LevelMark';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
@@ -45,23 +45,58 @@ const SHOWN = 12;
 const count = (number: number, one: string, many: string): string =>
   `${number} ${number === 1 ? one : many}`;
 
-/** What is pressed here is kept, and done once the rig is open. */
-const Buttons = ({ press }: { readonly press: (what: Press) => void }) => (
+const never = () => () => undefined;
+
+/** What is pressed here is kept, and done once the rig is open; it cannot be pressed before the page runs. */
+const Buttons = ({ press }: { readonly press: (what: Press) => void }) => {
+  const isRunning = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return <Keys press={press} isOff={!isRunning} />;
+};
+
+const Keys = ({
+  press,
+  isOff,
+}: {
+  readonly press: (what: Press) => void;
+  readonly isOff: boolean;
+}) => (
   <Flex ml="auto" gap="1" className="screen-only">
-    <IconButton size="sm" variant="ghost" aria-label="Undo" onClick={() => press('undo')}>
+    <IconButton
+      size="sm"
+      variant="ghost"
+      aria-label="Undo"
+      disabled={isOff}
+      onClick={() => press('undo')}
+    >
       <Undo2 size={16} />
     </IconButton>
-    <IconButton size="sm" variant="ghost" aria-label="Redo" onClick={() => press('redo')}>
+    <IconButton
+      size="sm"
+      variant="ghost"
+      aria-label="Redo"
+      disabled={isOff}
+      onClick={() => press('redo')}
+    >
       <Redo2 size={16} />
     </IconButton>
-    <Button size="sm" variant="ghost" px="2" onClick={() => press('commands')}>
+    <Button size="sm" variant="ghost" px="2" disabled={isOff} onClick={() => press('commands')}>
       <Search size={15} /> Find{' '}
       <Text as="kbd" fontSize="xs" color="ink.soft">
         Ctrl K
       </Text>
     </Button>
     <ThemeButton />
-    <IconButton size="sm" variant="ghost" aria-label="Keys" onClick={() => press('keys')}>
+    <IconButton
+      size="sm"
+      variant="ghost"
+      aria-label="Keys"
+      disabled={isOff}
+      onClick={() => press('keys')}
+    >
       <CircleHelp size={16} />
     </IconButton>
   </Flex>
