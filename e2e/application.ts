@@ -63,6 +63,16 @@ export const test = base.extend<
   { empty: Application },
   { demo: Application; cleared: Application }
 >({
+  // Going to a rig is done once it is open: a key of its view pressed before would be nobody's.
+  page: async ({ page }, use) => {
+    const goTo = page.goto.bind(page);
+    page.goto = async (...where) => {
+      const answered = await goTo(...where);
+      await expect(page.locator('[data-opening]')).toHaveCount(0);
+      return answered;
+    };
+    await use(page);
+  },
   demo: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
