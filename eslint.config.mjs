@@ -95,7 +95,7 @@ export default ts.config(
     },
   },
   {
-    files: ['web/front.mjs'],
+    files: ['*.mjs', 'web/front.mjs'],
     languageOptions: {
       globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly' },
     },

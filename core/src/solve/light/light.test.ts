@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { analyse, type Analysis } from '../../analyse';
-import { RigDraft } from '../../catalogue/draft';
-import { faces, movedTo, lampSources } from '../../passes/light';
+import { faces } from '../../passes/light';
 import {
   camera,
   doing,
@@ -10,27 +9,16 @@ import {
   lamp,
   lit,
   wall,
-  about,
   AT_HOST,
 } from '../../rules/light-for-cases';
-import { apply, type Rig, type SimpleCommand } from '../../rig';
 import { missedNow, setLight } from './answer';
 import { whatToBuy } from './buy';
 import { curesOf } from './cures';
 import { limitsOf, missedBy } from './limits';
-import { whyNot } from './may-stand';
 import { bestLevels, keyChoices } from './programme';
+import { after, WISH } from './light-for-cases';
 import { type LightWish, taskOf } from './wish';
 import { times } from '../../runs-for-cases';
-
-const after = (analysis: Analysis, commands: readonly SimpleCommand[]): Analysis =>
-  analyse(
-    commands.length === 0
-      ? analysis.rig
-      : apply(analysis.rig, { type: 'batch', label: 'Set', commands: [...commands] }),
-  );
-
-const WISH: LightWish = { aim: 'power', faceLux: 300 };
 
 describe('dimmers by a linear programme', () => {
   const analysis = analyse(lit(key, fill));
@@ -208,37 +196,6 @@ describe('where it cannot be', () => {
     expect(curesOf(analyse(lit(key, fill)), WISH)).toEqual([]));
 });
 
-describe('where a lamp must not stand', () => {
-  const analysis = analyse(
-    lit(
-      key,
-      camera(),
-      doing(
-        { type: 'changePerson', personId: 'host', person: { wearsGlasses: true } },
-        {
-          type: 'addWalkway',
-          walkwayId: 'way',
-          walkway: { name: 'Way', from: { xM: 5, yM: 0 }, to: { xM: 5, yM: 5 }, widthM: 0.9 },
-        },
-      ),
-    ),
-  );
-  const at = (xM: number, yM: number, zM: number) => {
-    const [source] = lampSources(analysis);
-    if (!source) throw new Error('no lamp');
-    return whyNot(analysis, movedTo(analysis, source, { xM, yM, zM }));
-  };
-  it('says why', () => {
-    expect(at(-1, 2, 1.8)).toBe('outside the room');
-    expect(at(2, 3, 2.4)).toBe('through the ceiling');
-    expect(at(5, 3, 1.8)).toBe('in a walkway');
-    expect(at(3, 1.5, 1.8)).toBe('in somebody');
-    expect(at(3, 0.6, 1.2)).toBe('in a picture');
-    expect(at(about(2, 0).xM, about(2, 0).yM + 0.4, 1.3)).toBe('in somebody’s glasses');
-    expect(at(about(2, -40).xM, about(2, -40).yM, 1.95)).toBeNull();
-  });
-});
-
 describe('what to buy', () => {
   it('is nothing where the lamps will do', () => {
     const advice = whatToBuy(analyse(lit(key, fill)), WISH);
@@ -257,67 +214,3 @@ describe('what to buy', () => {
   });
 });
 
-describe('a green screen', () => {
-  const screen = (): Rig =>
-    [-1, 1]
-      .reduce(
-        (draft, side) =>
-          draft
-            .device(`flood${side}`, 'light-flood', { name: `Flood ${side}` })
-            .do({
-              type: 'placeDevice',
-              deviceId: `flood${side}`,
-              at: { xM: 3 + side, yM: 2.1, facingDeg: 180 },
-              aim: null,
-            })
-            .do({ type: 'raiseDevice', deviceId: `flood${side}`, heightM: 1.5 })
-            .lamp(`flood${side}`, { at: 'turned', downDeg: 0 }),
-        new RigDraft(
-          'Case',
-          lit(
-            key,
-            fill,
-            wall({
-              name: 'Green screen',
-              is: 'green screen',
-              at: { xM: 3, yM: 0.1, facingDeg: 0 },
-              widthM: 2,
-              heightM: 1.2,
-              bottomM: 0.9,
-              hue: 'green',
-              reflects: 0.3,
-            }),
-          ),
-        ),
-      )
-      .build();
-  it('is lit evenly and like the face', () => {
-    const analysis = analyse(screen());
-    const answer = setLight(analysis, WISH);
-    if (!answer) throw new Error('no answer');
-    expect(answer.isMet).toBe(true);
-    const then = after(analysis, answer.commands);
-    expect(then.findings.filter(({ code }) => /light\.screen-(uneven|level)/.test(code))).toEqual(
-      [],
-    );
-    expect(missedNow(then, WISH)).toEqual([]);
-  });
-  it('leaves lamps that stand too near off, and takes the key for it instead', () => {
-    const near = analyse(
-      apply(screen(), {
-        type: 'batch',
-        label: 'Nearer',
-        commands: [-1, 1].map((side) => ({
-          type: 'placeDevice' as const,
-          deviceId: `flood${side}`,
-          at: { xM: 3 + side, yM: 0.7, facingDeg: 180 },
-          aim: null,
-        })),
-      }),
-    );
-    const answer = setLight(near, WISH);
-    const floods = answer?.levels.filter(({ id }) => id.startsWith('flood')) ?? [];
-    expect(floods).toHaveLength(2);
-    for (const { to } of floods) expect(to).toBeLessThan(5);
-  });
-});
