@@ -88,7 +88,10 @@ export default ts.config(
         'error',
         {
           patterns: [
-            { group: ['*.test', '**/*.test'], message: 'What two tests share stands in a file …-for-cases.' },
+            {
+              group: ['*.test', '**/*.test'],
+              message: 'What two tests share stands in a file …-for-cases.',
+            },
           ],
         },
       ],

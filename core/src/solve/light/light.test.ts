@@ -1,16 +1,7 @@
 import fc from 'fast-check';
 import { analyse, type Analysis } from '../../analyse';
 import { faces } from '../../passes/light';
-import {
-  camera,
-  doing,
-  fill,
-  key,
-  lamp,
-  lit,
-  wall,
-  AT_HOST,
-} from '../../rules/light-for-cases';
+import { camera, doing, fill, key, lamp, lit, wall, AT_HOST } from '../../rules/light-for-cases';
 import { missedNow, setLight } from './answer';
 import { whatToBuy } from './buy';
 import { curesOf } from './cures';
@@ -213,4 +204,3 @@ describe('what to buy', () => {
     expect(advice?.says).toMatch(/A second lamp/);
   });
 });
-
