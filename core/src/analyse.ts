@@ -1,6 +1,7 @@
 import { stagesOf, type Thread } from './graph';
-import { measure, type Measured, MeasuredRig } from './passes/measure';
-import type { PassOf } from './passes/pass';
+import { measure, MeasuredRig } from './passes/measure';
+import type { Measured } from './passes/measured';
+import type { PassOf } from './passes/measured';
 import { figure, type Sum } from './passes/sum';
 import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
 import { cut } from './rig/text';

@@ -65,7 +65,8 @@ export {
   withCamera,
 } from './passes/framing';
 export { type Ears, type HeardSound, ears, wayToEars } from './passes/hearing';
-export { type Measured, measure } from './passes/measure';
+export { measure } from './passes/measure';
+export type { Measured } from './passes/measured';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';
 export type { PictureFigures } from './passes/picture';
 export {

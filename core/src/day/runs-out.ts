@@ -1,4 +1,4 @@
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { driveLoads } from '../passes/computer/lines';
 import { pass } from '../passes/pass';
 import { batteryOf, feedLoadings, upsMinutes } from '../passes/power';

@@ -1,6 +1,6 @@
 import type { DeviceNode, Signal } from '../graph';
 import type { CoverageLine } from '../passes/coverage/line';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOf } from '../passes/names';
 import { entry, type Kind } from '../rig';
 import { startCard } from './cards';

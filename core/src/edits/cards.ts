@@ -1,5 +1,5 @@
 import { type DeviceNode, isIdle } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { entry, numberSetting, type SimpleCommand, type Storage } from '../rig';
 
 /** Edits that let a camera record on its own card. */

@@ -1,7 +1,7 @@
 import { type Framed, withCamera } from '../passes/framing';
 import { type Exposed, exposures } from '../passes/exposure';
 import { framesOf, isSteady, longerThanFrame } from '../passes/framing/shutters';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { type Device, entry, numberSetting, type SimpleCommand } from '../rig';
 import { onControl } from './light';
 

@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { LinkEdge } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { middleM, stoodAt } from '../passes/place/stood';
 import { apply, entry, freeId, type Rig, type SimpleCommand } from '../rig';
 import { cable, type CableId, reachM, STOCK_LENGTHS_M } from '../rig/links/cables';

@@ -1,5 +1,5 @@
 import { isOpen, stagesOf, type Stage, type Thread } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { entry } from '../rig';
 import type { Fix } from './fix';
 import type { Attempt } from './plugging';

@@ -1,5 +1,6 @@
 import { planOf, type Planned, plannedCables } from '../passes/cables';
-import { measure, type Measured } from '../passes/measure';
+import { measure } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { apply, entry, Refusal, type SimpleCommand } from '../rig';
 
 /** Cables made as long as the plan asks, as edits. Lengths in metres. */

@@ -1,5 +1,5 @@
 import type { Framed } from '../passes/framing';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { figure } from '../passes/sum';
 import { fitsOn, inOrder, type Lens, lensText, reachesFocal, type SimpleCommand } from '../rig';
 import type { Fix } from './fix';

@@ -1,4 +1,4 @@
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { middleM, stoodAt, stepped } from '../passes/place';
 import {
   type Device,

@@ -1,5 +1,5 @@
 import type { DeviceNode } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { middleM, mouthOf, moveToMouth, placedSpot, stoodAt } from '../passes/place';
 import { entry, type SimpleCommand } from '../rig';
 import { moveDevice } from './move';

@@ -1,4 +1,4 @@
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import type { Solid } from '../passes/place';
 import { type Device, entry, type Point, type SimpleCommand, type Spot } from '../rig';
 

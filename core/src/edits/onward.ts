@@ -1,5 +1,5 @@
 import type { DeviceNode, PortNode, Signal } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import type { SimpleCommand } from '../rig';
 import { join } from './join';
 import { endOf, goesToCalls, isCard, isFree, isSameLevel } from './sockets';

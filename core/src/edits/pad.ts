@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { LinkEdge } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import type { Fix } from './fix';
 import { splice } from './splice';
 

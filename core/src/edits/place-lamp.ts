@@ -1,6 +1,6 @@
 import { nameOfThing } from '../passes/names';
 import { type FaceLight, type LightSource, movedTo, withSource } from '../passes/light';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { stepped } from '../passes/place';
 import { figure } from '../passes/sum';
 import { isInside } from '../rig';

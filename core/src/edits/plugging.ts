@@ -1,6 +1,6 @@
 import { classById } from '../catalogue';
 import type { DeviceNode, LinkEdge, PortNode } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { apply, entry, freeId, type Kind, type Port, type Rig, type SimpleCommand } from '../rig';
 import { cut } from '../rig/text';
 import { join } from './join';

@@ -1,5 +1,5 @@
 import { type DeviceNode, type LinkEdge, stagesOf } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { apply, freeId, type Rig, type SimpleCommand } from '../rig';
 import { join } from './join';
 import { added, type Attempt } from './plugging';

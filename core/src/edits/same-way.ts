@@ -1,6 +1,6 @@
 import type { DeviceNode, LinkEdge, PortNode, Thread } from '../graph';
 import { stagesOf } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOf } from '../passes/names';
 import { apply, type SimpleCommand } from '../rig';
 import type { Fix } from './fix';

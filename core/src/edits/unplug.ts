@@ -1,5 +1,5 @@
 import type { LinkEdge } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOf } from '../passes/names';
 import type { Fix } from './fix';
 import { disconnect } from './splice';

@@ -1,5 +1,6 @@
 import { type DeviceNode, isOpen, type PortNode, stagesOf, type Thread } from '../graph';
-import { measure, type Measured } from '../passes/measure';
+import { measure } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOf } from '../passes/names';
 import { apply, type SimpleCommand } from '../rig';
 import { type Fix, simpleOf } from './fix';

@@ -1,6 +1,6 @@
 import { type Stage, stagesOf } from '../graph';
 import { explainBranch } from '../passes/computer/sums';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { explainPayload, explainReach, explainStream } from '../passes/picture/sums';
 import { builtRoom } from '../passes/room';
 import { bandSums } from '../passes/room/sums';

@@ -1,35 +1,12 @@
 import { compile, type Graph, trace, type Traced } from '../graph';
-import type { Device, Rig, SetDevice } from '../rig';
+import type { Device, Rig } from '../rig';
 import { usbPass, type UsbTree } from './computer';
-import { type PassOf, Results } from './pass';
-import { type Negotiation, type PictureFigures, picturePass, type Pictures } from './picture';
+import type { Measured, PassOf } from './measured';
+import { asResults, Results } from './pass';
+import { picturePass, type Pictures } from './picture';
 import { changesBetween, DevicesInOrder, nowReading, type Result, watchedRig } from './reads';
-import { type SoundFigures, soundPass } from './sound';
-import { type Delay, timePass } from './time';
-
-/** Devices as they are called and set. */
-export interface Devices {
-  /** The device of a node. @throws where there is none of that id */
-  device(of: { readonly id: string; readonly index?: number }): SetDevice;
-}
-
-/** The rig with every figure computed, before anything is judged. Arrays are by stage index. */
-export interface Measured extends Devices {
-  device(of: { readonly id: string; readonly index?: number }): Device;
-  readonly rig: Rig;
-  readonly graph: Graph;
-  readonly traced: Traced;
-  readonly picture: readonly (PictureFigures | undefined)[];
-  /** What sources that send the best that fits agreed on, by the index of their first stage */
-  readonly negotiations: ReadonlyMap<number, Negotiation>;
-  readonly sound: readonly (SoundFigures | undefined)[];
-  readonly delay: readonly Delay[];
-  readonly usb: UsbTree;
-  /** Every device, in their order */
-  devices(): ReadonlyMap<string, Device>;
-  /** Where passes ask for one another's results */
-  readonly results: Results;
-}
+import { soundPass } from './sound';
+import { timePass } from './time';
 
 const graph: PassOf<Graph> = {
   name: 'graph',
@@ -124,7 +101,7 @@ export const measure = (rig: Rig, before?: Measured): MeasuredRig => {
   const watched = new DevicesInOrder(rig, true);
   const results = new Results(
     (own) => new MeasuredRig(watchedRig(rig, watched), watched, own),
-    before && { results: before.results, changes: changesBetween(before.rig, rig) },
+    before && { results: asResults(before.results), changes: changesBetween(before.rig, rig) },
   );
   return new MeasuredRig(rig, new DevicesInOrder(rig, false), results);
 };

@@ -1,6 +1,6 @@
 import type { DeviceNode, PortNode } from '../graph';
 import { entry, type Rig } from '../rig';
-import type { Measured } from './measure';
+import type { Measured } from './measured';
 
 /** What a device is called in this rig. */
 export const deviceName = (measured: Measured, node: DeviceNode): string =>

@@ -2,7 +2,8 @@ import { analyse, reanalyse } from '../analyse';
 import { apply, type Rig, type SimpleCommand } from '../rig';
 import { demoRig } from '../rules/demo-for-cases';
 import { saidBy } from '../said-for-cases';
-import { type Measured, measure } from './measure';
+import { measure } from './measure';
+import type { Measured } from './measured';
 import { pass, passBySource, passFor } from './pass';
 
 const rig = demoRig('second-firing');

@@ -1,22 +1,7 @@
 import type { Signal, Walk } from '../graph';
-import type { Measured } from './measure';
+import type { Asked, Measured, PassFor, PassOf, PassOfWalk } from './measured';
+
 import { type Changes, nowReading, Reads, recorded, recordedInto, type Result } from './reads';
-
-/** What a pass is: a name, and a pure function of what is measured. What it reads is written down as it reads. */
-export interface PassOf<T> {
-  readonly name: string;
-  readonly make: (measured: Measured) => T;
-  /** Where two results say the same the earlier one is kept, and nothing that rests on it is worked out again */
-  readonly same?: (before: T, after: T) => boolean;
-}
-
-/** What a pass is that is worked out one by one, each by its key: only those an edit met are worked out again. */
-export interface PassFor<Key extends string | number, T> {
-  readonly name: string;
-  readonly makeFor: (measured: Measured, key: Key) => T;
-  /** As of a pass */
-  readonly same?: (before: T, after: T) => boolean;
-}
 
 /** A pass is asked by calling it, however often: it is worked out once for each analysis. */
 export type Pass<T> = (measured: Measured) => T;
@@ -91,14 +76,6 @@ let slots = 0;
 /** What a source of the other signal has. */
 const NOTHING: readonly never[] = [];
 
-/** What is worked out for each source. */
-interface PassOfWalk<T> {
-  /** Where its list stands among those of a source */
-  readonly slot: number;
-  readonly signal: Signal;
-  readonly makeFor: (measured: Measured, walk: Walk) => readonly T[];
-}
-
 /** What is worked out for one source, and all that was read for it: it holds or falls as a whole. */
 interface WalkResults {
   readonly reads: Reads;
@@ -116,7 +93,7 @@ const kept = <T>(
 ): T => (old && same?.(old.value, value) ? old.value : value);
 
 /** Results of one analysis. Those of an earlier one that nothing changed met are taken over as they are. */
-export class Results {
+export class Results implements Asked {
   private readonly whole = new Map<object, Result>();
   private readonly byKey = new Map<object, Map<string | number, Result>>();
   private readonly underWay = new Set<object>();
@@ -304,3 +281,9 @@ export class Results {
     this.before = null;
   }
 }
+
+/** The results behind what passes ask. @throws TypeError for anything else that answers to the same questions */
+export const asResults = (asked: Asked): Results => {
+  if (asked instanceof Results) return asked;
+  throw new TypeError('Earlier figures are taken over only from an analysis');
+};

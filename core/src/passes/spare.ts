@@ -1,5 +1,5 @@
 import { type DeviceNode, isSocketHeld, type PortNode } from '../graph';
-import type { Measured } from './measure';
+import type { Measured } from './measured';
 import { channelLoads } from './sound/channels';
 
 /** What a device has left: sockets by what they are for, and channels of its cables. */

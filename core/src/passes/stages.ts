@@ -1,5 +1,5 @@
 import type { Signal, Stage } from '../graph';
-import type { Measured } from './measure';
+import type { Measured } from './measured';
 import type { PictureFigures } from './picture';
 import type { SoundFigures } from './sound';
 

@@ -1,7 +1,7 @@
 import type { Analysis, Verdict } from '../analyse';
 import { everyFinding, reanalyse } from '../analyse';
 import { sourceOf, type Stage } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { microphonesInRoom } from '../passes/room';
 import { isConversion } from '../passes/sound/gains';
 import { voiceFigures } from '../passes/sound/voice-figures';

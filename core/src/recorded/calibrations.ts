@@ -1,5 +1,5 @@
 import { holds, meetings, type Pair } from '../passes/time';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { entry, inOrder, type Offset } from '../rig';
 
 /** What was measured of a rig, beside what the rig predicts of the same. Milliseconds; late is positive. */

@@ -1,5 +1,6 @@
 import { type Fix, simpleOf } from '../edits/fix';
-import { measure, type Measured } from '../passes/measure';
+import { measure } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { builtRoom, roomSound } from '../passes/room';
 import {
   apply,

@@ -1,6 +1,6 @@
 import type { Fix } from '../edits/fix';
 import { sourceOf, type Stage } from '../graph';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOf } from '../passes/names';
 import { peakDb } from '../passes/sound';
 import { type Knob, knobsOf, voices } from '../passes/sound/ladder';

@@ -6,7 +6,7 @@ import {
   type FileOnDrive,
   fileOwner,
 } from '../passes/computer/lines';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { deviceName } from '../passes/names';
 import { pass } from '../passes/pass';
 import { gbPerHour } from '../passes/storage';

@@ -1,4 +1,4 @@
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { nameOfThing } from '../passes/names';
 import { counterweightKg, type Loaded } from '../passes/place';
 import { fieldDeg, type View } from '../passes/view';

@@ -1,5 +1,5 @@
 import { meetings } from '../passes/time';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { setsOf, solveTiming } from '../solve/timing';
 
 /** Where sound and picture meet, and what to set. Milliseconds; sound late is positive. */

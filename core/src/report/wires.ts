@@ -1,5 +1,5 @@
 import { type CablePlan, wayFills } from '../passes/cables';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { circuitLoadings, feedLoadings, upsMinutes } from '../passes/power';
 import type { Report } from './form';
 

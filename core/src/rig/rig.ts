@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { Mains } from './mains';
-import { SHAPE, blankParts } from './slices';
+import type { Mains } from './mains/schema';
+import { SHAPE, blankParts } from './shapes';
 
 /** Version of the document this code writes. Older ones are brought up to it by `upgrade`. */
 export const RIG_VERSION = 19;

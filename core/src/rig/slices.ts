@@ -22,13 +22,14 @@ import * as rundown from './rundown';
 import * as sets from './sets';
 import * as shell from './shell';
 import * as shows from './shows';
+import type { Both, Part } from './shapes';
 import type { Slice } from './slice';
 import * as supports from './supports';
 import * as timing from './timing';
 import * as title from './title';
 import * as ways from './ways';
 
-/** Every part of the document, in the order of its fields. This is the only list of them. */
+/** Every part of the document, and what is done with it. */
 const SLICES = {
   title,
   house,
@@ -61,26 +62,16 @@ const SLICES = {
 };
 
 type Slices = typeof SLICES;
-type Both<Union> = (Union extends unknown ? (part: Union) => void : never) extends (
-  all: infer All,
-) => void
-  ? { [Key in keyof All]: All[Key] }
-  : never;
 
-/** The fields of every part together. */
-type Shape = Both<Slices[keyof Slices]['shape']>;
-type Blank = Both<ReturnType<Slices[keyof Slices]['blank']>>;
 /** The commands of every part together, by their type. */
-export type Commands = Both<Slices[keyof Slices]['commands']>;
+export type Commands = Both<Slices[Part]['commands']>;
 
-const merged = <Part, All>(of: (slice: Slices[keyof Slices]) => Part): All =>
-  // Parts have no field in common, as the test of the slices proves: together they are their intersection.
+const merged = <All>(of: (slice: Slices[Part]) => object): All =>
+  // Parts have no command in common, as the test of the slices proves.
   Object.assign({}, ...Object.values(SLICES).map(of)) as All;
 
-export const SHAPE = merged<object, Shape>(({ shape }) => shape);
-export const COMMANDS = merged<object, Commands>(({ commands }) => commands);
-export const LIMITS = merged<object, Readonly<Record<string, number>>>(({ limits }) => limits);
-export const blankParts = (): Blank => merged<object, Blank>(({ blank }) => blank());
+export const COMMANDS = merged<Commands>(({ commands }) => commands);
+export const LIMITS = merged<Readonly<Record<string, number>>>(({ limits }) => limits);
 
-/** Each part as a slice: whoever forgets to export something of it is told here. */
-export const ALL_SLICES: Readonly<Record<keyof Slices, Slice>> = SLICES;
+/** Each part as a slice: whoever forgets one, or to export something of it, is told here. */
+export const ALL_SLICES: Readonly<Record<Part, Slice>> = SLICES;

@@ -1,5 +1,5 @@
 import { ruleByCode } from '.';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { type Aside, freeId, type SimpleCommand } from '../rig';
 import { cut } from '../rig/text';
 import { type Finding, findingKey } from './rule';

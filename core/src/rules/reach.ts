@@ -2,7 +2,7 @@ import { farther } from '../edits/farther';
 import { cableName } from '../edits/splice';
 import type { LinkEdge } from '../graph';
 import { nameOf } from '../passes/names';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { pass } from '../passes/pass';
 import { explainReach } from '../passes/picture/sums';
 import { cable } from '../passes/sound/gains';

@@ -1,7 +1,7 @@
 import type { Fix } from '../edits/fix';
 import type { DeviceNode } from '../graph';
 import { type Framed, framed } from '../passes/framing';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
 import type { Sum } from '../passes/sum';
 import type { CameraFigures, SimpleCommand } from '../rig';

@@ -1,5 +1,5 @@
 import type { Fix } from '../edits/fix';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import type { Sum } from '../passes/sum';
 import type { HouseRules } from '../rig';
 import { type About, aboutKey } from './about';

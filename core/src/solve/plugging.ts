@@ -7,7 +7,7 @@ import {
   feedLoadings,
 } from '../passes/power';
 import { isNeeded } from '../passes/power/needed';
-import type { Measured } from '../passes/measure';
+import type { Measured } from '../passes/measured';
 import type { SimpleCommand } from '../rig';
 
 /** Which device is plugged in where: found by trying everything where that is little, else from good to better. */

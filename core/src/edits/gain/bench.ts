@@ -1,5 +1,5 @@
 import { type Stage, stagesOf } from '../../graph';
-import type { Devices, Measured } from '../../passes/measure';
+import type { Devices, Measured } from '../../passes/measured';
 import {
   headroomDb,
   peakCeilingDbfs,

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { RigDraft } from '../../catalogue/draft';
 import { stagesOf } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { headroomDb, snrDb } from '../../passes/sound';
 import { voices } from '../../passes/sound/ladder';
 import { apply, levelTarget, type Rig, type SimpleCommand } from '../../rig';

@@ -1,5 +1,5 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { SoundFigures } from '../../passes/sound';
 import { type Knob, knobsOf, voices } from '../../passes/sound/ladder';
 import type { SimpleCommand } from '../../rig';

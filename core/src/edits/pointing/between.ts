@@ -1,6 +1,7 @@
 import { CATALOGUE } from '../../catalogue';
 import type { LinkEdge } from '../../graph';
-import { type Measured, measure } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { nameOf } from '../../passes/names';
 import {
   apply,

@@ -1,6 +1,6 @@
 import { CATALOGUE } from '../../catalogue';
 import type { DeviceNode, PortNode } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import {
   type CableRun,
   type End,

@@ -1,5 +1,5 @@
 import { entry, inOrder, type Point } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { type InRoom, stoodAt } from '../place';
 import { ACROSS_MOST_M, type Route, routeBetween } from './route';

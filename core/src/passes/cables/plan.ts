@@ -2,7 +2,7 @@ import { type CableRun, entry, type Link, type Rig } from '../../rig';
 import type { Dressing, Lay } from '../../rig/links/schema';
 import { type CableId, stockFor } from '../../rig/links/cables';
 import { bodyOf } from '../../catalogue/bodies';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass, passFor } from '../pass';
 import { type InRoom, stoodAt } from '../place';
 import type { Sum } from '../sum';

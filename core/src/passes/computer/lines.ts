@@ -1,7 +1,7 @@
 import type { DeviceNode, PortNode, Thread } from '../../graph';
 import { numberSetting, type Storage } from '../../rig';
 import type { Format } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { deviceName } from '../names';
 import { pass } from '../pass';
 import { gbPerHour, hoursThatFit, SOUND_CHANNEL_MBPS, writeMBps } from '../storage';

@@ -1,7 +1,7 @@
 import type { DeviceNode, PortNode, Stage, Thread } from '../../graph';
 import { type Deliverable, type Kind, USUAL_DELIVERABLES } from '../../rig';
 import { type Format, parseFormat, pixelsPerSecond } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { deviceName } from '../names';
 import { pass } from '../pass';
 import { eachPicture } from '../stages';

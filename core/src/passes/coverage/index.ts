@@ -1,5 +1,5 @@
 import { entry, inOrder } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass, passFor } from '../pass';
 import { delivered, shown } from './delivered';
 import type { CoverageAnswer, CoverageLine, Need } from './line';

@@ -1,7 +1,7 @@
 import type { DeviceNode, PortNode, Signal, Thread } from '../../graph';
 import { entry, inOrder, type Kind, type Rig } from '../../rig';
 import deepEqual from 'fast-deep-equal';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { eachSound } from '../stages';
 

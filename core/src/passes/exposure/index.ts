@@ -16,7 +16,7 @@ import {
   sharesAt,
   litRoom,
 } from '../light';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass, passFor } from '../pass';
 import { along, dot, fromTo, type InRoom, looking, unit, type Vector } from '../place';
 import { pointInPicture, type View, viewById } from '../view';

@@ -15,7 +15,7 @@ import {
   switchSetting,
 } from '../../rig';
 import { type Format, parseFormat } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { withLight } from '../light';
 import { haveSameItems, pass, passFor } from '../pass';
 import { withPlan } from '../place';

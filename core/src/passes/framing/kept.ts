@@ -1,5 +1,5 @@
 import { type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 
 /** Where the pixels of a source end, and what takes some of them away on the way there. */

@@ -2,7 +2,7 @@ import type { PortNode, Stage, Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import { numberSetting } from '../../rig';
 import { dbuToVolts, powerSumDb } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { snrDb } from '../sound';
 

@@ -1,5 +1,5 @@
 import { type Backdrop, entry, inOrder } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass, passFor } from '../pass';
 import { ahead, type InRoom, looking, UP, type Vector } from '../place';
 import { directLux, fromRoom } from './at';

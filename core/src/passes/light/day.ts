@@ -1,5 +1,5 @@
 import { entry } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { type InRoom, looking, UP, type Vector } from '../place';
 import { directLux, litRoom, roomLuxOf } from './at';

@@ -1,5 +1,5 @@
 import { entry, type Face, inOrder, type Person, USUAL_FACE } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import {
   angleBetween,

@@ -1,6 +1,6 @@
 import type { ShotPlan } from '../../rig';
 import { entry } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { passFor } from '../pass';
 import { shotOnPlan } from '../place';
 import { faces } from './faces';

@@ -12,7 +12,7 @@ import {
   USUAL_WINDOW,
   type WindowLight,
 } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import {
   cross,

@@ -1,4 +1,4 @@
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { cross, fromTo, type InRoom, rightOf, unit } from '../place';
 import { litRoom } from './at';
 import { type FaceLight, faceFigures, onFace, type OnFace } from './faces';

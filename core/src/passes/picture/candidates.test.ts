@@ -4,7 +4,8 @@ import { BEST_THAT_FITS, type Coding, CODINGS, type Rig } from '../../rig';
 import { camera } from '../../rules/rigs-for-cases';
 import { formatName, parseFormat } from '../../units';
 import { measure } from '../measure';
-import { type Candidate, candidatesOf, compareCandidates, negotiate } from './negotiate';
+import type { Candidate } from '../figures/picture';
+import { candidatesOf, compareCandidates, negotiate } from './negotiate';
 import { explainPayload, explainReach, explainStream } from './sums';
 
 /** Which of a source's formats is tried before which. */

@@ -3,49 +3,18 @@ import { sourceOf } from '../../graph';
 import {
   BEST_THAT_FITS,
   choiceSetting,
-  type Coding,
   type Device,
   FIRST_CONNECTED,
   type PictureRoute,
 } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat, streamMBps } from '../../units';
-import type { Measured } from '../measure';
-import { negotiate, type Negotiation } from './negotiate';
-import { payloadAt, type PictureStop, screenFormat, stopOnLink } from './on-link';
+import type { Measured } from '../measured';
+import type { Negotiation, PictureFigures, Pictures } from '../figures/picture';
+import { negotiate } from './negotiate';
+import { payloadAt, screenFormat, stopOnLink } from './on-link';
 import { bitsPerPixel, codingSetting, flag, formatSetting, unpowered } from './settings';
 
-export type { Candidate, Negotiation, Obstacle } from './negotiate';
-
-export type { PictureStop } from './on-link';
-
-/** What a picture thread carries at a stage. */
-export interface PictureFigures {
-  /** null where the picture has been lost */
-  readonly format: Format | null;
-  /**
-   * How its pixels are written while it travels on a picture link; null where nothing else is said
-   * than the link's usual way
-   */
-  readonly coding: Coding | null;
-  /** Load on the link it arrived by. @unit Gb/s; null where the link has none or it cannot be told */
-  readonly payloadGbps: number | null;
-  /** Data rate once it travels as a stream. @unit MB/s */
-  readonly streamMBps: number | null;
-  /** How the stream is coded, once it is one */
-  readonly encoding: string | null;
-  /** No overlays, menus or focus marks on it */
-  readonly clean: boolean;
-  readonly copyProtected: boolean;
-  readonly stop: PictureStop | null;
-}
-
-/** What the picture pass found, by stage index. */
-export interface Pictures {
-  /** undefined for stages of sound */
-  readonly figures: readonly (PictureFigures | undefined)[];
-  /** For each source in use that sends the best that fits, by the index of its first stage */
-  readonly negotiations: ReadonlyMap<number, Negotiation>;
-}
+export type * from '../figures/picture';
 
 const stream = (
   device: Device,

@@ -4,7 +4,8 @@ import { cable, classById, reachM } from '../../catalogue';
 import { RigDraft } from '../../catalogue/draft';
 import { apply, BEST_THAT_FITS, FIRST_CONNECTED, type Rig } from '../../rig';
 import { formatName, parseFormat } from '../../units';
-import { measure, type Measured } from '../measure';
+import { measure } from '../measure';
+import type { Measured } from '../measured';
 import { times } from '../../runs-for-cases';
 
 /** What a camera of a rig sends, as it is spoken. */

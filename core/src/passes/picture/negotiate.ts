@@ -1,6 +1,7 @@
 import type { Stage } from '../../graph';
 import { BEST_THAT_FITS, choiceSetting, type Coding, CODINGS, entry } from '../../rig';
-import type { Measured } from '../measure';
+import type { Candidate, Negotiation, Obstacle } from '../figures/picture';
+import type { Measured } from '../measured';
 import {
   type Format,
   FORMAT_PATTERN,
@@ -12,30 +13,6 @@ import {
   sameRate,
 } from '../../units';
 import { beyondReach, payloadAt, stopOnLink } from './on-link';
-
-/** A way a source could send its picture. */
-export interface Candidate {
-  readonly format: Format;
-  readonly coding: Coding | null;
-}
-
-/** What keeps a candidate from passing, and where. */
-export interface Obstacle {
-  readonly linkId: string | null;
-  readonly deviceId: string;
-  readonly portId: string;
-  readonly says: string;
-}
-
-/** The best that everything on the way takes, and what forced it down from what the source would like to send. */
-export interface Negotiation extends Candidate {
-  /** What the source would send if nothing stood in the way */
-  readonly wish: Candidate;
-  /** Every place that does not take the wish; empty where the wish passes */
-  readonly forcedBy: readonly Obstacle[];
-  /** Whether anything the source offers passes at all */
-  readonly fits: boolean;
-}
 
 /**
  * How well a rate suits a programme: the same, a whole part or multiple of it, near it, anything

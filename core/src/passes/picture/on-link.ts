@@ -1,6 +1,7 @@
 import type { LinkEdge, PortNode } from '../../graph';
 import type { Coding } from '../../rig';
-import type { Measured } from '../measure';
+import type { PictureStop } from '../figures/picture';
+import type { Measured } from '../measured';
 import { cable, reachM } from '../../rig/links/cables';
 import {
   type Format,
@@ -11,12 +12,6 @@ import {
   parseFormat,
   pixelsPerSecond,
 } from '../../units';
-
-/** Why a picture gets no further than a stage. */
-export interface PictureStop {
-  readonly by: 'port' | 'cable' | 'input' | 'no scaler' | 'no supply';
-  readonly says: string;
-}
 
 /** The formats of a port's list. Models are immutable, so each list is read once. */
 const acceptedFormats = new WeakMap<readonly string[], readonly Format[]>();

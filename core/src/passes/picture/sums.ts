@@ -2,7 +2,7 @@ import type { LinkEdge, Stage } from '../../graph';
 import { ENCODING_BITS_PER_PIXEL } from '../../rig';
 import { cable, reachM } from '../../rig/links/cables';
 import { formatName, framesPerSecond, linkBitsPerPixel, pixelClockHz } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import type { Sum } from '../sum';
 
 /** How pixels are written where a source does not say. */

@@ -1,6 +1,6 @@
 import { bodyOf } from '../../catalogue/bodies';
 import { type Point, RACK_UNIT_M, type Support, type SupportOf } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { distanceFromLine } from './geometry';
 import { type Loaded, loaded } from './loads';

@@ -1,6 +1,6 @@
 import { bodyOf } from '../../catalogue/bodies';
 import { type Device, entry, inOrder, type Support, type SupportOf } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { distanceInRoom, type Somewhere } from './geometry';
 import { stood } from './stood';

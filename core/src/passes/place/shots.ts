@@ -8,7 +8,7 @@ import {
   type ShotPlan,
   wallsOf,
 } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { passFor } from '../pass';
 import { bearing, distanceBetween, distanceInRoom, type InRoom, type Somewhere } from './geometry';
 import { eyesOf } from './people';

@@ -1,6 +1,6 @@
 import isDeepEqual from 'fast-deep-equal';
 import { entry, inOrder, type Person, type Point, type Spot, type Support } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { ahead } from './geometry';
 import { CHEST_M, crownAtM, SHOULDERS_M } from './people';

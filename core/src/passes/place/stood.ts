@@ -12,7 +12,7 @@ import {
   type Spot,
   STRAIGHT,
 } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { angleOff, clockwise, distanceBetween, type InRoom, rise, stepped } from './geometry';
 import { mouthOf } from './people';

@@ -1,7 +1,7 @@
 import { overNetworkOf, supplyOf } from '../../catalogue/supplies';
 import type { DeviceNode, PortNode } from '../../graph';
 import { type Supply, switchSetting, type UsbPort } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 
 import { pass } from '../pass';
 

@@ -10,7 +10,7 @@ import {
   type Supply,
   switchSetting,
 } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import type { Sum } from '../sum';
 

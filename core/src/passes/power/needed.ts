@@ -1,5 +1,5 @@
 import { entry } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 
 /** Kinds without which nothing goes out. */
 const NEEDED: ReadonlySet<string> = new Set([

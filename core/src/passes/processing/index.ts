@@ -1,7 +1,7 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import { type Device, entry, numberSetting, type SoundRoute, switchSetting } from '../../rig';
 import { powerSumDb } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { microphonesInRoom } from '../room';
 import {

@@ -1,7 +1,7 @@
 import { type DeviceNode, type PortNode, stagesOf, type Thread } from '../../graph';
 import { entry, inOrder, type Kind, type Layer, type Mixes, type Scene } from '../../rig';
 import { voiceSources } from '../coverage/threads';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { deviceName } from '../names';
 import { pass } from '../pass';
 import { notChosen, waitingThreads } from './selecting';

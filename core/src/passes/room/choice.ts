@@ -1,7 +1,7 @@
 import { bleedDb, ifItWere, type MicrophoneInRoom, THREE_TO_ONE_DB } from '.';
 import { CATALOGUE } from '../../catalogue';
 import { entry, type Model, type Pattern, PATTERNS, type Person } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { figure } from '../sum';
 
 /** A class of microphone for a voice in its room, at the distance it is made for. */

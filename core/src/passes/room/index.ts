@@ -2,7 +2,7 @@ import { deviceNameById } from '../names';
 import type { PortNode } from '../../graph';
 import { entry, inOrder, type Pattern, type Spot } from '../../rig';
 import { powerSumDb } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import {
   fartherFrom,

@@ -1,6 +1,6 @@
 import type { PortNode, Thread } from '../../graph';
 import { numberSetting, switchSetting } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { middleM, type Somewhere, stoodAt } from '../place';
 import { pass } from '../pass';
 

@@ -2,7 +2,7 @@ import { gainOf, type GainSetting } from '.';
 import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { cable } from '../../rig/links/cables';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { passBySource } from '../pass';
 
 /** Every place where an analogue signal becomes digital, once for each source that comes by. */

@@ -1,7 +1,7 @@
 import type { PortNode, Stage } from '../../graph';
 import { loadingDb } from '../../units';
 import { unpowered } from '../picture/settings';
-import type { Devices, Measured } from '../measure';
+import type { Devices, Measured } from '../measured';
 import { passBySource } from '../pass';
 import {
   missingFigure,
@@ -9,13 +9,13 @@ import {
   soundAfter,
   type SoundFigures,
   unweightedNoise,
-} from './figures';
+} from '../figures/sound';
 import { microphoneFigures } from './microphone';
 import { lacksPhantom } from './phantom';
 import { inputCeilingDbu, throughRoute } from './route';
 
 export { compressedDb, type StaticCurve } from './dynamics';
-export * from './figures';
+export * from '../figures/sound';
 export { aimLossDb, patternOf, splAt, voiceOf } from './microphone';
 export { type Phantom, phantomAt } from './phantom';
 export { peakCeilingDbfs, voiceTargetDbfs } from './target';

@@ -1,7 +1,7 @@
 import { gainOf, headroomDb, padOf, peakDb, snrDb, type SoundFigures } from '.';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
 import type { Device } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { passBySource } from '../pass';
 import { conversions, wasDigital } from './gains';
 

@@ -9,14 +9,14 @@ import {
   type SoundSource,
 } from '../../rig';
 import { ONE_PASCAL_DB_SPL, thermalNoiseDbu, voltsToDbu } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import {
   aWeightedNoise,
   type Missing,
   missingFigure,
   type SoundFigures,
   unweightedNoise,
-} from './figures';
+} from '../figures/sound';
 import { ownAngle } from '../place';
 import { patternDb } from './pattern';
 

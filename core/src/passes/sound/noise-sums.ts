@@ -1,10 +1,10 @@
 import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { loadingDb, powerSumDb } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { figure as decibels, type Sum } from '../sum';
 import { ownNoise, padOf, pauseSnrDb, snrAWeightedDb, snrDb, type SoundFigures } from './';
-import { aWeightedNoise } from './figures';
+import { aWeightedNoise } from '../figures/sound';
 import { adjustableGains } from './gains';
 import { db, figuresAt } from './sums';
 

@@ -1,6 +1,6 @@
 import type { PortNode } from '../../graph';
 import { switchSetting } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 
 /** What phantom power a port that needs it, or must not get it, meets at the far end of its cable. */
 export type Phantom =

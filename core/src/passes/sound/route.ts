@@ -1,5 +1,5 @@
 import type { PortNode } from '../../graph';
-import type { Devices } from '../measure';
+import type { Devices } from '../measured';
 import { numberSetting, type SetDevice, type SoundRoute, switchSetting } from '../../rig';
 import { preampOwnNoiseDbu, thermalNoiseDbu } from '../../units';
 import { compressedDb, type StaticCurve } from './dynamics';
@@ -14,7 +14,7 @@ import {
   soundAfter,
   type SoundFigures,
   unweightedNoise,
-} from './figures';
+} from '../figures/sound';
 
 /** The gain a route stands at and the range it could. A fixed gain has a range of one. */
 export interface GainSetting {

@@ -15,7 +15,7 @@ import {
 import type { Stage } from '../../graph';
 import { stagesOf } from '../../graph';
 import { levelTarget } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { nameOf } from '../names';
 import type { Sum, SumInput } from '../sum';
 

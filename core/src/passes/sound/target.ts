@@ -1,5 +1,5 @@
 import { type HouseRules, levelTarget } from '../../rig';
-import { SINE_CREST_DB, type SoundFigures } from './figures';
+import { SINE_CREST_DB, type SoundFigures } from '../figures/sound';
 
 /**
  * Highest peak the house allows at a converter: the school's, or what its headroom leaves, whichever

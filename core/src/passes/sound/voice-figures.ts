@@ -1,5 +1,5 @@
 import { sourceOf, type Stage } from '../../graph';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { snrDb, voiceTargetDbfs } from './';
 import { adjustableGains, isConversion } from './gains';
 

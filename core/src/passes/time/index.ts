@@ -1,17 +1,11 @@
-import type { Measured } from '../measure';
+import type { Delay } from '../figures/delay';
+import type { Measured } from '../measured';
 import { stageSteps } from './step';
 
+export type * from '../figures/delay';
 export * from './listeners';
 export * from './meetings';
 export * from './step';
-
-/** Delay from the source to a stage. */
-export interface Delay {
-  /** Sum of what is known. @unit ms */
-  readonly knownMs: number;
-  /** Devices on the way whose delay is not known */
-  readonly unknown: number;
-}
 
 const AT_SOURCE: Delay = { knownMs: 0, unknown: 0 };
 

@@ -1,7 +1,7 @@
 import { stagesOf, type Thread } from '../../graph';
 import { entry, inOrder, numberSetting } from '../../rig';
 import { soundMps } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { distanceInRoom, eyesOf, type InRoom, stoodAt } from '../place';
 import { loudspeakers } from '../room/loudspeakers';

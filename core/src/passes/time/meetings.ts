@@ -2,7 +2,7 @@ import { delayRange, sourceFrames } from '../../catalogue/delays';
 import type { Signal, Stage, Thread } from '../../graph';
 import { entry, numberSetting, type Offset } from '../../rig';
 import { framesPerSecond, soundMps } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { type DelayStep, knownStep, stageSteps } from './step';
 

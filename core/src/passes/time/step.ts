@@ -2,7 +2,7 @@ import { delayTimes } from '../../catalogue/delays';
 import type { RouteOfModel, Stage } from '../../graph';
 import { entry, type KnownDelay, numberSetting, type Rig, type SetDelay } from '../../rig';
 import { framesPerSecond } from '../../units';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 
 /** How long one step of a thread takes. Milliseconds. */

@@ -1,6 +1,6 @@
 import { deviceNameById } from '../names';
 import { entry, inOrder } from '../../rig';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { pass } from '../pass';
 import { eyesOf, type InRoom, middleM, shotsOnPlan, stood } from '../place';
 

@@ -1,6 +1,6 @@
 import { entry } from '../../rig';
 import { type Framing, framingById, framings } from '../framing';
-import type { Measured } from '../measure';
+import type { Measured } from '../measured';
 import { haveSameItems, pass, passFor } from '../pass';
 import {
   groundOf,

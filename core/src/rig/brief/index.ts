@@ -16,11 +16,9 @@ import {
   USUAL_DELIVERABLES,
 } from './schema';
 
-/** What the show needs. */
+export { blank, shape } from './shape';
 
-/** null until someone has said what the show needs: then nothing is judged by it */
-export const shape = { brief: briefSchema.nullable() };
-export const blank = () => ({ brief: null });
+/** What the show needs. */
 
 const briefIn = (rig: DraftRig) => mustHave(rig.brief ?? undefined, refusals.noBrief());
 

@@ -7,12 +7,11 @@ import { asItStands, entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
-import { builtSchema, type Found, foundSchema, keyOfFound } from './schema';
+import { type Found, foundSchema, keyOfFound } from './schema';
+
+export { blank, shape } from './shape';
 
 /** The rig as it was found: each setting, cable and place that somebody has looked at. */
-
-export const shape = { built: builtSchema };
-export const blank = () => ({ built: { settings: {}, cables: {}, places: {}, supports: {} } });
 
 const PARTS = ['settings', 'cables', 'places', 'supports'] as const;
 

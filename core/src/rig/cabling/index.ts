@@ -16,24 +16,11 @@ import {
   layingSchema,
   MAX_NUMBERED,
   ownCableSchema,
-  USUAL_LAYING,
 } from './schema';
 
-/** Ways for cables, how cables are laid, and those that are owned. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  laying: layingSchema,
-  cableWays: z.record(idSchema, cableWaySchema),
-  ownCables: z.record(idSchema, ownCableSchema),
-  /** The number on each cable, given once: it stays when the cable is taken out, and is given to no other */
-  cableNumbers: z.record(idSchema, cableNumberSchema),
-};
-export const blank = () => ({
-  laying: USUAL_LAYING,
-  cableWays: {},
-  ownCables: {},
-  cableNumbers: {},
-});
+/** Ways for cables, how cables are laid, and those that are owned. */
 
 const changeOfLaying = layingSchema.partial();
 

@@ -15,18 +15,11 @@ import {
   taskMinutesSchema,
 } from './schema';
 
+export { blank, shape } from './shape';
+
 /** The day of the show, as far as the house adds to what follows from the rig. */
 
 const MAX_TASKS = 5000;
-
-export const shape = {
-  houseLines: z.record(idSchema, houseLineSchema),
-  /** The latest times each task took, oldest first. @unit min */
-  taskMinutes: z.record(taskIdSchema, z.array(taskMinutesSchema).min(1).max(MOST_TIMES)),
-  /** The colour each set is marked in */
-  tapes: z.record(idSchema, z.enum(TAPES)),
-};
-export const blank = () => ({ houseLines: {}, taskMinutes: {}, tapes: {} });
 
 const lines = collection({
   key: 'houseLine',

@@ -12,14 +12,13 @@ import { type Control, type ControlValue, modelSchema } from './model';
 import { deviceName } from './names';
 import { replaceModel } from './replace-model';
 import { OWNERSHIPS } from './ownership';
-import { deviceSchema, MAX_DEVICES, settingSchema } from './schema';
+import { MAX_DEVICES, settingSchema } from './schema';
 import { settingProblem, settingText } from './settings';
 import { takeThing } from './take-thing';
 
-/** What the rig is made of: each device with its model, its settings, and whose and where it is. */
+export { blank, shape } from './shape';
 
-export const shape = { devices: z.record(idSchema, deviceSchema) };
-export const blank = () => ({ devices: {} });
+/** What the rig is made of: each device with its model, its settings, and whose and where it is. */
 
 const deviceIn = (rig: DraftRig, id: string) =>
   mustHave(entry(rig.devices, id), refusals.noDevice(id));

@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import { someOf } from '../chance';
 import { collection } from '../collection';
-import { idSchema } from '../ids';
 import { refusals } from '../refusal';
 import { command } from '../slice';
-import { fileRulesSchema, STORE_KINDS, storeSchema, USUAL_FILE_RULES } from './schema';
+import { fileRulesSchema, STORE_KINDS, storeSchema } from './schema';
+
+export { blank, shape } from './shape';
 
 /** The files a show leaves: what the house has decided of them. */
-
-export const shape = { fileRules: fileRulesSchema, stores: z.record(idSchema, storeSchema) };
-export const blank = () => ({ fileRules: { ...USUAL_FILE_RULES }, stores: {} });
 
 const stores = collection({
   key: 'store',

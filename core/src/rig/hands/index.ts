@@ -1,29 +1,12 @@
-import { z } from 'zod';
 import { anyId, anyOf } from '../chance';
 import { collection } from '../collection';
-import { idSchema, nameSchema } from '../ids';
-import { entry, mustHave, orderSchema } from '../order';
+import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { type DraftRig, type Gone, missing, type Problem } from '../slice';
+import { HAND_KINDS, handSchema } from './schema';
 
-/** What the show is switched with, where that is more than one thing: a pedal here, a tablet there. */
-
-export const HAND_KINDS = ['panel', 'pedal', 'tablet', 'keyboard'] as const;
-
-export const handSchema = z.strictObject({
-  name: nameSchema,
-  is: z.enum(HAND_KINDS),
-  /** Buttons or switches it has; null = as many as are put on it */
-  keys: z.number().int().min(1).max(200).nullable(),
-  /** Who has it before them */
-  personId: idSchema.nullable(),
-  order: orderSchema,
-});
-export type Hand = z.infer<typeof handSchema>;
-
-export const shape = { hands: z.record(idSchema, handSchema) };
-export const blank = () => ({ hands: {} });
+export { blank, shape } from './shape';
 
 export const commands = collection({
   key: 'hand',

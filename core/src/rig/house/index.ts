@@ -2,13 +2,12 @@ import { z } from 'zod';
 import { anyOf, someOf } from '../chance';
 import { command, type Problem } from '../slice';
 import { HOUSE_QUESTION_KEYS, HOUSE_QUESTIONS, type HouseQuestionKey } from './questions';
-import { DEFAULT_HOUSE_RULES, houseRulesSchema } from './rules';
+import { houseRulesSchema } from './rules';
 import type { School } from './school';
 
-/** By what the house judges. */
+export { blank, shape } from './shape';
 
-export const shape = { houseRules: houseRulesSchema };
-export const blank = () => ({ houseRules: { ...DEFAULT_HOUSE_RULES } });
+/** By what the house judges. */
 
 const NUMBER_RULE_NAMES: Readonly<Record<string, string>> = {
   headroomDb: 'headroom',

@@ -10,10 +10,9 @@ import { command, type DraftRig, type Gone, missing, type Problem } from '../sli
 import { fitsOn, lensSchema } from './schema';
 import { USUAL_LENSES } from './usual';
 
-/** The lenses of the rig, and which camera has which. */
+export { blank, shape } from './shape';
 
-export const shape = { lenses: z.record(idSchema, lensSchema) };
-export const blank = () => ({ lenses: {} });
+/** The lenses of the rig, and which camera has which. */
 
 export const commands = {
   ...collection({

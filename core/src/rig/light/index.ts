@@ -20,42 +20,16 @@ import {
   type LampAim,
   lampSchema,
   lightRulesSchema,
-  lookSchema,
   skySchema,
   USUAL_FACE,
-  USUAL_LIGHT_RULES,
   USUAL_WINDOW,
   windowLightSchema,
 } from './schema';
 import { USUAL_MODIFIERS } from './usual';
 
-/** Light: lamps as they hang, windows, what is lit, and looks. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  lightRules: lightRulesSchema,
-  /** null = nobody has said where and when */
-  sky: skySchema.nullable(),
-  /** By device */
-  lamps: z.record(idSchema, lampSchema),
-  /** By opening */
-  windows: z.record(idSchema, windowLightSchema),
-  backdrops: z.record(idSchema, backdropSchema),
-  /** By person */
-  faces: z.record(idSchema, faceSchema),
-  looks: z.record(idSchema, lookSchema),
-  /** Which look a scene calls up, by scene */
-  cues: z.record(idSchema, idSchema),
-};
-export const blank = () => ({
-  lightRules: USUAL_LIGHT_RULES,
-  sky: null,
-  lamps: {},
-  windows: {},
-  backdrops: {},
-  faces: {},
-  looks: {},
-  cues: {},
-});
+/** Light: lamps as they hang, windows, what is lit, and looks. */
 
 const personName = (rig: Rig, id: string): string => entry(rig.people, id)?.name ?? `“${id}”`;
 

@@ -10,12 +10,11 @@ import { CABLES } from './cables';
 import { mate, oneSocket, portAt, takesMany } from './mating';
 import { heldPort, linksOf, plug, unplug } from './plugs';
 import { linkProblems } from './problems';
-import { type CableRun, type End, endSchema, linkSchema, MAX_LINKS, runSchema } from './schema';
+import { type CableRun, type End, endSchema, MAX_LINKS, runSchema } from './schema';
+
+export { blank, shape } from './shape';
 
 /** What is plugged into what, and with which cable. */
-
-export const shape = { links: z.record(idSchema, linkSchema) };
-export const blank = () => ({ links: {} });
 
 const connectSchema = z.strictObject({
   linkId: idSchema,

@@ -1,16 +1,13 @@
-import { z } from 'zod';
 import { anyOf, tenths } from '../chance';
 import { collection } from '../collection';
-import { idSchema } from '../ids';
 import { refusals } from '../refusal';
 import { anySpot } from '../room/any-spot';
 import type { Problem } from '../slice';
 import { personSchema, USUAL_PERSON } from './schema';
 
-/** Who is in the show. */
+export { blank, shape } from './shape';
 
-export const shape = { people: z.record(idSchema, personSchema) };
-export const blank = () => ({ people: {} });
+/** Who is in the show. */
 
 export const commands = collection({
   key: 'person',

@@ -7,10 +7,9 @@ import { refusals } from '../refusal';
 import { command, type Problem } from '../slice';
 import { placeSchema } from './schema';
 
-/** Where devices belong, by name: a table, a rack. */
+export { blank, shape } from './shape';
 
-export const shape = { places: z.record(idSchema, placeSchema) };
-export const blank = () => ({ places: {} });
+/** Where devices belong, by name: a table, a rack. */
 
 const { addPlace, removePlace } = collection({
   key: 'place',

@@ -14,26 +14,11 @@ import {
   feedSchema,
   loadSchema,
   powerRulesSchema,
-  USUAL_POWER_RULES,
 } from './schema';
 
-/** Circuits, outlets, strips and supplies that last, and what is plugged into them. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  powerRules: powerRulesSchema,
-  circuits: z.record(idSchema, circuitSchema),
-  feeds: z.record(idSchema, feedSchema),
-  loads: z.record(idSchema, loadSchema),
-  /** The feed each device is plugged into */
-  plugs: z.record(idSchema, idSchema),
-};
-export const blank = () => ({
-  powerRules: USUAL_POWER_RULES,
-  circuits: {},
-  feeds: {},
-  loads: {},
-  plugs: {},
-});
+/** Circuits, outlets, strips and supplies that last, and what is plugged into them. */
 
 type Fed = Pick<Rig, 'circuits' | 'feeds'>;
 

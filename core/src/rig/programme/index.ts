@@ -4,7 +4,6 @@ import { anyId, anyOf, someIds, tenths } from '../chance';
 import { collection } from '../collection';
 import { deviceName } from '../devices/names';
 import { settingProblem } from '../devices/settings';
-import { idSchema } from '../ids';
 import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
@@ -20,14 +19,9 @@ import {
   USUAL_SHOT,
 } from './schema';
 
-/** How the pictures are meant: shots, the scenes made of them, and the buttons that call them up. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  shots: z.record(idSchema, shotPlanSchema),
-  scenes: z.record(idSchema, sceneSchema),
-  panel: panelSchema,
-};
-export const blank = () => ({ shots: {}, scenes: {}, panel: { columns: 4, buttons: {} } });
+/** How the pictures are meant: shots, the scenes made of them, and the buttons that call them up. */
 
 const checkDevice = (rig: DraftRig, id: string): void =>
   void mustHave(entry(rig.devices, id), refusals.noDevice(id));

@@ -1,18 +1,15 @@
-import { z } from 'zod';
 import { anyId, anyOf, type Chance, tenths } from '../chance';
 import { collection } from '../collection';
 import { deviceName } from '../devices/names';
-import { idSchema } from '../ids';
 import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { type DraftRig, type Gone, missing, type Problem } from '../slice';
 import { type Reading, readingSchema } from './schema';
 
-/** What was read off recordings: levels of voices, and how long the room rings. */
+export { blank, shape } from './shape';
 
-export const shape = { readings: z.record(idSchema, readingSchema) };
-export const blank = () => ({ readings: {} });
+/** What was read off recordings: levels of voices, and how long the room rings. */
 
 const whatText = ({ of }: Pick<Reading, 'of'>, rig: Rig): string =>
   of.is === 'room'

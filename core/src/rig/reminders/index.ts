@@ -1,28 +1,12 @@
-import { z } from 'zod';
 import { anyId } from '../chance';
 import { collection } from '../collection';
-import { idSchema, nameSchema } from '../ids';
-import { entry, mustHave, orderSchema } from '../order';
+import { entry, mustHave } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { type DraftRig, type Gone, missing, type Problem } from '../slice';
+import { reminderSchema, type Reminder } from './schema';
 
-/** Settings that nothing is computed with and that are worth repeating: in menus, of people, of the room. */
-
-export const reminderSchema = z.strictObject({
-  /** Whose it is; neither, and it is the room's */
-  deviceId: idSchema.nullable(),
-  personId: idSchema.nullable(),
-  /** What is to be set: “Clean output” */
-  what: nameSchema,
-  /** And how: “on” */
-  value: z.string().trim().min(1).max(120),
-  order: orderSchema,
-});
-export type Reminder = z.infer<typeof reminderSchema>;
-
-export const shape = { reminders: z.record(idSchema, reminderSchema) };
-export const blank = () => ({ reminders: {} });
+export { blank, shape } from './shape';
 
 /** What a reminder is about, by name. */
 const ownerName = (rig: Rig, { deviceId, personId }: Pick<Reminder, 'deviceId' | 'personId'>) =>

@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import { anyOf, someOf, tenths } from '../chance';
 import { collection } from '../collection';
-import { idSchema } from '../ids';
 import { refusals } from '../refusal';
 import { command, type Problem } from '../slice';
-import { noiseSchema, roomSchema, UNKNOWN_ROOM } from './schema';
+import { noiseSchema, roomSchema } from './schema';
+
+export { blank, shape } from './shape';
 
 /** The room as sound meets it, and what makes noise in it. */
-
-export const shape = { room: roomSchema, noises: z.record(idSchema, noiseSchema) };
-export const blank = () => ({ room: { ...UNKNOWN_ROOM }, noises: {} });
 
 export const commands = {
   setRoom: command({

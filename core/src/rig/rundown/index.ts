@@ -8,16 +8,11 @@ import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
 import { segmentSchema, timeOfDaySchema } from './schema';
 
+export { blank, shape } from './shape';
+
 /** The rundown: segments one after another, and when the first begins. */
 
 const MAX_SEGMENTS = 500;
-
-export const shape = {
-  segments: z.record(idSchema, segmentSchema),
-  /** When the show begins; null where nobody has said */
-  beginsAt: timeOfDaySchema.nullable(),
-};
-export const blank = () => ({ segments: {}, beginsAt: null });
 
 const segments = collection({
   key: 'segment',

@@ -6,12 +6,11 @@ import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
-import { setSchema, type StageSet } from './schema';
+import { type StageSet } from './schema';
+
+export { blank, shape } from './shape';
 
 /** Sets: where everything stands for each look of the show. The rig itself stands as one of them. */
-
-export const shape = { sets: z.record(idSchema, setSchema) };
-export const blank = () => ({ sets: {} });
 
 const MAX_SETS = 50;
 

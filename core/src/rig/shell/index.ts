@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { anyOf, type Chance, tenths } from '../chance';
 import { collection } from '../collection';
-import { idSchema } from '../ids';
 import { refusals } from '../refusal';
 import { command, type DraftRig, type Problem } from '../slice';
 import type { Rig } from '../rig';
@@ -9,13 +8,9 @@ import { finish, USUAL_FINISHES } from './materials';
 import { type Corners, outlineProblem, rectangle } from './outline';
 import { BOUNDARIES, finishSchema, shellSchema, surfaceSchema } from './schema';
 
-/** The room as it is built, and what takes up sound in it. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  shell: shellSchema.nullable(),
-  surfaces: z.record(idSchema, surfaceSchema),
-};
-export const blank = () => ({ shell: null, surfaces: {} });
+/** The room as it is built, and what takes up sound in it. */
 
 const outline = shellSchema.pick({ corners: true, heightM: true });
 

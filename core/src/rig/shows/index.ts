@@ -1,20 +1,8 @@
-import { z } from 'zod';
 import { collection } from '../collection';
-import { idSchema, nameSchema } from '../ids';
-import { orderSchema } from '../order';
 import { refusals } from '../refusal';
+import { showSchema } from './schema';
 
-/** The days the rig is used on: what stands in it cannot be elsewhere on the same day. */
-
-export const showSchema = z.strictObject({
-  name: nameSchema,
-  on: z.iso.date(),
-  order: orderSchema,
-});
-export type Show = z.infer<typeof showSchema>;
-
-export const shape = { shows: z.record(idSchema, showSchema) };
-export const blank = () => ({ shows: {} });
+export { blank, shape } from './shape';
 
 export const commands = collection({
   key: 'show',

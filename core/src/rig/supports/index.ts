@@ -10,10 +10,9 @@ import { command, type DraftRig, type Gone, type Problem } from '../slice';
 import { standingSchema, supportSchema } from './schema';
 import { USUAL_SUPPORTS } from './usual';
 
-/** What carries devices. */
+export { blank, shape } from './shape';
 
-export const shape = { supports: z.record(idSchema, supportSchema) };
-export const blank = () => ({ supports: {} });
+/** What carries devices. */
 
 /** Whether `onId` is a desk: arms are clamped to those. */
 const isDesk = (rig: DraftRig | Rig, onId: string): boolean =>

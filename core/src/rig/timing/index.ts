@@ -8,31 +8,16 @@ import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
 import {
+  MOST_SET,
   knownDelaySchema,
   offsetSchema,
   setDelaySchema,
   timeRulesSchema,
-  USUAL_TIME_RULES,
 } from './schema';
 
+export { blank, shape } from './shape';
+
 /** Delays that are set, those that are known of devices, and offsets that were measured. */
-
-/** Delays that are set at one device, at most. */
-const MOST_SET = 256;
-
-export const shape = {
-  timeRules: timeRulesSchema,
-  /** Delays set at sockets, by device */
-  delays: z.record(idSchema, z.array(setDelaySchema).min(1).max(MOST_SET)),
-  knownDelays: z.record(idSchema, knownDelaySchema),
-  offsets: z.record(idSchema, offsetSchema),
-};
-export const blank = () => ({
-  timeRules: USUAL_TIME_RULES,
-  delays: {},
-  knownDelays: {},
-  offsets: {},
-});
 
 const inMs = (ms: number): string => `${Number(ms.toFixed(2))} ms`;
 

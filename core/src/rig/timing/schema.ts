@@ -64,3 +64,6 @@ export const offsetSchema = z.strictObject({
   order: orderSchema,
 });
 export type Offset = z.infer<typeof offsetSchema>;
+
+/** Delays that are set at one device, at most. */
+export const MOST_SET = 256;

@@ -1,19 +1,11 @@
 import { z } from 'zod';
 import { nameSchema } from '../ids';
 import { command, type Problem } from '../slice';
+import { tagsSchema, notesSchema } from './schema';
+
+export { blank, shape } from './shape';
 
 /** What the rig is called and what is written about it. */
-
-/** Words a shelf is sorted by: “live”, “on the road”. */
-const tagsSchema = z
-  .array(z.string().trim().min(1).max(30))
-  .max(12)
-  .refine((tags) => new Set(tags).size === tags.length, { message: 'expected each tag once' });
-
-const notesSchema = z.string().max(20_000);
-
-export const shape = { name: nameSchema, notes: notesSchema, tags: tagsSchema };
-export const blank = () => ({ name: '', notes: '', tags: [] });
 
 export const commands = {
   renameRig: command({

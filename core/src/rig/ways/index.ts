@@ -1,18 +1,12 @@
-import { z } from 'zod';
 import { anyOf, type Chance, tenths } from '../chance';
 import { collection } from '../collection';
-import { idSchema } from '../ids';
 import { refusals } from '../refusal';
 import type { Problem } from '../slice';
 import { OPENINGS, openingSchema, walkwaySchema } from './schema';
 
-/** Doors, windows and sockets in the walls, and the ways that must stay free. */
+export { blank, shape } from './shape';
 
-export const shape = {
-  openings: z.record(idSchema, openingSchema),
-  walkways: z.record(idSchema, walkwaySchema),
-};
-export const blank = () => ({ openings: {}, walkways: {} });
+/** Doors, windows and sockets in the walls, and the ways that must stay free. */
 
 const anyPoint = (chance: Chance) => ({ xM: tenths(chance, 0, 8), yM: tenths(chance, 0, 6) });
 

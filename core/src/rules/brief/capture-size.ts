@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import type { DeviceNode, Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { parseFormat } from '../../units';
 import { formatChoice } from '../picture/formats';
 import { devices, houseRule, one } from './house-rule';

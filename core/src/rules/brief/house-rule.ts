@@ -1,7 +1,7 @@
 import type { DeviceNode, Thread } from '../../graph';
 import { stagesOf } from '../../graph';
 import { voiceSources } from '../../passes/coverage/threads';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { HouseRules, Kind } from '../../rig';
 import { type About, at } from '../about';
 import type { Finding, Level, Rule } from '../rule';

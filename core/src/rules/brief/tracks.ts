@@ -1,7 +1,7 @@
 import type { PortNode } from '../../graph';
 import { keepsTracks, tracksOnly } from '../../passes/coverage/recordings';
 import { indexed } from '../../passes/coverage/threads';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { inOrder } from '../../rig';
 import { houseRule, one, voiceThreads } from './house-rule';
 

@@ -1,5 +1,5 @@
 import { cablePlans, LEG_MOST_M, type Planned, type Unplanned } from '../../passes/cables';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { laid } from '../../edits/lay';
 import { entry } from '../../rig';

@@ -1,5 +1,5 @@
 import { explainPlan, type Planned, plannedCables } from '../../passes/cables';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { type Dressing, entry, type Lay } from '../../rig';
 import { CABLES } from '../../rig/links/cables';

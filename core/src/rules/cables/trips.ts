@@ -11,7 +11,7 @@ import {
 } from '../../passes/cables';
 import { within } from '../../passes/cables/trips';
 import { between } from '../../passes/cables/ways';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { InRoom } from '../../passes/place';
 import { pass } from '../../passes/pass';
 import { figure } from '../../passes/sum';

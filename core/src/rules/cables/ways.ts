@@ -12,7 +12,8 @@ import {
 } from '../../passes/cables';
 import { within } from '../../passes/cables/trips';
 import { JOIN_M, waysGraph } from '../../passes/cables/ways';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { Fix } from '../../edits/fix';
 import { pass } from '../../passes/pass';
 import { figure } from '../../passes/sum';

@@ -3,7 +3,7 @@ import { replug } from '../../edits/splice';
 import type { PortNode, Stage } from '../../graph';
 import { nameOf } from '../../passes/names';
 import { usableMBps, type UsbLinkBranch } from '../../passes/computer';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { explainStream } from '../../passes/picture/sums';
 import { explainBranch } from '../../passes/computer/sums';
 import { figure } from '../../passes/sum';

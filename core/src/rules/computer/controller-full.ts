@@ -1,7 +1,7 @@
 import { explainBranch } from '../../passes/computer/sums';
 import { figure } from '../../passes/sum';
 import type { UsbControllerBranch } from '../../passes/computer';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type About, aboutKey, at } from '../about';
 import type { Rule } from '../rule';
 

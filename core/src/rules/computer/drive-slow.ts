@@ -1,5 +1,5 @@
 import { type DriveLoad, driveLoads, fileName } from '../../passes/computer/lines';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { at } from '../about';
 import { computerRule } from '../rule-of';

@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { type DriveLoad, driveLoads } from '../../passes/computer/lines';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry, inOrder, type SimpleCommand } from '../../rig';
 
 /** Loads of drives, and the edits that make them lighter: shared by the rules of drives. */

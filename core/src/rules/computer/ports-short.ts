@@ -1,7 +1,7 @@
 import { classById } from '../../catalogue';
 import { disconnect } from '../../edits/splice';
 import type { DeviceNode, PortNode } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { freeId, mate, type SimpleCommand } from '../../rig';
 import { at } from '../about';
 import { batchFix, computerRule } from '../rule-of';

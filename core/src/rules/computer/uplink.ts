@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { type Uplink, uplinkOf } from '../../passes/computer/lines';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';
 import type { Deliverable } from '../../rig/brief/schema';

@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { type Workload, workloads } from '../../passes/computer/work';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';
 import { at } from '../about';

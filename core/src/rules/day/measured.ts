@@ -1,6 +1,6 @@
 import { setUpWork } from '../../day/change-over';
 import type { Work } from '../../day/change-task';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pass } from '../../passes/pass';
 import { figure } from '../../passes/sum';
 import { inOrder } from '../../rig';

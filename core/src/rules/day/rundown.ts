@@ -1,6 +1,6 @@
 import { durationText, timedRundown, type TimedSegment } from '../../day/rundown';
 import { coverage } from '../../passes/coverage';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { scenesMade } from '../../passes/programme/scenes';
 import { entry, type Segment } from '../../rig';
 import { THE_RIG } from '../about';

@@ -1,6 +1,6 @@
 import { setUpWork } from '../../day/change-over';
 import { leastMinutes } from '../../day/schedule';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, inOrder, type Rig, TAPES } from '../../rig';
 import { batchFix, eachDayRule } from '../rule-of';

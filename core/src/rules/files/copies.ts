@@ -1,5 +1,5 @@
 import { type CopyTo, filePlan, type FilePlan } from '../../files/plan';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure, type Sum } from '../../passes/sum';
 import { THE_RIG } from '../about';
 import { eachFilesRule } from '../rule-of';

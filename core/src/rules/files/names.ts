@@ -1,6 +1,6 @@
 import { collisions, templateProblems } from '../../files/names';
 import { comparedNames } from '../../files/plan';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { MAX_TEMPLATE, USUAL_FILE_RULES } from '../../rig/filing/schema';
 import { at, THE_RIG } from '../about';
 import { batchFix, eachFilesRule } from '../rule-of';

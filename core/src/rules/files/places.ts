@@ -1,5 +1,5 @@
 import { type CopyTo, filePlan } from '../../files/plan';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { inOrder, type Rig, type Store } from '../../rig';
 import { THE_RIG } from '../about';

@@ -3,7 +3,7 @@ import { nameOfThing } from '../../passes/names';
 import { changeWindow, dimTo } from '../../edits/light';
 import { type Exposed, exposures, SENSOR_STOPS, type Tone } from '../../passes/exposure';
 import { lightSources } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure, type Sum } from '../../passes/sum';
 import { batchFix, eachLightRule } from '../rule-of';
 import { input, ofShot, SOURCE, stops, sum } from './words';

@@ -4,7 +4,7 @@ import { figure } from '../../passes/sum';
 import { batteryOf } from '../../passes/power';
 import { entry } from '../../rig';
 import { eachLightRule, setFix } from '../rule-of';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { burning, ofLamp } from './lit';
 import { input, SOURCE, sum } from './words';
 

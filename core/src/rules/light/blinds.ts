@@ -1,6 +1,6 @@
 import { changeWindow } from '../../edits/light';
 import type { ThroughDay } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type About, THE_RIG } from '../about';
 import { batchFix } from '../rule-of';
 

@@ -3,7 +3,7 @@ import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
 import { faces, type LightSource } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 import { batchFix, eachLightRule } from '../rule-of';

@@ -2,7 +2,7 @@ import { framedBy } from '../../passes/framing';
 import { moveInto, placesAround } from '../../edits/place-lamp';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { lampSources, subjectLux } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting } from '../../rig';
 import { THE_RIG } from '../about';

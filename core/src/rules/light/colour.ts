@@ -9,7 +9,7 @@ import {
   SEEN_MIRED,
   UGLY_MIRED,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure, type Sum } from '../../passes/sum';
 import type { SimpleCommand } from '../../rig';
 import { THE_RIG } from '../about';

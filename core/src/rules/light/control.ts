@@ -1,6 +1,6 @@
 import { nameOfThing } from '../../passes/names';
 import { lampSources, type LightSource } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry, inOrder, type Lamp, type Look } from '../../rig';
 import { THE_RIG } from '../about';
 import { eachLightRule, lightRule } from '../rule-of';

@@ -1,6 +1,6 @@
 import { cureForAll } from '../../edits/exposure';
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { batchFix } from '../rule-of';
 

@@ -13,7 +13,7 @@ import {
   type OnFace,
   raiseToClearM,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { stepped } from '../../passes/place';
 import { figure, type Sum } from '../../passes/sum';
 import type { About } from '../about';

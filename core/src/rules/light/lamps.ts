@@ -12,7 +12,7 @@ import {
   sightsLit,
   topOfTilted,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { groundOf, solids, type Solid, stoodAt } from '../../passes/place';
 import { passesThrough } from '../../passes/view';
 import { figure } from '../../passes/sum';

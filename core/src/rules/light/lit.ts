@@ -7,7 +7,7 @@ import {
   type OnFace,
   seenFaces,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { distanceInRoom } from '../../passes/place';
 import type { SimpleCommand } from '../../rig';
 import type { About } from '../about';

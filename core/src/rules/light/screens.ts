@@ -8,7 +8,7 @@ import {
   type LitBackdrop,
   lightSources,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { looking, stepped } from '../../passes/place';
 import { figure, type Sum } from '../../passes/sum';
 import { usualModifier } from '../../rig';

@@ -3,7 +3,7 @@ import { nameOfThing } from '../../passes/names';
 import { cureOf, setCamera } from '../../edits/exposure';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { clock, type Moment, throughDay, type ThroughDay } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { numberSetting } from '../../rig';
 import { batchFix, eachLightRule } from '../rule-of';

@@ -1,7 +1,7 @@
 import { nameOfThing } from '../../passes/names';
 import { type Exposed, exposures } from '../../passes/exposure';
 import { type FaceLight, falloff, type OnFace } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure, type Sum, type SumInput } from '../../passes/sum';
 import type { About } from '../about';
 

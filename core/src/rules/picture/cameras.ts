@@ -1,5 +1,5 @@
 import { type DeviceNode, isIdle, type PortNode } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pass } from '../../passes/pass';
 import { choiceSetting, type Device, type PictureSource } from '../../rig';
 import { formatText, isFormatText, parseFormat, pixelsPerSecond } from '../../units';

@@ -2,7 +2,7 @@ import { eachPicture } from '../../passes/stages';
 import type { About } from '../about';
 import { aboutStage } from './formats';
 import type { Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pass } from '../../passes/pass';
 import { type Format, formatName } from '../../units';
 

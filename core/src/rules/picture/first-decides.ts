@@ -1,6 +1,6 @@
 import type { DeviceNode, PortNode, Stage } from '../../graph';
 import { nameOf } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pass } from '../../passes/pass';
 import { choiceSetting, entry, FIRST_CONNECTED } from '../../rig';
 import { type Format, formatName, isSameFormat, parseFormat } from '../../units';

@@ -1,6 +1,6 @@
 import type { Stage, Thread } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { PictureFigures } from '../../passes/picture';
 
 /** Where a flaw of the picture matters most: to the audience, then to a caller, then on a screen in the room. */

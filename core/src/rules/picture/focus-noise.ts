@@ -1,6 +1,6 @@
 import { voiceSources } from '../../passes/coverage/threads';
 import type { Framed } from '../../passes/framing';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry, numberSetting, switchSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';
 

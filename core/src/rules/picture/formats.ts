@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { measure } from '../../passes/measure';
 import { pass } from '../../passes/pass';
 import type { PictureStop } from '../../passes/picture';

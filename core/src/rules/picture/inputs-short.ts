@@ -4,7 +4,8 @@ import { join } from '../../edits/join';
 import { disconnect } from '../../edits/splice';
 import type { DeviceNode, LinkEdge, PortNode } from '../../graph';
 import { isIdle, sourceOf } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { Model } from '../../rig';
 import {
   apply,

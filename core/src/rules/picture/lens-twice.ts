@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { inOrder } from '../../rig';
 import { at } from '../about';
 import { pictureRule } from '../rule-of';

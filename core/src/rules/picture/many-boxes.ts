@@ -1,5 +1,5 @@
 import { type DeviceNode, stagesOf, type Thread } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { Kind } from '../../rig';
 import { at } from '../about';
 import { pictureRule } from '../rule-of';

@@ -1,6 +1,6 @@
 import { nameOf } from '../../passes/names';
 import { framings, pictureSources } from '../../passes/framing';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { parseFormat } from '../../units';
 import { atStage } from '../about';
 import { pictureRule } from '../rule-of';

@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { inOrder, type PanelButton } from '../../rig';
 
 /** Buttons of the panel in their order. */

@@ -1,7 +1,7 @@
 import type { LinkEdge, Stage } from '../../graph';
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { choiceSetting } from '../../rig';
 import { eachPicture } from '../../passes/stages';
 import { atStage } from '../about';

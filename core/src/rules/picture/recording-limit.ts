@@ -1,6 +1,6 @@
 import type { DeviceNode } from '../../graph';
 import { isSeparateRecording } from '../../passes/coverage/recordings';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { cameraRule } from '../rule-of';
 
 const hasCard = (node: DeviceNode): boolean =>

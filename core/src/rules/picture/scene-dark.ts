@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { programmeEnd, sceneMade, waitingInto } from '../../passes/programme/scenes';
 import { notChosen } from '../../passes/programme/selecting';
 import { entry, type Scene } from '../../rig';

@@ -1,6 +1,7 @@
 import { CATALOGUE } from '../../catalogue';
 import type { Fix } from '../../edits/fix';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { sceneMade } from '../../passes/programme/scenes';
 import { apply, entry, Refusal, type Scene } from '../../rig';
 import type { Finding } from '../rule';

@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry, freeId, inOrder } from '../../rig';
 import { pictureRule } from '../rule-of';
 import { buttons } from './panel-buttons';

@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type SceneMade, scenesMade, type Short } from '../../passes/programme/scenes';
 import type { About } from '../about';
 

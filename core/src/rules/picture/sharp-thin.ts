@@ -1,5 +1,5 @@
 import { circleOfConfusionMm, depthOfField, type Framed } from '../../passes/framing';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, type Person, switchSetting } from '../../rig';
 import { setFix, shotRule } from '../rule-of';

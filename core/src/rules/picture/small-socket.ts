@@ -1,5 +1,5 @@
 import type { LinkEdge, PortNode } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { switchSetting } from '../../rig';
 import { at } from '../about';
 import { pictureRule, setFix } from '../rule-of';

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { otherCables } from '../../edits/splice';
 import type { Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { measure } from '../../passes/measure';
 import type { Candidate, Negotiation, Obstacle } from '../../passes/picture';
 import { cable } from '../../passes/sound/gains';

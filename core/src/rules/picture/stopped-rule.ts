@@ -3,7 +3,7 @@ import type { Fix } from '../../edits/fix';
 import { splice } from '../../edits/splice';
 import { sourceOf, type Stage } from '../../graph';
 import { nameOf } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { PictureStop } from '../../passes/picture';
 import { explainPayload } from '../../passes/picture/sums';
 import { stageOf } from '../../passes/stages';

@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { inOrder } from '../../rig';
 import { THE_RIG } from '../about';
 import { type Found, pictureRule } from '../rule-of';

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { pictureSources } from '../../passes/framing';
 import { keptPixels } from '../../passes/framing/kept';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { type Deliverable, entry, inOrder } from '../../rig';
 import { parseFormat } from '../../units';

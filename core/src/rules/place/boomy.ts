@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { bandsOf, type BuiltRoom, builtRoom, type SurfaceInRoom } from '../../passes/room';
 import { bandSums } from '../../passes/room/sums';
 import { figure } from '../../passes/sum';

@@ -1,6 +1,6 @@
 import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import {
   groundOfDoor,
   groundOfWay,

@@ -1,7 +1,7 @@
 import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { moveSolid } from '../../edits/move';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { stepped } from '../../passes/place';
 import { fieldDeg, type Shown, type View, views } from '../../passes/view';
 import { figure } from '../../passes/sum';

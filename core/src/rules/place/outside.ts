@@ -1,5 +1,5 @@
 import { nameOfThing } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { inOrder, isInside, type Point, wallsOf } from '../../rig';
 import type { About } from '../about';
 import { distanceFromLine, groundOf, solids } from '../../passes/place';

@@ -1,6 +1,6 @@
 import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { type Shown, type View, views } from '../../passes/view';
 import type { Shot } from '../../rig';

@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { moveDevice } from '../../edits/move';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import {
   bearing,
   distanceBetween,

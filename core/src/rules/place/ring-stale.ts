@@ -1,5 +1,5 @@
 import { countsInRoom, type KeptReading, readings } from '../../recorded/readings';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { THE_RIG } from '../about';
 import { eachPlaceRule } from '../rule-of';
 import { computeTime, seconds } from './room';

@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import {
   type BuiltRoom,
   builtRoom,

@@ -1,5 +1,5 @@
 import { type BuiltRoom, builtRoom, targetS } from '../../passes/room';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { freeId, type SimpleCommand } from '../../rig';
 import type { Found } from '../rule-of';

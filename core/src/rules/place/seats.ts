@@ -1,5 +1,5 @@
 import { deviceNameById } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import {
   angleOff,
   distanceInRoom,

@@ -1,6 +1,6 @@
 import { nameOfThing } from '../../passes/names';
 import { areApart, drawers, type FeedLoading, feedLoadings, warmerK } from '../../passes/power';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, inOrder, type Link } from '../../rig';
 import { THE_RIG } from '../about';

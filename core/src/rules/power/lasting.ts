@@ -6,7 +6,7 @@ import {
   feedLoadings,
   upsMinutes,
 } from '../../passes/power';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pass } from '../../passes/pass';
 import { isNeeded } from '../../passes/power/needed';
 import { figure } from '../../passes/sum';

@@ -6,7 +6,7 @@ import {
   type FeedLoading,
   feedLoadings,
 } from '../../passes/power';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { SimpleCommand } from '../../rig';
 import { batchFix } from '../rule-of';
 

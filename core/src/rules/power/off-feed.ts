@@ -8,7 +8,7 @@ import {
   feedLoadings,
 } from '../../passes/power';
 import { isNeeded } from '../../passes/power/needed';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { batchFix } from '../rule-of';
 
 /** What can be taken off a strip, an outlet or a supply, and where it can go. */

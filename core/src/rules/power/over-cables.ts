@@ -8,7 +8,7 @@ import {
   usbFeeds,
   usbPortW,
 } from '../../passes/power';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry } from '../../rig';
 import { batchFix, eachPowerRule, setFix } from '../rule-of';
 import { watts } from './watts';

@@ -1,7 +1,8 @@
 import type { Fix } from '../../edits/fix';
 import { feedersOf, joinings, reachedBy } from '../../edits/onward';
 import type { Signal } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { nameOf } from '../../passes/names';
 import { apply } from '../../rig';
 import { at } from '../about';

@@ -1,7 +1,7 @@
 import { nameOf } from '../../passes/names';
 import { type ChannelLoad, channelLoads } from '../../passes/sound/channels';
 import { at } from '../about';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { eachSoundRule } from '../rule-of';
 
 const namesOf = (measured: Measured, sources: ChannelLoad['sources']): string =>

@@ -1,5 +1,5 @@
 import { steppedNear } from '../../edits/stepped';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { distanceInRoom, mouthOf, placedSpot } from '../../passes/place';
 import type { MicrophoneInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';

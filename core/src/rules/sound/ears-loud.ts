@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { ears, type Ears } from '../../passes/hearing';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { deviceName } from '../../passes/names';
 import { figure } from '../../passes/sum';
 import { entry } from '../../rig';

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { sourceOf } from '../../graph';
 import { nameOf } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { passBySource } from '../../passes/pass';
 import { steppedGain } from '../../passes/sound/gains';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';

@@ -3,7 +3,7 @@ import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
 import { type LinkEdge, stagesOf } from '../../graph';
 import { nameOf } from '../../passes/names';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { gainOf } from '../../passes/sound';
 import { explainGainNeeded, explainLevel } from '../../passes/sound/sums';
 import { explainSnr } from '../../passes/sound/noise-sums';

@@ -1,5 +1,5 @@
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type Gate, processors } from '../../passes/processing';
 import { type About, atStage } from '../about';
 

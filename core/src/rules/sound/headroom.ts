@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import type { PortNode, Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { passBySource } from '../../passes/pass';
 import { headroomDb, soundOfWalk } from '../../passes/sound';
 import { adjustableGains, steppedGain, wasDigital } from '../../passes/sound/gains';

@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type Loops, loops } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting, type SimpleCommand } from '../../rig';

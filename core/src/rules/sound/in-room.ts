@@ -2,7 +2,7 @@ import { steppedNear } from '../../edits/stepped';
 import type { Fix } from '../../edits/fix';
 import { atMouth } from '../../edits/mouth';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { ifItWere, type MicrophoneInRoom } from '../../passes/room';
 import { voices } from '../../passes/sound/ladder';
 import { figure } from '../../passes/sum';

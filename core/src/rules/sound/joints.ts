@@ -1,5 +1,5 @@
 import { type LinkEdge, type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { headroomDb } from '../../passes/sound';
 import type { AnaloguePort } from '../../rig';
 import { type About, at } from '../about';

@@ -1,6 +1,6 @@
 import type { Stage } from '../../graph';
 import { sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type AdjustableGain, adjustableGains, steppedGain } from '../../passes/sound/gains';
 import { voices } from '../../passes/sound/ladder';
 import { figure } from '../../passes/sum';

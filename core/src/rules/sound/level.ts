@@ -2,7 +2,8 @@ import type { Fix } from '../../edits/fix';
 import { setWithSharers } from '../../edits/gain/set';
 import type { Stage } from '../../graph';
 import { sourceOf, stagesOf } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { passBySource } from '../../passes/pass';
 import { headroomDb, soundOfWalk, type SoundFigures, voiceTargetDbfs } from '../../passes/sound';
 import {

@@ -1,5 +1,5 @@
 import { type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type Shaping, shapings } from '../../passes/processing';
 import { headroomDb } from '../../passes/sound';
 import { figure } from '../../passes/sum';

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { inlinePad } from '../../edits/pad';
 import { firstCable, replug } from '../../edits/splice';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { nameOf } from '../../passes/names';
 import { explainHeadroom, explainLevel } from '../../passes/sound/sums';
 import { switchSetting } from '../../rig';

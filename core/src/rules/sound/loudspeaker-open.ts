@@ -1,5 +1,5 @@
 import type { DeviceNode, Thread } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { loops } from '../../passes/room';
 import { isMuted } from '../../passes/room/loudspeakers';
 import { at } from '../about';

@@ -2,7 +2,7 @@ import type { Fix } from '../../edits/fix';
 import { unplug } from '../../edits/unplug';
 import type { Thread } from '../../graph';
 import { stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { atStage } from '../about';
 import type { Rule } from '../rule';
 

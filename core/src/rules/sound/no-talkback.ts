@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { THE_RIG } from '../about';
 import type { Finding } from '../rule';
 import { soundRule } from '../rule-of';

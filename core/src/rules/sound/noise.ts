@@ -1,5 +1,5 @@
 import { sourceOf, type Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { passBySource } from '../../passes/pass';
 import { snrAWeightedDb, snrDb, type SoundFigures, soundOfWalk } from '../../passes/sound';
 import { conversions } from '../../passes/sound/gains';

@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { loudnesses, type ProgrammeLoudness } from '../../passes/processing/loudness';
 import { microphonesInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';

@@ -1,5 +1,6 @@
 import { newAmplifier } from '../../edits/plugging';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { apply, inOrder } from '../../rig';
 import { THE_RIG } from '../about';
 import { batchFix, soundRule } from '../rule-of';

@@ -1,5 +1,5 @@
 import { sourceOf, type Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { pauseSnrDb, snrDb } from '../../passes/sound';
 import { explainSnr } from '../../passes/sound/noise-sums';
 import { voices } from '../../passes/sound/ladder';

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import { firstCable, replug, splice } from '../../edits/splice';
 import { type PortNode, sourceOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { nameOf } from '../../passes/names';
 import { type Phantom, phantomAt } from '../../passes/sound';
 import { batchFix } from '../rule-of';

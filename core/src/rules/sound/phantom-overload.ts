@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { phantomAt } from '../../passes/sound';
 import { at } from '../about';
 import type { Rule } from '../rule';

@@ -1,5 +1,5 @@
 import type { PortNode } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { SimpleCommand } from '../../rig';
 
 /** Plugged outputs that need phantom power, or that it can harm. */

@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { asksOf } from '../../passes/room';
 import { microphoneRule } from '../rule-of';
 

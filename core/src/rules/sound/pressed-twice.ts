@@ -1,5 +1,5 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { ratioTogether } from '../../passes/processing';
 import { voices } from '../../passes/sound/ladder';
 import { numberSetting, switchSetting } from '../../rig';

@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { voices } from '../../passes/sound/ladder';
 import { stageOf } from '../../passes/stages';
 import { setWithSharers } from '../../edits/gain/set';

@@ -1,6 +1,6 @@
 import { unplug } from '../../edits/unplug';
 import { type LinkEdge, stagesOf, type Thread } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { at } from '../about';
 import { eachSoundRule } from '../rule-of';
 

@@ -1,7 +1,7 @@
 import { deviceNameById } from '../../passes/names';
 import type { Fix } from '../../edits/fix';
 import { CABLE_KG, loaded, type Loaded } from '../../passes/place';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure, type Sum } from '../../passes/sum';
 import { entry, type SupportOf, USUAL_SUPPORTS } from '../../rig';
 import { batchFix, eachStandsRule } from '../rule-of';

@@ -11,7 +11,7 @@ import {
   peopleAt,
   type Solid,
 } from '../../passes/place';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, type Person, type SimpleCommand, type Standing } from '../../rig';
 import { batchFix, eachStandsRule } from '../rule-of';

@@ -1,6 +1,6 @@
 import { deviceNameById, nameOfThing } from '../../passes/names';
 import { loaded, type Loaded, outlineOf, overlapM, solids, supportSolid } from '../../passes/place';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { batchFix, eachStandsRule } from '../rule-of';
 import { aboutSupport, changeFigures, figuresAs, OVERHEAD_CAUTION } from './supports';
 

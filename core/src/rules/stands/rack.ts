@@ -1,6 +1,6 @@
 import { deviceNameById } from '../../passes/names';
 import { type InRack, inRack, loaded, type Loaded, RACK_WIDTH_M } from '../../passes/place';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { entry, RACK_UNIT_M, type SimpleCommand, type SupportOf } from '../../rig';
 import { batchFix, eachStandsRule } from '../rule-of';

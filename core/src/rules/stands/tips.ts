@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { deviceNameById } from '../../passes/names';
 import {
   baseEdgeM,

@@ -1,6 +1,6 @@
 import type { Fix } from '../../edits/fix';
 import { sameWay } from '../../edits/same-way';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { knobKey, type Meeting, meetings, type Pair } from '../../passes/time';
 import { at } from '../about';
 import { eachTimeRule } from '../rule-of';

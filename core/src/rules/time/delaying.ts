@@ -1,5 +1,5 @@
 import type { Fix } from '../../edits/fix';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type DelayKnob, knobKey, type Meeting, type Pair } from '../../passes/time';
 import type { SimpleCommand, TimeRules } from '../../rig';
 import { batchFix } from '../rule-of';

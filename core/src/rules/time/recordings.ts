@@ -1,6 +1,6 @@
 import type { DeviceNode } from '../../graph';
 import { type DriveLoad, driveLoads } from '../../passes/computer/lines';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import { type Meeting, meetings, type Pair } from '../../passes/time';
 import { inOrder } from '../../rig';

@@ -1,6 +1,6 @@
 import { delayRange, type DelayRange } from '../../catalogue/delays';
 import { type Arriving, type Meeting, meetings } from '../../passes/time';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { entry, type SetDelay, type SimpleCommand } from '../../rig';
 import { at } from '../about';
 import { batchFix, eachTimeRule } from '../rule-of';

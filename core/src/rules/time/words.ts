@@ -1,4 +1,4 @@
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { Pair } from '../../passes/time';
 import type { Sum } from '../../passes/sum';
 import { figure } from '../../passes/sum';

@@ -3,7 +3,7 @@ import { atMouth } from '../../edits/mouth';
 import { CATALOGUE } from '../../catalogue';
 import { splice } from '../../edits/splice';
 import type { Stage } from '../../graph';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { FARTHER_M, fartherFrom, microphonesInRoom } from '../../passes/room';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting, type SimpleCommand } from '../../rig';

@@ -1,5 +1,6 @@
 import { sourceOf, type Stage, stagesOf } from '../../graph';
-import { measure, type Measured } from '../../passes/measure';
+import { measure } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { costOf } from '../../passes/money';
 import { bleedDb, microphonesInRoom } from '../../passes/room';
 import { voices } from '../../passes/sound/ladder';

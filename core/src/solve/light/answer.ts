@@ -1,7 +1,7 @@
 import { nameOfThing } from '../../passes/names';
 import { dimTo } from '../../edits/light';
 import { withShares } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { figure } from '../../passes/sum';
 import type { SimpleCommand } from '../../rig';
 import { type Limit, type LimitOf, limitsOf, missedBy } from './limits';

@@ -4,7 +4,7 @@ import { bodyOf } from '../../catalogue/bodies';
 import type { Progress } from '../../edits/gain/set';
 import { dimTo, hangLamp, moveLamp } from '../../edits/light';
 import { lampSources, type LightSource, movedTo, withShares } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { cross, fromTo, type InRoom, rightOf, stepped, unit } from '../../passes/place';
 import { figure } from '../../passes/sum';
 import {

@@ -3,7 +3,7 @@ import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp, turnTo } from '../../edits/light';
 import { exposures } from '../../passes/exposure';
 import { lampSources, type LightSource, movedTo } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { bearing, distanceBetween, stepped } from '../../passes/place';
 import { figure } from '../../passes/sum';
 import { entry, numberSetting, type SimpleCommand, USUAL_MODIFIERS } from '../../rig';

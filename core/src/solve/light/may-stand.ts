@@ -7,7 +7,7 @@ import {
   topOfTilted,
   seenFaces,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { groundOf, groundOfWay, solids } from '../../passes/place';
 import { pointInPicture, views } from '../../passes/view';
 import { isInside } from '../../rig';

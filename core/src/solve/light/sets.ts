@@ -1,6 +1,6 @@
 import { type Analysis, reanalyse } from '../../analyse';
 import { dimTo } from '../../edits/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { apply, freeId, inOrder, type Rig, type SimpleCommand } from '../../rig';
 import { answerTo, type LightAnswer } from './answer';
 import { type LightTask, type LightWish, taskOf } from './wish';

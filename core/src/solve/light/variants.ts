@@ -8,7 +8,7 @@ import {
   onFace,
   roomLuxOf,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { LightTask, Turned } from './wish';
 
 /** A task as it would be with another lamp, or with a lamp somewhere else. */

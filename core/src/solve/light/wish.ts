@@ -11,7 +11,7 @@ import {
   roomLuxOf,
   seenFaces,
 } from '../../passes/light';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import type { HouseRules } from '../../rig';
 import { ratioOf } from '../../rules/light/faces';
 

@@ -1,6 +1,6 @@
 import { bodyOf } from '../../catalogue';
 import { type Framing, framings } from '../../passes/framing';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { CABLE_KG, eyesAtM, MOUTH_UNDER_M, mouthDistanceM } from '../../passes/place';
 import {
   type Device,

@@ -1,5 +1,5 @@
 import { solve } from 'yalps';
-import type { Measured } from '../../passes/measure';
+import type { Measured } from '../../passes/measured';
 import { type DelayKnob, knobKey, type Pair, knobs, meetings } from '../../passes/time';
 import type { SimpleCommand } from '../../rig';
 

@@ -1,12 +1,12 @@
 import { analyse, type Analysis } from '../../analyse';
 import { RigDraft } from '../../catalogue/draft';
 import { voice, voiceThrough } from '../../rules/rigs-for-cases';
-import { channelLoads } from './channels';
-import { headroomDb, peakDb, snrAWeightedDb, snrDb, type SoundFigures } from './figures';
-import { isConversion } from './gains';
+import { channelLoads } from '../sound/channels';
+import { headroomDb, peakDb, snrAWeightedDb, snrDb, type SoundFigures } from './sound';
+import { isConversion } from '../sound/gains';
 import { angleOff, distanceBetween, fartherFrom, microphoneSpot } from '../place';
-import { boosterVerdict, noiseShares } from './noise-sums';
-import { voiceFigures } from './voice-figures';
+import { boosterVerdict, noiseShares } from '../sound/noise-sums';
+import { voiceFigures } from '../sound/voice-figures';
 
 const figures = (more: Partial<SoundFigures> = {}): SoundFigures => ({
   unit: 'dBFS',
