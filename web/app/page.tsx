@@ -1,7 +1,8 @@
 import { STARTING_POINTS, type StartingPoint, type Studio, UNSAID } from '@echo-loom/core';
 import { formatDistanceToNow } from 'date-fns';
 import { connection } from 'next/server';
-import { Shelf, type ShelfItem } from '@/features/shelf/Shelf';
+import type { ShelfItem } from '@/features/shelf/items';
+import { Shelf } from '@/features/shelf/Shelf';
 import { type Digested, digested } from '@/server/digests';
 import { countPutAway } from '@/server/rigs';
 import { findStudio } from '@/server/studio';

@@ -3,7 +3,7 @@ import type { Estimated } from './change-task';
 import { CABLE_MIN, estimate } from './estimates';
 import { deviceNamed } from './names';
 import { phantomPorts } from './phantom';
-import { settingsIn } from './set-tasks';
+import { settingsIn } from './settings-in';
 
 /** Cables that are plugged anew at a change-over. */
 

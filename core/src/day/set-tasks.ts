@@ -1,9 +1,10 @@
 import equal from 'fast-deep-equal';
-import { type Device, entry, inOrder, type Rig, settingOf } from '../rig';
+import { entry, inOrder, type Rig, settingOf } from '../rig';
 import { deviceNamed } from './names';
-import { settingsThatFit, settingText } from '../rig/devices/settings';
+import { settingText } from '../rig/devices/settings';
 import type { SetDevice } from '../rig/devices/schema';
 import type { CableTask } from './cable-tasks';
+import { settingsIn } from './settings-in';
 import type { Estimated } from './change-task';
 import { LAMP_MIN, SHEET_MIN, TURN_MIN } from './estimates';
 import { phantomPorts } from './phantom';
@@ -45,19 +46,6 @@ export const lampTasks = (
       },
     ];
   });
-};
-
-/** How a device is set in a set, as far as it can be; where the set keeps nothing of it, as it is set now. */
-export const settingsIn = (
-  rig: Rig,
-  setId: string,
-  deviceId: string,
-  device: Device,
-): SetDevice => {
-  const kept = entry(entry(rig.sets, setId)?.settings ?? {}, deviceId);
-  if (!kept) return device;
-  const { name, model } = device;
-  return { name, model, settings: settingsThatFit(model, kept) };
 };
 
 /** Coming from nothing, what has gains or a picture is set as its sheet says. */

@@ -1,6 +1,7 @@
 import { original, produce } from 'immer';
 import { freeId } from '../rig/ids';
-import { type Model, modelSchema } from '../rig/devices/model';
+import { modelSchema } from '../rig/devices/checked-model';
+import type { Model } from '../rig/devices/model';
 import { type Draft, isFigure, type Path } from './fields';
 import { choicesOf, fits, isBranch, isId, MODEL_NODE, type Node, valuesOf } from './schema';
 import { wordsFor } from './words';

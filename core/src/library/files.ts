@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { idSchema } from '../rig/ids';
-import { modelSchema } from '../rig/devices/model';
+import { modelSchema } from '../rig/devices/checked-model';
 import { RIG_VERSION } from '../rig/rig';
 import { type ModelProblem, readModel, typed } from './change';
 import { type Draft, type Field, fieldsOf } from './fields';

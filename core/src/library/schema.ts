@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { modelSchema } from '../rig/devices/model';
+import { modelSchema } from '../rig/devices/checked-model';
 
 /** The shape of a model as data, read off its schema: an editor written by hand would forget what is added later. */
 

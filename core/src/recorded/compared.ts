@@ -1,20 +1,11 @@
 import { type Format, framesPerSecond } from '../units';
+import type { FilmFacts, FoundFile } from './found';
 import { piecesOf } from './pieces';
+
+export type { FilmFacts, FoundFile } from './found';
 import type { PlannedFile } from './written';
 
 /** Files of a show as they are, against what the rig should have written. Seconds. */
-
-/** What a film's picture is. */
-export interface FilmFacts {
-  /** @unit pixels */
-  readonly width: number;
-  readonly height: number;
-  readonly rateHz: number;
-  /** Whether each frame comes when its rate says */
-  readonly isConstant: boolean;
-  /** Frames that were lost */
-  readonly missing: number;
-}
 
 /**
  * So many frames come out alike by chance, where what moves turns back: still hands for a breath, twice a
@@ -25,18 +16,6 @@ const CHANCE_SHARE = 0.02;
 /** Whether a film shows frames twice, and not only by chance. */
 export const isDoubled = (shown: { readonly repeated: number; readonly frames: number }): boolean =>
   shown.repeated > CHANCE_SHARE * shown.frames;
-
-/** A file as it was found. */
-export interface FoundFile {
-  readonly name: string;
-  readonly bytes: number;
-  /** Null where it could not be read */
-  readonly lengthS: number | null;
-  readonly picture: FilmFacts | null;
-  readonly sound: { readonly channels: number; readonly rateHz: number } | null;
-  /** Why it could not be read */
-  readonly problem: string | null;
-}
 
 export interface ComparedFile {
   readonly found: FoundFile;

@@ -1,5 +1,5 @@
-import type { FoundFile } from './compared';
 import type { PlannedFile } from './written';
+import type { FoundFile } from './found';
 
 /** Recordings that a recorder cut into pieces, numbered at the end of their names. */
 

@@ -10,6 +10,7 @@ export * from './devices/device-figures';
 export * from './devices/encoding';
 export { figureAt } from './devices/figures';
 export * from './devices/light-figures';
+export { modelSchema } from './devices/checked-model';
 export * from './devices/model';
 export * from './devices/ownership';
 export * from './devices/ports';

@@ -1,14 +1,13 @@
 import type { Fix } from '../edits/fix';
-import type { DeviceNode } from '../graph';
+import { cameraDevices, type CameraInShow } from '../passes/cameras';
 import { type Framed, framed } from '../passes/framing';
 import type { Measured } from '../passes/measured';
 import { type MicrophoneInRoom, microphonesInRoom } from '../passes/room';
 import type { Sum } from '../passes/sum';
-import type { CameraFigures, SimpleCommand } from '../rig';
+import type { SimpleCommand } from '../rig';
 import type { About } from './about';
 import { at } from './about';
 import type { Area } from './areas';
-import { cameraDevices } from './picture/cameras';
 import { type Finding, findingKey, type Level, type Rule } from './rule';
 
 /** Shapes that many rules of the picture and of computers share, so that a rule's file holds only what it judges. */
@@ -134,22 +133,6 @@ export const microphoneRule = (
     about: ({ node }) => at({ deviceId: node.device.id, portId: node.id }),
     ...each,
   });
-
-/** A camera that is plugged in, and how long the show is. */
-export interface CameraInShow {
-  readonly node: DeviceNode;
-  readonly camera: CameraFigures;
-  /** @unit min; null where there is no brief */
-  readonly showMin: number | null;
-  /** How long it stands switched on before it. @unit min */
-  readonly setUpMin: number;
-  /** The format it sends or records, as the document writes it; what fits best where it is left to choose */
-  readonly format: string | null;
-  /** The control that format was set by */
-  readonly formatControl: string;
-  /** Whether it makes a file on a card of its own */
-  readonly isRecording: boolean;
-}
 
 /** A rule of the picture that judges each of several things of one kind: shots, cameras. */
 const eachPictureRule = eachRuleOf(pictureRule);

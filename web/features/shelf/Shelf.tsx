@@ -1,8 +1,6 @@
 'use client';
 
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
-import type { SmallPicture } from '@/layout/small-picture';
-import type { Verdict } from '@echo-loom/core';
 import { Settings2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -17,29 +15,10 @@ import { Everything } from './Everything';
 import { FindRig } from './FindRig';
 import { ImportButton } from './ImportButton';
 import { RigCard } from './RigCard';
+import type { ReadableItem, ShelfItem } from './items';
 import { RigNameDialog, type Start } from './RigNameDialog';
 import { TagsDialog } from './TagsDialog';
 import { UnreadableCard } from './UnreadableCard';
-
-export interface ReadableItem {
-  readonly is: 'readable';
-  readonly id: string;
-  readonly name: string;
-  /** null while it is being worked out */
-  readonly verdict: Verdict | null;
-  readonly devices: number | null;
-  readonly changed: string;
-  readonly tags: readonly string[];
-  readonly picture: SmallPicture | null;
-}
-export type ShelfItem =
-  | ReadableItem
-  | {
-      readonly is: 'unreadable';
-      readonly id: string;
-      readonly why: string;
-      readonly changed: string;
-    };
 
 interface Props {
   readonly items: readonly ShelfItem[];

@@ -1,4 +1,4 @@
-import type { ReadableItem, ShelfItem } from './Shelf';
+import type { ReadableItem, ShelfItem } from './items';
 
 /** Orders of the shelf, and what each is called. */
 export const ORDERS = [

@@ -5,7 +5,8 @@ import { field } from '@/ui/in-browser-for-tests';
 import { drawWithRouter } from '@/ui/router-for-tests';
 import { arranged } from './arranged';
 import { inDialog, serverThat } from './server-for-tests';
-import { type ReadableItem, Shelf } from './Shelf';
+import type { ReadableItem } from './items';
+import { Shelf } from './Shelf';
 
 /** What the shelf asks, what it sends, and what it says when the server does not do it. */
 

@@ -5,10 +5,10 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { Flex } from '@chakra-ui/react';
 import { type Aim, choiceSetting, entry, numberSetting, STRAIGHT } from '@echo-loom/core';
-import type { Props } from './MicrophonePanel';
+import type { MicrophoneRow } from './rows';
 
 /** Distance, pattern and aim of one microphone, each an edit. */
-export const Aiming = ({ row: { microphone, id } }: Pick<Props, 'row'>) => {
+export const Aiming = ({ row: { microphone, id } }: { readonly row: MicrophoneRow }) => {
   const analysis = useRig((state) => state.analysis);
   const { run } = useRigSession();
   const device = analysis.device(microphone.node.device);

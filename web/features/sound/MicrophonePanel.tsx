@@ -14,7 +14,7 @@ const PolarChart = dynamic(() => import('@/ui/PolarChart').then((module) => modu
   ssr: false,
 });
 
-export interface Props {
+interface Props {
   readonly analysis: Analysis;
   readonly row: MicrophoneRow;
 }

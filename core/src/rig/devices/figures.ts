@@ -1,5 +1,6 @@
 import { refusals } from '../refusal';
-import { type Model, modelSchema } from './model';
+import { modelSchema } from './checked-model';
+import type { Model } from './model';
 
 type Branch = Record<string, unknown>;
 const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null;

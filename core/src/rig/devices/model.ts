@@ -3,7 +3,6 @@ import { idSchema, nameSchema } from '../ids';
 import { bodySchema } from './body';
 import { cameraFiguresSchema, mixesSchema, storageSchema, workSchema } from './device-figures';
 import { lightFiguresSchema } from './light-figures';
-import { modelProblems } from './model-problems';
 import { controlRef, decibels, portSchema, positive } from './ports';
 import { soundRouteSchema } from './sound-model';
 import { supplySchema } from './supply';
@@ -160,7 +159,8 @@ export type Control = z.infer<typeof controlSchema>;
 
 export type ControlValue = number | boolean | string;
 
-const modelFields = z.strictObject({
+/** The fields of a device model. What one field cannot be wrong about alone, `checked-model.ts` sees. */
+export const modelFields = z.strictObject({
   /** The catalogue class it was copied from; null for one described from nothing */
   classId: idSchema.nullable(),
   /** The model of the studio's library it was made from, and which version of it; left out, from none */
@@ -199,9 +199,3 @@ const modelFields = z.strictObject({
 
 /** A device model. */
 export type Model = z.infer<typeof modelFields>;
-
-/** A model whose routes and controls also fit together. */
-export const modelSchema = modelFields.superRefine((model, context) => {
-  for (const { path, message } of modelProblems(model))
-    context.addIssue({ code: 'custom', path, message });
-});

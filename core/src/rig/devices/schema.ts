@@ -3,7 +3,7 @@ import { idSchema, nameSchema } from '../ids';
 import { orderSchema } from '../order';
 import { aimSchema, spotSchema } from '../room/schema';
 import { standingSchema } from '../supports/schema';
-import { modelSchema } from './model';
+import { modelSchema } from './checked-model';
 import { OWNERSHIPS } from './ownership';
 
 export const settingSchema = z.union([z.number(), z.boolean(), z.string().max(60)]);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MAX_ITEMS } from '../collection';
 import { inconsistencies } from '../consistency';
-import { modelSchema } from '../devices/model';
+import { modelSchema } from '../devices/checked-model';
 import { deviceSchema } from '../devices/schema';
 import { type Rig, rigSchema } from '../rig';
 import { LIMITS } from '../slices';

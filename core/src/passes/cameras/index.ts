@@ -1,9 +1,24 @@
 import { type DeviceNode, isIdle, type PortNode } from '../../graph';
-import type { Measured } from '../../passes/measured';
-import { pass } from '../../passes/pass';
-import { choiceSetting, type Device, type PictureSource } from '../../rig';
+import type { Measured } from '../measured';
+import { pass } from '../pass';
+import { type CameraFigures, choiceSetting, type Device, type PictureSource } from '../../rig';
 import { formatText, isFormatText, parseFormat, pixelsPerSecond } from '../../units';
-import type { CameraInShow } from '../rule-of';
+
+/** A camera that is plugged in, and how long the show is. */
+export interface CameraInShow {
+  readonly node: DeviceNode;
+  readonly camera: CameraFigures;
+  /** @unit min; null where there is no brief */
+  readonly showMin: number | null;
+  /** How long it stands switched on before it. @unit min */
+  readonly setUpMin: number;
+  /** The format it sends or records, as the document writes it; what fits best where it is left to choose */
+  readonly format: string | null;
+  /** The control that format was set by */
+  readonly formatControl: string;
+  /** Whether it makes a file on a card of its own */
+  readonly isRecording: boolean;
+}
 
 /** Cameras with a plug in a picture output, or with a recording of their own, whose figures are known. */
 export const cameraDevices = pass('camera devices', (measured): readonly CameraInShow[] =>
