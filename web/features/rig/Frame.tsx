@@ -8,6 +8,7 @@ import { CommandMenu } from '@/features/menu/CommandMenu';
 import { KeysSheet } from '@/features/menu/KeysSheet';
 import { WordsSheet } from '@/features/words/WordsSheet';
 import type { RigState } from '@/session/state';
+import { handKeysOver } from './early-keys';
 import { useFrameKeys } from './hotkeys';
 import { Notices } from './Notices';
 import { type Press, usePressed } from './pressed';
@@ -22,6 +23,12 @@ const levelsText = ({ analysis }: RigState): string =>
     .join(' ');
 
 const LEVELS: readonly Level[] = ['stop', 'warn', 'note'];
+
+/** Stands behind a view: it is there once the view is, and answers to its keys. */
+const ViewIsThere = () => {
+  useEffect(handKeysOver, []);
+  return null;
+};
 
 /** The page round every view of a rig: top line, spine, notices, and the keys that work everywhere. */
 export const Frame = ({
@@ -65,6 +72,7 @@ export const Frame = ({
             }
           >
             {children}
+            <ViewIsThere />
           </Suspense>
         </Flex>
       </Flex>

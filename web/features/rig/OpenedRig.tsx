@@ -2,6 +2,7 @@
 
 import type { Analysis } from '@echo-loom/core';
 import { useEffect, useState } from 'react';
+import { keepKeys, keepNoKeys } from './early-keys';
 import { Paper, type RigFacts } from './Paper';
 import type { Room as RoomOf, RoomProps } from './Room';
 
@@ -27,6 +28,7 @@ export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigF
   useEffect(() => {
     let isWanted = true;
     let isDown = false;
+    keepKeys();
     const press = () => {
       isDown = true;
     };
@@ -47,6 +49,7 @@ export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigF
     });
     return () => {
       isWanted = false;
+      keepNoKeys();
       window.removeEventListener('pointerdown', press);
       window.removeEventListener('pointerup', release);
       window.removeEventListener('pointercancel', release);

@@ -146,7 +146,8 @@ export const Paper = ({
   readonly rigId: string;
   readonly facts: RigFacts;
 }) => {
-  const { waiting, press } = usePressed();
+  const { waiting, press, keys } = usePressed();
+  const then = [...waiting.map((what) => WORDS[what]), ...keys.map(({ key }) => key)];
   const [isOpen, setOpen] = useState(false);
   useFrameKeys(press);
   return (
@@ -171,9 +172,7 @@ export const Paper = ({
         </Text>
         {known && <VerdictLine verdict={known.verdict} />}
         <Text fontSize="sm" color="ink.soft" role="status" className="screen-only">
-          {waiting.length === 0
-            ? 'Opening…'
-            : `Opening… then: ${waiting.map((what) => WORDS[what]).join(', ')}`}
+          {then.length === 0 ? 'Opening…' : `Opening… then: ${then.join(', ')}`}
         </Text>
         <Buttons press={press} />
       </Flex>
