@@ -39,7 +39,9 @@ export const useEpisodes = (rigId: string, by: string) => {
     }
     setSays(null);
     setMoving((before) => new Map([...before, [runId, step]]));
-    const refused = await addToRun(rigId, runId, by.trim(), serverNowMs(logbook), [
+    // The server's clock is known to within an answer's way: a step is never earlier than the one before it.
+    const nowMs = Math.max(serverNowMs(logbook), (episode.run.moves.at(-1)?.atMs ?? 0) + 1);
+    const refused = await addToRun(rigId, runId, by.trim(), nowMs, [
       { is: 'moved', step },
     ]);
     await again();

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { type Logbook, readLogbook } from '@/session/logbook';
 
 export type AskedLogbook =
@@ -28,8 +28,14 @@ export const useLogbook = (
   rigId: string,
 ): { readonly logbook: AskedLogbook; readonly again: () => Promise<AskedLogbook> } => {
   const [logbook, setLogbook] = useState<AskedLogbook>({ state: 'asking' });
+  const asked = useRef(0);
+  const answered = useRef(0);
   const again = useCallback(async () => {
+    const turn = ++asked.current;
     const next = await ask(rigId);
+    // An answer that was overtaken tells how it was before.
+    if (turn < answered.current) return next;
+    answered.current = turn;
     setLogbook((before) =>
       next.state === 'failed' && before.state === 'there' ? { ...before, isAway: true } : next,
     );
