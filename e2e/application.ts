@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, type BrowserContext, expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { cluster, freePort, Served } from './served';
 
@@ -55,14 +55,49 @@ export class Application {
   }
 }
 
+/** What a page may leave behind in its browser, but for the scripts and styles it has fetched. */
+const LEFT_BEHIND = 'cookies,local_storage,indexeddb,service_workers,cache_storage,file_systems';
+
+/** As a browser that has been here before and remembers nothing of it. */
+const forget = async (context: BrowserContext, origins: Iterable<string>): Promise<void> => {
+  const [page, ...others] = context.pages();
+  for (const other of others) await other.close();
+  const blank = page ?? (await context.newPage());
+  await blank.goto('about:blank');
+  const devTools = await context.newCDPSession(blank);
+  for (const origin of origins)
+    await devTools.send('Storage.clearDataForOrigin', { origin, storageTypes: LEFT_BEHIND });
+  await blank.close();
+};
+
 /**
  * A test with the application: `demo` with the demo's rigs, shared by the tests of a worker;
- * `empty` with none, shared too, and cleared before each test.
+ * `empty` with none, shared too, and cleared before each test. The tests of a worker share a browser's cache, so that
+ * the application's code is read once; whatever else a page kept is gone before the next test.
  */
 export const test = base.extend<
   { empty: Application },
-  { demo: Application; cleared: Application }
+  { demo: Application; cleared: Application; visitor: BrowserContext }
 >({
+  visitor: [
+    async ({ browser }, use) => {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await use(context);
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ visitor }, use) => {
+    const origins = new Set<string>();
+    const note = (page: Page) =>
+      page.on('framenavigated', (frame) => {
+        if (frame.url().startsWith('http')) origins.add(new URL(frame.url()).origin);
+      });
+    visitor.on('page', note);
+    await use(visitor);
+    visitor.off('page', note);
+    await forget(visitor, origins);
+  },
   // Going to a rig is done once it is open: a key of its view pressed before would be nobody's.
   page: async ({ page }, use) => {
     const goTo = page.goto.bind(page);
