@@ -36,6 +36,7 @@ export {
 } from './catalogue/house-gear';
 export { RigDraft } from './catalogue/draft';
 export * from './day';
+export * from './failure';
 export * from './explain';
 export {
   isIdle,

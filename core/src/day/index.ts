@@ -1,7 +1,6 @@
 export { changeOver } from './change-over';
 export { type ChangeTask } from './change-task';
 export * from './checklist';
-export * from './dies';
 export * from './marks';
 export * from './packing';
 export * from './rundown';

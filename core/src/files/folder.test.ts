@@ -1,7 +1,7 @@
 import { analyse } from '../analyse';
 import { showOnDrives } from '../recorded/written';
 import { workedShow } from '../recorded/show-for-cases';
-import type { CheckedFile, DriveCheck } from '../run/schema';
+import type { CheckedFile, DriveCheck } from './checked';
 import { framesPerSecond } from '../units';
 import { baseName, checkFolder, type FolderCheck, type SummedFile, sumsText } from './folder';
 import { contentsOf, formattingOf } from './formatting';

@@ -1,6 +1,6 @@
 import { compareFiles, type FoundFile, isCalled } from '../recorded/compared';
 import type { PlannedFile } from '../recorded/written';
-import { type CheckedFile, type DriveCheck, MOST_CHECKED } from '../run/schema';
+import { type CheckedFile, type DriveCheck, MOST_CHECKED } from './checked';
 
 /** A folder against the plan of the show, and against what was there when it was checked before. */
 

@@ -1,5 +1,5 @@
 import { entry, type Rig } from '../rig';
-import type { CheckedFile, DriveCheck } from '../run/schema';
+import type { CheckedFile, DriveCheck } from './checked';
 
 /** Whether a drive or card may be formatted: only when all of it was read, alike, in two other places. */
 export interface Formatting {

@@ -1,3 +1,4 @@
+export * from './checked';
 export * from './names';
 export * from './plan';
 export * from './folder';

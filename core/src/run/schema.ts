@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { driveCheckSchema } from '../files/checked';
 import { idSchema, nameSchema } from '../rig/ids';
 import { lengthSchema, timeOfDaySchema } from '../rig/rundown/schema';
 import { PHASES } from '../rig/day/schema';
@@ -29,29 +30,6 @@ export const EPISODE_STEPS = [
   'archived',
 ] as const;
 export type EpisodeStep = (typeof EPISODE_STEPS)[number];
-
-/** Most files of one drive that a check keeps. */
-export const MOST_CHECKED = 2000;
-
-/** A file as it was found in a folder. */
-const checkedFileSchema = z.strictObject({
-  name: z.string().min(1).max(255),
-  bytes: z.number().int().min(0),
-  /** Of all of it, in hexadecimal */
-  sha256: z.string().regex(/^[0-9a-f]{64}$/),
-});
-export type CheckedFile = z.infer<typeof checkedFileSchema>;
-
-/** What a folder holds of one drive or card. */
-export const driveCheckSchema = z.strictObject({
-  driveId: idSchema,
-  /** Where the folder is: a place for copies; null for the drive or card itself */
-  storeId: idSchema.nullable(),
-  files: z.array(checkedFileSchema).min(1).max(MOST_CHECKED),
-  /** Files of the plan, and pieces of them, that were not there */
-  lacks: z.number().int().min(0),
-});
-export type DriveCheck = z.infer<typeof driveCheckSchema>;
 
 export const happenedSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('ticked'), lineId: lineIdSchema }),

@@ -1,13 +1,6 @@
 import type { CheckLine, RunsOut } from '../day';
-import type {
-  DriveCheck,
-  EpisodeStep,
-  Happened,
-  MarkKind,
-  RunClock,
-  RunEvent,
-  RunPlan,
-} from './schema';
+import type { DriveCheck } from '../files/checked';
+import type { EpisodeStep, Happened, MarkKind, RunClock, RunEvent, RunPlan } from './schema';
 
 /** What a stream of events comes to. Whatever order they arrive in, the same events come to the same. */
 

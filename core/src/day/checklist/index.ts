@@ -1,4 +1,4 @@
-import type { Analysis } from '../../analyse';
+import type { Measured } from '../../passes/measured';
 import { inOrder, type Phase, PHASES, type Rig } from '../../rig';
 import { hoursText } from '../rundown';
 import { runsOut } from '../runs-out';
@@ -18,7 +18,7 @@ import {
 
 export type { CheckLine, LookUp, ToRead } from './line';
 
-const duringLines = (analysis: Analysis): CheckLine[] => {
+const duringLines = (analysis: Measured): CheckLine[] => {
   const lengthMin = analysis.rig.brief?.lengthMin ?? Infinity;
   return runsOut(analysis)
     .filter(({ afterMin }) => afterMin < lengthMin)
@@ -82,7 +82,7 @@ const ORDER: Partial<Record<Phase, readonly string[]>> = {
 };
 
 /** Every line of the day, in the order in which they are done. */
-export const checklist = (analysis: Analysis): readonly CheckLine[] => {
+export const checklist = (analysis: Measured): readonly CheckLine[] => {
   const { rig } = analysis;
   const all = [
     ...computerLines(rig),

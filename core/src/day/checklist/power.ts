@@ -1,4 +1,4 @@
-import type { Analysis } from '../../analyse';
+import type { Measured } from '../../passes/measured';
 import { batteryOf, feedLoadings } from '../../passes/power';
 import { driveLoads } from '../../passes/computer/lines';
 import { figure } from '../../passes/sum';
@@ -12,7 +12,7 @@ import { about, type CheckLine, line } from './line';
 /** Loudspeakers go on last and off first: what is switched before them makes them crack. */
 const isLoud = ({ kind }: Device['model']): boolean => kind === 'loudspeaker';
 
-export const powerLines = (analysis: Analysis): CheckLine[] => {
+export const powerLines = (analysis: Measured): CheckLine[] => {
   const { rig } = analysis;
   const loud = inOrder(rig.devices).filter(([, { model }]) => isLoud(model));
   const feeds = feedLoadings(analysis).filter(({ drawn }) => drawn.length > 0);
@@ -98,7 +98,7 @@ export const phantomLines = (rig: Rig): CheckLine[] =>
     }),
   ]);
 
-export const mediumLines = (analysis: Analysis): CheckLine[] =>
+export const mediumLines = (analysis: Measured): CheckLine[] =>
   driveLoads(analysis)
     .filter(({ files }) => files.length > 0)
     .flatMap(({ node, storage, hours }) => {
@@ -148,7 +148,7 @@ export const mediumLines = (analysis: Analysis): CheckLine[] =>
       ];
     });
 
-export const batteryLines = (analysis: Analysis): CheckLine[] =>
+export const batteryLines = (analysis: Measured): CheckLine[] =>
   inOrder(analysis.rig.devices).flatMap(([id, device]) => {
     const battery = batteryOf(device);
     return battery === null

@@ -1,4 +1,4 @@
-import type { Analysis } from '../../analyse';
+import type { Measured } from '../../passes/measured';
 import { coverage } from '../../passes/coverage';
 import { loudnesses } from '../../passes/processing/loudness';
 import { figure } from '../../passes/sum';
@@ -14,7 +14,7 @@ const LOUDNESS_WITHIN_LU = 3;
 /** A quarter of a frame at 25 frames a second. @unit ms */
 const OFFSET_WITHIN_MS = 10;
 
-export const voiceLines = (analysis: Analysis): CheckLine[] =>
+export const voiceLines = (analysis: Measured): CheckLine[] =>
   predictedVoices(analysis).map(({ key, label, personId, levelDbfs, soundId }) =>
     line({
       id: `voice ${key}`,
@@ -35,7 +35,7 @@ export const voiceLines = (analysis: Analysis): CheckLine[] =>
 const isRemotePerson = ({ people }: Rig, personId: string): boolean =>
   entry(people, personId)?.where === 'remote';
 
-export const earLines = (analysis: Analysis): CheckLine[] =>
+export const earLines = (analysis: Measured): CheckLine[] =>
   coverage(analysis)
     .filter(
       ({ need, verdict, subject }) =>
@@ -64,7 +64,7 @@ export const earLines = (analysis: Analysis): CheckLine[] =>
 export const endLines = (rig: Rig, kind: Kind): readonly (readonly [string, Device])[] =>
   inOrder(rig.devices).filter(([, { model }]) => model.kind === kind);
 
-export const streamLines = (analysis: Analysis): CheckLine[] =>
+export const streamLines = (analysis: Measured): CheckLine[] =>
   endLines(analysis.rig, 'stream').flatMap(([id, device]) => [
     line({
       id: `stream-test ${id}`,
@@ -93,7 +93,7 @@ export const streamLines = (analysis: Analysis): CheckLine[] =>
   ]);
 
 /** What a programme measures when it is over: only then all of it was heard. */
-export const loudnessLines = (analysis: Analysis): CheckLine[] =>
+export const loudnessLines = (analysis: Measured): CheckLine[] =>
   loudnesses(analysis).map(({ end, lufs, targetLufs }) =>
     line({
       id: `loudness ${end.id}`,
@@ -125,7 +125,7 @@ export const computerLines = (rig: Rig): CheckLine[] =>
     }),
   ]);
 
-export const syncLines = (analysis: Analysis): CheckLine[] =>
+export const syncLines = (analysis: Measured): CheckLine[] =>
   inOrder(analysis.rig.offsets).map(([id, { soundId, pictureId, offsetMs }]) => {
     const name = (deviceId: string): string => entry(analysis.rig.devices, deviceId)?.name ?? '';
     return line({
