@@ -9,6 +9,14 @@ export const clock = (work: () => void): number => {
   return performance.now() - start;
 };
 
+/** What some work asks of the processor, whatever else the machine does meanwhile. @unit ms */
+export const processorTime = (work: () => void): number => {
+  const start = process.cpuUsage();
+  work();
+  const { user, system } = process.cpuUsage(start);
+  return (user + system) / 1000;
+};
+
 /** Two million additions and square roots. */
 export const plainLoop = (): number => {
   let sum = 0;

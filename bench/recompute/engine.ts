@@ -1,4 +1,4 @@
-import { analyse } from '@echo-loom/core';
+import { analyse, reanalyse } from '@echo-loom/core';
 
 /** The engine of one version of core: bundled once with each that is compared. */
-export { analyse };
+export { analyse, reanalyse };

@@ -1,25 +1,27 @@
-import { analyse, type Analysis, apply, reanalyse, Refusal, type Rig } from '@echo-loom/core';
+import { analyse, apply, reanalyse, Refusal, type Rig } from '@echo-loom/core';
 import { harbourHall } from '../../demo/harbour-hall';
+import { secondFiring } from '../../demo/second-firing';
 import { withCore } from '../commits';
 import { benchRig, denseRig } from '../rigs';
-import { clock, median } from '../timing';
+import { median, processorTime } from '../timing';
 import { type EditKind, editsOf } from './edits';
 
 /**
- * What an edit costs, paired in one run: whole analyses of this tree and of an earlier commit, and
- * analyses of what an edit changed. `npm run recompute -- COMMIT`
+ * What a whole analysis costs and what an edit costs, of this tree and of an earlier commit, paired in one run by the
+ * processor's time. `npm run recompute -- COMMIT`
  */
 
 const RIGS: Readonly<Record<string, () => Rig>> = {
   'dense 500': denseRig,
   'sparse 500': () => benchRig(500),
+  'Second Firing': secondFiring,
   'Harbour Hall': harbourHall,
 };
 
 /** Whoever is measured goes first in a block of so many rounds, and its first rounds do not count. */
-const BLOCK = 14;
-const WARM = 4;
-const BLOCKS = 12;
+const BLOCK = 10;
+const WARM = 3;
+const BLOCKS = 8;
 
 /** Rounds of several works in blocks one after the other. @returns the median of each, ms */
 const paired = (works: readonly ((n: number) => void)[]): number[] => {
@@ -27,7 +29,7 @@ const paired = (works: readonly ((n: number) => void)[]): number[] => {
   for (let block = 0; block < BLOCKS; block++)
     works.forEach((work, index) => {
       for (let n = 0; n < BLOCK; n++) {
-        const ms = clock(() => work(block * BLOCK + n));
+        const ms = processorTime(() => work(block * BLOCK + n));
         if (block > 1 && n >= WARM) times[index]?.push(ms);
       }
     });
@@ -45,33 +47,53 @@ const after = (rig: Rig, command: ReturnType<ReturnType<typeof editsOf>[EditKind
   }
 };
 
-const times = (ratio: number): string => `${ratio.toFixed(1)} ×`;
+const share = (ratio: number): string => `${(100 * ratio).toFixed(0)} %`;
 
-const commit = process.argv[2] ?? 'HEAD';
-const earlier = await withCore<{ analyse: typeof analyse }>('bench/recompute/engine.ts', commit);
+type Engine = typeof import('./engine');
 
+/** An edit of each kind after another, each once by the one engine and once by the other. */
+const kindOf = (
+  rig: Rig,
+  edit: ReturnType<typeof editsOf>[EditKind],
+  engines: readonly Engine[],
+) => {
+  // Both work on the same rigs, one edit apart from each other, made beforehand.
+  const rigs: Rig[] = [rig];
+  for (let n = 0; n < BLOCK * BLOCKS; n++) rigs.push(after(rigs[n] ?? rig, edit(n)));
+  if (rigs.every((one) => one === rig)) return null;
+  const held = engines.map((engine) => engine.analyse(rig));
+  return paired(
+    engines.map((engine, index) => (n) => {
+      const before = held[index];
+      if (before) held[index] = engine.reanalyse(before, rigs[n + 1] ?? rig);
+    }),
+  );
+};
+
+const commit = process.argv[2] ?? 'fd7fe53';
+const earlier = await withCore<Engine>('bench/recompute/engine.ts', commit);
+const engines: readonly Engine[] = [earlier, { analyse, reanalyse }];
+
+console.log(`Processor time, paired with ${commit} in one run.`);
 for (const [name, make] of Object.entries(RIGS)) {
   const rig = make();
   const edits = editsOf(rig);
-  const [before = NaN, now = NaN] = paired([
-    (n) => void earlier.analyse(after(rig, edits.distance(n))),
-    (n) => void analyse(after(rig, edits.distance(n))),
-  ]);
-  console.log(
-    `${name}: a whole analysis takes ${(now / before).toFixed(2)} of what it took at ${commit}`,
+  const [before = NaN, now = NaN] = paired(
+    engines.map((engine) => (n) => void engine.analyse(after(rig, edits.distance(n)))),
   );
+  console.log(
+    `${name}: a whole analysis ${now.toFixed(1)} ms, ${share(now / before)} of what it was`,
+  );
+  const ratios: number[] = [];
   for (const [kind, edit] of Object.entries(edits)) {
-    // Both work on the same rigs, one edit apart from each other, made beforehand.
-    const rigs: Rig[] = [rig];
-    for (let n = 0; n < BLOCK * BLOCKS; n++) rigs.push(after(rigs[n] ?? rig, edit(n)));
-    if (rigs.every((one) => one === rig)) continue;
-    let analysis: Analysis = analyse(rig);
-    const [whole = NaN, changed = NaN] = paired([
-      (n) => void analyse(rigs[n + 1] ?? rig),
-      (n) => void (analysis = reanalyse(analysis, rigs[n + 1] ?? rig)),
-    ]);
-    console.log(`  after an edit of ${kind}: ${times(whole / changed)} cheaper than the whole`);
+    const [was, is] = kindOf(rig, edit, engines) ?? [];
+    if (was === undefined || is === undefined) continue;
+    ratios.push(is / was);
+    console.log(
+      `  after an edit of ${kind}: ${is.toFixed(1)} ms, ${share(is / was)} of what it was, ${share(is / now)} of the whole`,
+    );
   }
+  console.log(`  in the middle over these edits: ${share(median(ratios))} of what it was`);
 }
 
 const [hundred = NaN, twoThousand = NaN] = paired(
