@@ -88,6 +88,8 @@ for (const [name, make] of Object.entries(RIGS)) {
   for (const [kind, edit] of Object.entries(edits)) {
     const [was, is] = kindOf(rig, edit, engines) ?? [];
     if (was === undefined || is === undefined) continue;
+    // An edit that changes nothing in this rig costs neither anything.
+    if (was === 0) continue;
     ratios.push(is / was);
     console.log(
       `  after an edit of ${kind}: ${is.toFixed(1)} ms, ${share(is / was)} of what it was, ${share(is / now)} of the whole`,
