@@ -173,6 +173,7 @@ test(
       403,
     );
     expect(await status('POST', '/', { 'next-action': 'x' }, 'x')).toBe(405);
+    for (const path of ['/', '/api/health']) expect(await status('TRACE', path)).toBe(405);
     for (const path of ['/rigs/%ff', '/api/rigs/%ff/entries?after=0'])
       expect(await status('GET', path)).toBe(400);
     for (const path of [

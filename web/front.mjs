@@ -41,7 +41,12 @@ const isAddress = (url) => {
   }
 };
 
+/** What any door may be asked by; which of them a door takes, it says itself. */
+const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']);
+
 const server = createServer((request, response) => {
+  if (!METHODS.has(request.method ?? ''))
+    return refuse(response, 405, `Nothing here is asked by ${request.method}.`);
   if (!isAddress(request.url ?? '')) return refuse(response, 400, 'This address cannot be read.');
   handle(request, response).catch((error) => {
     console.error(error);
