@@ -2,6 +2,7 @@
 
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { Settings2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -16,9 +17,14 @@ import { FindRig } from './FindRig';
 import { ImportButton } from './ImportButton';
 import { RigCard } from './RigCard';
 import type { ReadableItem, ShelfItem } from './items';
-import { RigNameDialog, type Start } from './RigNameDialog';
-import { TagsDialog } from './TagsDialog';
+import type { Start } from './RigNameDialog';
 import { UnreadableCard } from './UnreadableCard';
+
+/** Dialogs are fetched when they are asked for: the shelf is read without them. */
+const RigNameDialog = dynamic(() =>
+  import('./RigNameDialog').then((module) => module.RigNameDialog),
+);
+const TagsDialog = dynamic(() => import('./TagsDialog').then((module) => module.TagsDialog));
 
 interface Props {
   readonly items: readonly ShelfItem[];
