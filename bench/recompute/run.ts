@@ -49,7 +49,10 @@ const after = (rig: Rig, command: ReturnType<ReturnType<typeof editsOf>[EditKind
 
 const share = (ratio: number): string => `${(100 * ratio).toFixed(0)} %`;
 
-type Engine = typeof import('./engine');
+interface Engine {
+  readonly analyse: typeof analyse;
+  readonly reanalyse: typeof reanalyse;
+}
 
 /** An edit of each kind after another, each once by the one engine and once by the other. */
 const kindOf = (
@@ -92,7 +95,8 @@ for (const [name, make] of Object.entries(RIGS)) {
     if (was === 0) continue;
     ratios.push(is / was);
     console.log(
-      `  after an edit of ${kind}: ${is.toFixed(1)} ms, ${share(is / was)} of what it was, ${share(is / now)} of the whole`,
+      `  after an edit of ${kind}: ${is.toFixed(1)} ms, ${share(is / was)} of what it was, ` +
+        `${share(is / now)} of the whole`,
     );
   }
   console.log(`  in the middle over these edits: ${share(median(ratios))} of what it was`);

@@ -55,8 +55,7 @@ export {
 export type { UsbLinkBranch } from './passes/computer';
 export { type DriveLoad, type Uplink, driveLoads, uplinkOf } from './passes/computer/lines';
 export { type Workload, workloads } from './passes/computer/work';
-export { coverage } from './passes/coverage';
-export { type CoverageLine, NEEDS, type Need } from './passes/coverage/line';
+export { coverage, type CoverageLine, NEEDS, type Need } from './passes/coverage';
 export {
   FRAME_TOLERANCE,
   type Framed,
@@ -66,8 +65,7 @@ export {
   withCamera,
 } from './passes/framing';
 export { type Ears, type HeardSound, ears, wayToEars } from './passes/hearing';
-export { measure } from './passes/measure';
-export type { Measured } from './passes/measured';
+export { measure, type Measured } from './passes/measure';
 export { type Money, costOf, moneyOf, priceOf } from './passes/money';
 export type { PictureFigures } from './passes/picture';
 export {

@@ -8,6 +8,8 @@ import { changesBetween, DevicesInOrder, nowReading, type Result, watchedRig } f
 import { soundPass } from './sound';
 import { timePass } from './time';
 
+export type { Measured } from './measured';
+
 const graph: PassOf<Graph> = {
   name: 'graph',
   make: (measured) => compile(measured.rig, measured.devices()),

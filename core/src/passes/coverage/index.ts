@@ -6,6 +6,8 @@ import type { CoverageAnswer, CoverageLine, Need } from './line';
 import { heard, hears, seen, sees } from './people';
 import { indexed } from './threads';
 
+export { type CoverageLine, NEEDS, type Need } from './line';
+
 /** Remote people who are in the picture, by their ids: whoever sits on site is to see them. */
 const guestsOf = (measured: Measured): readonly string[] =>
   inOrder(measured.rig.people)

@@ -2,8 +2,6 @@ import { z } from 'zod';
 
 /** What comes out of the wall where the rig stands. */
 
-export const MAINS_HZ = [50, 60] as const;
-
 export const mainsSchema = z.strictObject({
   /** Lamps on it flicker at twice this */
   hz: z.union([z.literal(50), z.literal(60)]),

@@ -6,7 +6,7 @@ import { asItStands, entry, mustHave, nextOrder } from '../order';
 import { refusals } from '../refusal';
 import type { Rig } from '../rig';
 import { command, type DraftRig, type Gone, missing, type Problem } from '../slice';
-import { type StageSet } from './schema';
+import type { StageSet } from './schema';
 
 export { blank, shape } from './shape';
 
