@@ -41,9 +41,7 @@ export const useEpisodes = (rigId: string, by: string) => {
     setMoving((before) => new Map([...before, [runId, step]]));
     // The server's clock is known to within an answer's way: a step is never earlier than the one before it.
     const nowMs = Math.max(serverNowMs(logbook), (episode.run.moves.at(-1)?.atMs ?? 0) + 1);
-    const refused = await addToRun(rigId, runId, by.trim(), nowMs, [
-      { is: 'moved', step },
-    ]);
+    const refused = await addToRun(rigId, runId, by.trim(), nowMs, [{ is: 'moved', step }]);
     await again();
     setMoving((before) => new Map([...before].filter(([id]) => id !== runId)));
     setSays(refused);
