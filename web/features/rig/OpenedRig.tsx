@@ -4,6 +4,7 @@ import type { Analysis } from '@echo-loom/core';
 import { useEffect, useState } from 'react';
 import { keepKeys, keepNoKeys } from './early-keys';
 import { Paper, type RigFacts } from './Paper';
+import { usePressed } from './pressed';
 import type { Room as RoomOf, RoomProps } from './Room';
 
 interface Ready {
@@ -50,6 +51,9 @@ export const OpenedRig = ({ facts, ...room }: RoomProps & { readonly facts: RigF
     return () => {
       isWanted = false;
       keepNoKeys();
+      // What was meant for this rig is not done in the next.
+      usePressed.getState().take();
+      usePressed.getState().takeKeys();
       window.removeEventListener('pointerdown', press);
       window.removeEventListener('pointerup', release);
       window.removeEventListener('pointercancel', release);
