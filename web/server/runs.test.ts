@@ -3,7 +3,7 @@ import { GET as LOGBOOK, POST as BEGIN } from '@/app/api/rigs/[rigId]/runs/route
 import { GET as READ, POST as ADD } from '@/app/api/rigs/[rigId]/runs/[runId]/route';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { createRigFromText } from './rigs';
-import { addEvents, beginRun, findRun, listRuns } from './runs';
+import { addEvents, beginRun, eventsBehind, listRuns } from './runs';
 
 beforeAll(() => makeDatabase('runs'), 30_000);
 afterAll(leaveDatabase);
@@ -58,11 +58,11 @@ describe('a run', () => {
     await addEvents(rigId, 'run-events', [live, mark, live]);
     // The same id with other words does not write over what is there.
     await addEvents(rigId, 'run-events', [{ ...mark, by: 'Ben' }]);
-    expect((await findRun(rigId, 'run-events', 0))?.events).toEqual([
+    expect((await eventsBehind(rigId, 'run-events', 0))?.events).toEqual([
       { place: 1, event: mark },
       { place: 2, event: live },
     ]);
-    expect((await findRun(rigId, 'run-events', 1))?.events.map(({ place }) => place)).toEqual([2]);
+    expect((await eventsBehind(rigId, 'run-events', 1))?.events.map(({ place }) => place)).toEqual([2]);
   });
   it('loses nothing where twenty add at once, and whoever reads along misses none', async () => {
     const rigId = await begun('run-at-once');
@@ -72,7 +72,7 @@ describe('a run', () => {
     const reading = (async () => {
       for (;;) {
         const last = isDone;
-        for (const { place, event: one } of (await findRun(rigId, 'run-at-once', after))?.events ??
+        for (const { place, event: one } of (await eventsBehind(rigId, 'run-at-once', after))?.events ??
           []) {
           seen.push(one.id);
           after = place;
@@ -126,9 +126,9 @@ describe('a run', () => {
       `insert into run_events (run_id, place, event_id, event) values ('run-later', 2, 'from-later', '{"is":"new"}')`,
     );
     await sqlRows(`update runs set events = 2 where id = 'run-later'`);
-    expect((await findRun(rigId, 'run-later', 0))?.events).toHaveLength(1);
+    expect((await eventsBehind(rigId, 'run-later', 0))?.events).toHaveLength(1);
     await addEvents(rigId, 'run-later', [event(1, { is: 'ended' })]);
-    expect((await findRun(rigId, 'run-later', 2))?.events).toEqual([
+    expect((await eventsBehind(rigId, 'run-later', 2))?.events).toEqual([
       { place: 3, event: event(1, { is: 'ended' }) },
     ]);
   });

@@ -8,7 +8,7 @@ import {
   runState,
 } from '@echo-loom/core';
 import { createHash } from 'node:crypto';
-import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray } from 'drizzle-orm';
 import { database } from './database';
 import type { RunLine } from '@/session/protocol';
 import { isOnShelf } from './rigs';
@@ -47,8 +47,8 @@ export interface PlacedEvent {
   readonly event: RunEvent;
 }
 
-export interface FoundRun {
-  readonly plan: RunPlan;
+/** What happened in a run behind a place. */
+export interface Happenings {
   /** In the order of their arrival; what a later version wrote and this one cannot read is left out */
   readonly events: readonly PlacedEvent[];
   /** Whether there are more behind the last of them */
@@ -58,18 +58,26 @@ export interface FoundRun {
 const readable = (rows: readonly { place: number; event: RunEvent }[]): PlacedEvent[] =>
   rows.filter(({ event }) => runEventSchema.safeParse(event).success);
 
-/** A run with what happened behind a place. @returns null where the rig has no such run */
-export const findRun = async (
+/** The plan of a run. @returns null where the rig has no such run */
+export const planOf = async (rigId: string, runId: string): Promise<RunPlan | null> => {
+  const [run] = await database()
+    .select({ plan: runs.plan })
+    .from(runs)
+    .where(and(eq(runs.id, runId), eq(runs.rigId, rigId)));
+  return runPlanSchema.safeParse(run?.plan).data ?? null;
+};
+
+/** What happened in a run behind a place: a window asks every moment. @returns null where the rig has no such run */
+export const eventsBehind = async (
   rigId: string,
   runId: string,
   after: number,
-): Promise<FoundRun | null> => {
+): Promise<Happenings | null> => {
   const [run] = await database()
-    .select()
+    .select({ id: runs.id })
     .from(runs)
     .where(and(eq(runs.id, runId), eq(runs.rigId, rigId)));
-  const plan = runPlanSchema.safeParse(run?.plan);
-  if (!run || !plan.success) return null;
+  if (!run) return null;
   const rows = await database()
     .select({ place: runEvents.place, event: runEvents.event })
     .from(runEvents)
@@ -77,7 +85,6 @@ export const findRun = async (
     .orderBy(asc(runEvents.place))
     .limit(AT_ONCE + 1);
   return {
-    plan: plan.data,
     events: readable(rows.slice(0, AT_ONCE)),
     hasMore: rows.length > AT_ONCE,
   };
@@ -103,7 +110,15 @@ export const addEvents = async (
     const rows = await transaction
       .select({ id: runEvents.eventId })
       .from(runEvents)
-      .where(eq(runEvents.runId, runId));
+      .where(
+        and(
+          eq(runEvents.runId, runId),
+          inArray(
+            runEvents.eventId,
+            events.map((event) => event.id),
+          ),
+        ),
+      );
     const there = new Set(rows.map(({ id }) => id));
     const fresh = [...new Map(events.map((event) => [event.id, event])).values()].filter(
       ({ id }) => !there.has(id),

@@ -48,7 +48,7 @@ class Server {
     const events = this.events
       .map((event, at) => ({ place: at + 1, event }))
       .filter(({ place }) => place > after);
-    return Response.json({ plan: PLAN, events, hasMore: false, serverMs });
+    return Response.json({ events, hasMore: false, serverMs });
   }
 }
 

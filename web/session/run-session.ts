@@ -4,7 +4,6 @@ import {
   runEventSchema,
   runNowMs,
   type RunPlan,
-  runPlanSchema,
 } from '@echo-loom/core';
 import { z } from 'zod';
 import { createStore, type StoreApi } from 'zustand/vanilla';
@@ -54,11 +53,11 @@ const keptIn = (box: RunBox, runId: string): RunEvent[] => {
 };
 
 const readAnswerSchema = z.object({
-  plan: runPlanSchema,
   events: z.array(z.object({ place: z.number(), event: runEventSchema })),
   hasMore: z.boolean(),
   serverMs: z.number(),
 });
+/** What is new in a run. */
 export type ReadRun = z.infer<typeof readAnswerSchema>;
 const addedSchema = z.object({ kept: z.array(z.string()), serverMs: z.number() });
 const refusedSchema = z.object({ says: z.string() });

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { noTable } from '../rig/files/csv';
 import { idSchema } from '../rig/ids';
 import { modelSchema } from '../rig/devices/checked-model';
 import { RIG_VERSION } from '../rig/rig';
@@ -12,6 +13,10 @@ import type { OwnModel } from './own';
 const KIND = 'echo-loom-library';
 /** Most models a file may bring. */
 const MOST = 1000;
+/** Most lines a table may bring: a model has about a hundred fields. */
+const MOST_LINES = 200_000;
+/** Most faults that are told; the rest follows once those are mended. */
+const MOST_FAULTS = 1000;
 
 const fileSchema = z.strictObject({
   kind: z.literal(KIND),
@@ -155,6 +160,8 @@ const said = ([first]: readonly ModelProblem[]): string =>
  * @returns each model that changes, and every line that cannot be taken, by its number; those are left out
  */
 export const libraryFromCsv = (text: string, library: readonly OwnModel[]): ReadCsv => {
+  const cannot = noTable(text, MOST_LINES);
+  if (cannot) return { models: [], faults: [cannot] };
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
   const faults: FileFault[] = [];
   const drafts = new Map<string, Drafted>();
@@ -201,5 +208,5 @@ export const libraryFromCsv = (text: string, library: readonly OwnModel[]): Read
     const read = known?.isChanged ? readModel(known.draft) : null;
     return read?.ok ? [{ ...own, model: read.model }] : [];
   });
-  return { models, faults };
+  return { models, faults: faults.slice(0, MOST_FAULTS) };
 };

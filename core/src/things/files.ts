@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import Papa from 'papaparse';
-import { type CsvRow, rowsOfCsv } from '../rig/files/csv';
+import { type CsvRow, noTable, rowsOfCsv } from '../rig/files/csv';
 import { idSchema } from '../rig/ids';
 import { headingOf, THING_COLUMNS, type ThingColumn } from './columns';
 import {
@@ -84,6 +84,9 @@ const firstOfEach = <T extends { readonly path: readonly PropertyKey[] }>(
   issues.filter(
     ({ path }, index) => issues.findIndex((other) => other.path[0] === path[0]) === index,
   );
+
+/** Lines of a file: notes may run over several, and some may be empty. */
+const MOST_LINES = 10 * MOST_THINGS;
 
 /** What a form or a file says of a thing. @returns the thing, or what is wrong by field */
 export const readThing = (
@@ -202,7 +205,8 @@ const readRows = (
  * @returns each thing that is sound, by its line, and everything that is wrong with the others
  */
 export const thingsFromCsv = (text: string, modelRefs: ReadonlySet<string>): ReadThings => {
-  return readRows(rowsOfCsv(text), modelRefs);
+  const fault = noTable(text, MOST_LINES);
+  return fault ? { lines: [], faults: [fault] } : readRows(rowsOfCsv(text), modelRefs);
 };
 
 const cellText = (cell: unknown): string =>

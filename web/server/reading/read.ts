@@ -1,11 +1,8 @@
-import { importRig, thingsFromCsv } from '@echo-loom/core';
+import { importRig, libraryFromCsv, libraryFromJson, thingsFromCsv } from '@echo-loom/core';
 import type { Question, Reading } from './reading';
 
-/** Reads what came from outside; in the worker, since it may take a second. */
-export const read = (question: Question): Reading => {
-  if (question.is === 'things')
-    return { is: 'things', read: thingsFromCsv(question.csv, new Set(question.refs)) };
-  const imported = importRig(question.bytes);
+const readRig = (bytes: Uint8Array<ArrayBuffer>): Reading => {
+  const imported = importRig(bytes);
   return imported.ok
     ? {
         is: 'rig',
@@ -14,4 +11,18 @@ export const read = (question: Question): Reading => {
         document: JSON.stringify(imported.rig),
       }
     : { is: 'rig', ok: false, problems: imported.problems };
+};
+
+/** Reads what came from outside; in the worker, since it may take a second. */
+export const read = (question: Question): Reading => {
+  switch (question.is) {
+    case 'rig':
+      return readRig(question.bytes);
+    case 'things':
+      return { is: 'things', read: thingsFromCsv(question.csv, new Set(question.refs)) };
+    case 'library':
+      return { is: 'library', read: libraryFromJson(question.json) };
+    case 'figures':
+      return { is: 'figures', read: libraryFromCsv(question.csv, question.library) };
+  }
 };

@@ -24,6 +24,32 @@ const delimiterOf = (text: string): string => {
 /** What would run as a formula is led by an apostrophe in a file; here it is not. */
 const unquoted = (cell: string): string => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
 
+/** Longest line of a table that is read: a note of 5,000 characters in every column fits. */
+const LONGEST_LINE = 100_000;
+
+/** What cannot be a table, found before it is taken apart. */
+interface NoTable {
+  /** `line 14` */
+  readonly at: string;
+  readonly says: string;
+}
+
+/** @param most lines a table may have, the headings among them */
+export const noTable = (text: string, most: number): NoTable | null => {
+  let line = 0;
+  for (let from = 0; from <= text.length;) {
+    line++;
+    const end = text.indexOf('\n', from);
+    const to = end < 0 ? text.length : end;
+    if (to - from > LONGEST_LINE)
+      return { at: `line ${line}`, says: `is longer than ${LONGEST_LINE} characters` };
+    if (line > most && to > from)
+      return { at: `line ${line}`, says: `a file brings at most ${most} lines` };
+    from = to + 1;
+  }
+  return null;
+};
+
 /** Comma-separated text as rows, the headings first. */
 export const rowsOfCsv = (text: string): CsvRow[] => {
   const plain = text.replace(/^\uFEFF/, '');

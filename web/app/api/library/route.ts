@@ -1,8 +1,6 @@
 import {
   freeId,
   idSchema,
-  libraryFromCsv,
-  libraryFromJson,
   libraryToCsv,
   libraryToJson,
   modelSchema,
@@ -20,6 +18,7 @@ import {
   usedIds,
   versionsOf,
 } from '@/server/library';
+import { readApart } from '@/server/reading';
 import { givenIdSchema, rigIdSchema } from '@/session/protocol';
 
 /** A library of a thousand models is some megabytes. */
@@ -103,14 +102,18 @@ const perform = async (deed: Deed): Promise<Response> => {
       return why === null ? answer({}) : problem(409, why);
     }
     case 'take json': {
-      const read = libraryFromJson(deed.text);
+      const { read } = await readApart({ is: 'library', json: deed.text });
       if (!read.ok)
         return problem(400, 'Nothing was taken: the file is not sound.', { faults: read.faults });
       return keep(await asNew(read.models));
     }
     case 'take csv': {
-      const there = await listOwnModels();
-      const { models, faults } = libraryFromCsv(deed.text, there);
+      const { read } = await readApart({
+        is: 'figures',
+        csv: deed.text,
+        library: await listOwnModels(),
+      });
+      const { models, faults } = read;
       if (!deed.isSure) return answer({ names: models.map(({ model }) => model.name), faults });
       return keep(models.map(({ id, version, model }) => ({ id, from: version, model })));
     }

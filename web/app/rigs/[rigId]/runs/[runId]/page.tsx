@@ -1,7 +1,7 @@
 import { givenKeySchema } from '@echo-loom/core';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
-import { findRun } from '@/server/runs';
+import { planOf } from '@/server/runs';
 import { RunMode } from './view';
 
 interface Props {
@@ -11,8 +11,8 @@ interface Props {
 const RunPage = async ({ params }: Props) => {
   await connection();
   const { rigId, runId } = await params;
-  const run = givenKeySchema.safeParse(runId).success ? await findRun(rigId, runId, 0) : null;
-  if (!run) notFound();
-  return <RunMode runId={runId} plan={run.plan} />;
+  const plan = givenKeySchema.safeParse(runId).success ? await planOf(rigId, runId) : null;
+  if (!plan) notFound();
+  return <RunMode runId={runId} plan={plan} />;
 };
 export default RunPage;

@@ -1,7 +1,7 @@
 import { givenKeySchema, MOST_EVENTS, runEventSchema } from '@echo-loom/core';
 import { z } from 'zod';
 import { answer, answering, jsonBody, parsed, problem, queryOf } from '@/server/answers';
-import { addEvents, findRun } from '@/server/runs';
+import { addEvents, eventsBehind } from '@/server/runs';
 import { rigIdSchema } from '@/session/protocol';
 
 interface Context {
@@ -28,12 +28,12 @@ const querySchema = z.strictObject({
     .default(0),
 });
 
-/** A run, what happened in it behind a place, and what the server’s clock shows. */
+/** What happened in a run behind a place, and what the server’s clock shows. */
 export const GET = answering(async (request, context: Context) => {
   const { after } = queryOf(request, querySchema);
   const ids = await idsOf(context);
-  const run = ids && (await findRun(ids.rigId, ids.runId, after));
-  return run ? answer({ ...run, serverMs: Date.now() }) : noSuchRun();
+  const behind = ids && (await eventsBehind(ids.rigId, ids.runId, after));
+  return behind ? answer({ ...behind, serverMs: Date.now() }) : noSuchRun();
 });
 
 const addSchema = z.strictObject({ events: z.array(runEventSchema).min(1).max(200) });
