@@ -9,6 +9,7 @@ import {
   stamped,
 } from '@echo-loom/core';
 import { POST } from '@/app/api/library/route';
+import { workHere } from './apart/here-for-tests';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import {
   listOwnModels,
@@ -21,6 +22,7 @@ import {
 } from './library';
 import { createRig, openRig } from './rigs';
 
+workHere();
 beforeAll(() => makeDatabase('library'), 30_000);
 afterAll(leaveDatabase);
 

@@ -3,7 +3,7 @@ import { GET as LOGBOOK, POST as BEGIN } from '@/app/api/rigs/[rigId]/runs/route
 import { GET as READ, POST as ADD } from '@/app/api/rigs/[rigId]/runs/[runId]/route';
 import { leaveDatabase, makeDatabase, sqlRows } from './database-for-tests';
 import { createRigFromText } from './rigs';
-import { addEvents, beginRun, eventsBehind, listRuns } from './runs';
+import { addEvents, beginRun, eventsBehind, listRuns, planOf } from './runs';
 
 beforeAll(() => makeDatabase('runs'), 30_000);
 afterAll(leaveDatabase);
@@ -51,6 +51,12 @@ describe('a run', () => {
     expect(await listRuns(rigId)).toHaveLength(1);
     expect(await beginRun('no-such-rig', 'run-once-2', PLAN)).toBe('no rig');
   });
+  it('has its plan for its own rig alone', async () => {
+    const rigId = await begun('run-plan-1');
+    expect(await planOf(rigId, 'run-plan-1')).toEqual(PLAN);
+    expect(await planOf(await newRig(), 'run-plan-1')).toBeNull();
+    expect(await planOf(rigId, 'run-nowhere')).toBeNull();
+  });
   it('keeps each event once, whoever sends it how often, in the order of arrival', async () => {
     const rigId = await begun('run-events');
     const [live, mark] = [event(0, { is: 'live' }), event(5, { is: 'ticked', lineId: 'a' })];
@@ -62,7 +68,9 @@ describe('a run', () => {
       { place: 1, event: mark },
       { place: 2, event: live },
     ]);
-    expect((await eventsBehind(rigId, 'run-events', 1))?.events.map(({ place }) => place)).toEqual([2]);
+    expect((await eventsBehind(rigId, 'run-events', 1))?.events.map(({ place }) => place)).toEqual([
+      2,
+    ]);
   });
   it('loses nothing where twenty add at once, and whoever reads along misses none', async () => {
     const rigId = await begun('run-at-once');
@@ -72,8 +80,8 @@ describe('a run', () => {
     const reading = (async () => {
       for (;;) {
         const last = isDone;
-        for (const { place, event: one } of (await eventsBehind(rigId, 'run-at-once', after))?.events ??
-          []) {
+        for (const { place, event: one } of (await eventsBehind(rigId, 'run-at-once', after))
+          ?.events ?? []) {
           seen.push(one.id);
           after = place;
         }
@@ -146,8 +154,9 @@ describe('the doors', () => {
     const added = await told(await ADD(asked({ events: [one] }), params(rigId, 'run-by-door')));
     expect(added.body['kept']).toEqual([one.id]);
     const read = await told(await READ(asked(), params(rigId, 'run-by-door')));
+    // Its window has the plan, and asks every moment.
+    expect(read.body).not.toHaveProperty('plan');
     expect(read.body).toMatchObject({
-      plan: PLAN,
       events: [{ place: 1, event: one }],
       hasMore: false,
     });

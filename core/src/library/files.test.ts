@@ -48,6 +48,16 @@ describe('the library as CSV', () => {
     expect(models[0]?.model.ports['mic-1']).toMatchObject({ inputOhms: 2400 });
     expect(models[0]?.model.stated).toContain('ports.mic-1.inputOhms');
   });
+  it('is refused where no table can be that long, before it is taken apart', () => {
+    const heading = 'model,path,value\n';
+    expect(libraryFromCsv(`${heading}${','.repeat(100_001)}`, []).faults).toEqual([
+      { at: 'line 2', says: 'is longer than 100000 characters' },
+    ]);
+    expect(libraryFromCsv(`${heading}${'a,b,c\n'.repeat(200_000)}`, []).faults).toEqual([
+      { at: 'line 200001', says: 'a file brings at most 200000 lines' },
+    ]);
+    expect(libraryFromCsv(`${heading}${'a,b,c\n'.repeat(1_500)}`, []).faults).toHaveLength(1000);
+  });
   it('asks for its columns', () => {
     expect(libraryFromCsv('a,b\n1,2', [box]).faults).toEqual([
       { at: 'line 1', says: 'expected the columns model, path and value' },

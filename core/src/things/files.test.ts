@@ -149,8 +149,15 @@ describe('a table that is none', () => {
   it.each([
     ['nothing', '', 'line 1'],
     ['no headings', 'a,b\r\n1,2', 'line 1'],
+    ['a line of nothing but commas', ','.repeat(100_001), 'line 1'],
+    [
+      'a line far longer than any note',
+      `Name,Kind\r\nTape,other\r\n${'x'.repeat(100_001)}`,
+      'line 3',
+    ],
+    ['more lines than things', `Name,Kind\n${'Tape,other\n'.repeat(50_000)}`, 'line 50001'],
     ['a column of nothing', 'Name,Kind,Colour\r\nTape,other,red', 'line 1'],
-  ])('%s is said on its first line', (_what, text, at) =>
+  ])('%s is said on its line', (_what, text, at) =>
     expect(thingsFromCsv(text, REFS).faults[0]?.at).toBe(at),
   );
   it('takes what it understands beside a column it does not', () =>

@@ -1,10 +1,4 @@
-import type {
-  ImportProblem,
-  OwnModel,
-  ReadCsv,
-  ReadLibrary,
-  ReadThings,
-} from '@echo-loom/core';
+import type { ImportProblem, OwnModel, ReadCsv, ReadLibrary, ReadThings } from '@echo-loom/core';
 
 /** What the request thread asks the reader. */
 export type Question =
