@@ -200,12 +200,17 @@ test('a show by phone from nothing to the archive: sets, marks, no server, a dea
   await expect(page.getByText('marker 1: The lid slips')).toBeVisible();
 
   // What was marked without the server has its time to the second.
-  const runPath = `/api/rigs/${rigId}/runs/${phone.url().split('/').at(-1)}`;
-  const read = (await (await fetch(empty.url + runPath)).json()) as {
-    plan: { clock: { fromMs: number; serverMs: number } };
+  const runs = `${empty.url}/api/rigs/${rigId}/runs`;
+  const runId = phone.url().split('/').at(-1);
+  const read = (await (await fetch(`${runs}/${runId}`)).json()) as {
     events: { event: { atMs: number; happened: { is: string } } }[];
   };
-  const { fromMs, serverMs } = read.plan.clock;
+  const book = (await (await fetch(runs)).json()) as {
+    runs: { id: string; plan: { clock: { fromMs: number; serverMs: number } } }[];
+  };
+  const clock = book.runs.find(({ id }) => id === runId)?.plan.clock;
+  if (!clock) throw new Error('the run is not in the logbook');
+  const { fromMs, serverMs } = clock;
   const atMs = (is: string): number =>
     read.events.find(({ event }) => event.happened.is === is)?.event.atMs ?? NaN;
   const realMs = serverMs + (atMs('marked') - fromMs) / SPEED;
