@@ -56,7 +56,14 @@ describe('the library as CSV', () => {
     expect(libraryFromCsv(`${heading}${'a,b,c\n'.repeat(200_000)}`, []).faults).toEqual([
       { at: 'line 200001', says: 'a file brings at most 200000 lines' },
     ]);
-    expect(libraryFromCsv(`${heading}${'a,b,c\n'.repeat(1_500)}`, []).faults).toHaveLength(1000);
+  });
+  it('tells the first thousand faults, and how many more there are', () => {
+    const { faults } = libraryFromCsv(`model,path,value\n${'a,b,c\n'.repeat(1_500)}`, []);
+    expect(faults).toHaveLength(1001);
+    expect(faults.at(-1)).toEqual({
+      at: 'line 1002',
+      says: '500 more lines cannot be taken, from this one on',
+    });
   });
   it('asks for its columns', () => {
     expect(libraryFromCsv('a,b\n1,2', [box]).faults).toEqual([

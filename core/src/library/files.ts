@@ -154,6 +154,17 @@ const drafted = (draft: Draft, isChanged: boolean): Drafted => ({
 const said = ([first]: readonly ModelProblem[]): string =>
   first ? `${first.field}: ${first.says}` : 'it is no model';
 
+/** The first of many faults, and how many more there are. */
+const told = (faults: readonly FileFault[]): readonly FileFault[] => {
+  const next = faults[MOST_FAULTS];
+  if (!next) return faults;
+  const more = faults.length - MOST_FAULTS;
+  return [
+    ...faults.slice(0, MOST_FAULTS),
+    { at: next.at, says: `${more} more lines cannot be taken, from this one on` },
+  ];
+};
+
 /**
  * Takes figures from a spreadsheet over into models that are there.
  * @param library the models that are there
@@ -208,5 +219,5 @@ export const libraryFromCsv = (text: string, library: readonly OwnModel[]): Read
     const read = known?.isChanged ? readModel(known.draft) : null;
     return read?.ok ? [{ ...own, model: read.model }] : [];
   });
-  return { models, faults: faults.slice(0, MOST_FAULTS) };
+  return { models, faults: told(faults) };
 };

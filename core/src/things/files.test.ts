@@ -164,6 +164,10 @@ describe('a table that is none', () => {
     expect(thingsFromCsv('Name,Kind,Colour\r\nTape,other,red', REFS).lines).toHaveLength(1));
   it('takes a file that begins with the mark of its encoding', () =>
     expect(thingsFromCsv('\uFEFFName,Kind\r\nTape,other', REFS).lines).toHaveLength(1));
+  it('takes a long file whose lines end with a return alone', () =>
+    expect(
+      thingsFromCsv(`Name,Kind\r${`${'x'.repeat(80)},other\r`.repeat(2_000)}`, REFS).lines,
+    ).toHaveLength(2_000));
   it('passes over lines with nothing in them, and counts them', () => {
     const { lines, faults } = thingsFromCsv('Name,Kind\r\n,\r\nTape,other\r\n\r\n', REFS);
     expect(lines.map(({ line }) => line)).toEqual([3]);

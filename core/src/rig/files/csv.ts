@@ -34,17 +34,22 @@ interface NoTable {
   readonly says: string;
 }
 
-/** @param most lines a table may have, the headings among them */
+/**
+ * Looks at the lines of a table without taking them apart.
+ * @param most lines a table may have, the headings among them
+ * @returns what cannot be a table; null where it may be one
+ */
 export const noTable = (text: string, most: number): NoTable | null => {
+  // Some programs still end a line with a return alone.
+  const ends = text.includes('\n') ? '\n' : '\r';
   let line = 0;
-  for (let from = 0; from <= text.length;) {
+  for (let from = 0; from < text.length;) {
     line++;
-    const end = text.indexOf('\n', from);
+    const end = text.indexOf(ends, from);
     const to = end < 0 ? text.length : end;
     if (to - from > LONGEST_LINE)
       return { at: `line ${line}`, says: `is longer than ${LONGEST_LINE} characters` };
-    if (line > most && to > from)
-      return { at: `line ${line}`, says: `a file brings at most ${most} lines` };
+    if (line > most) return { at: `line ${line}`, says: `a file brings at most ${most} lines` };
     from = to + 1;
   }
   return null;
