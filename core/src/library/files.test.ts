@@ -51,10 +51,10 @@ describe('the library as CSV', () => {
   it('is refused where no table can be that long, before it is taken apart', () => {
     const heading = 'model,path,value\n';
     expect(libraryFromCsv(`${heading}${','.repeat(100_001)}`, []).faults).toEqual([
-      { at: 'line 2', says: 'is longer than 100000 characters' },
+      { at: 'line 2', says: 'longer than 100,000 characters; is this a table?' },
     ]);
     expect(libraryFromCsv(`${heading}${'a,b,c\n'.repeat(200_000)}`, []).faults).toEqual([
-      { at: 'line 200001', says: 'a file brings at most 200000 lines' },
+      { at: 'line 200001', says: 'a file brings at most 200,000 lines' },
     ]);
   });
   it('tells the first thousand faults, and how many more there are', () => {

@@ -21,6 +21,7 @@ export const LibraryFiles = () => {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
+  const [isReading, setReading] = useState(false);
   const taken = (count: number) => {
     toaster.create({
       title:
@@ -31,7 +32,7 @@ export const LibraryFiles = () => {
     });
     router.refresh();
   };
-  const read = async (file: File) => {
+  const look = async (file: File) => {
     const text = await file.text();
     if (input.current) input.current.value = '';
     const isCsv = /\.csv$/i.test(file.name);
@@ -59,6 +60,16 @@ export const LibraryFiles = () => {
         mayTake: answer.names.length > 0,
       });
   };
+  const read = async (file: File) => {
+    setReading(true);
+    try {
+      await look(file);
+    } catch {
+      toaster.create({ title: `${file.name} cannot be read.`, type: 'error', closable: true });
+    } finally {
+      setReading(false);
+    }
+  };
   const take = async ({ text }: Looked) => {
     const answer = await libraryDo({ does: 'take csv', text, isSure: true });
     setLooked(null);
@@ -67,7 +78,13 @@ export const LibraryFiles = () => {
   };
   return (
     <Flex gap="2" wrap="wrap">
-      <Button size="sm" variant="outline" onClick={() => input.current?.click()}>
+      <Button
+        size="sm"
+        variant="outline"
+        loading={isReading}
+        loadingText="Reading…"
+        onClick={() => input.current?.click()}
+      >
         Take from a file
       </Button>
       <input

@@ -27,6 +27,8 @@ const unquoted = (cell: string): string => cell.replace(/^'(?='*[=+\-@\t\r])/, '
 /** Longest line of a table that is read: a note of 5,000 characters in every column fits. */
 const LONGEST_LINE = 100_000;
 
+const many = (count: number): string => count.toLocaleString('en-GB');
+
 /** What cannot be a table, found before it is taken apart. */
 interface NoTable {
   /** `line 14` */
@@ -48,8 +50,12 @@ export const noTable = (text: string, most: number): NoTable | null => {
     const end = text.indexOf(ends, from);
     const to = end < 0 ? text.length : end;
     if (to - from > LONGEST_LINE)
-      return { at: `line ${line}`, says: `is longer than ${LONGEST_LINE} characters` };
-    if (line > most) return { at: `line ${line}`, says: `a file brings at most ${most} lines` };
+      return {
+        at: `line ${line}`,
+        says: `longer than ${many(LONGEST_LINE)} characters; is this a table?`,
+      };
+    if (line > most)
+      return { at: `line ${line}`, says: `a file brings at most ${many(most)} lines` };
     from = to + 1;
   }
   return null;
