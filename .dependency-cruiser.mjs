@@ -117,7 +117,7 @@ export default {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(^|/)\\.next/|\\.css$' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.arrows.json' },
+    tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],
       conditionNames: ['import', 'require', 'node', 'default', 'types'],
