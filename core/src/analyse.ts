@@ -3,7 +3,7 @@ import { measure, MeasuredRig } from './passes/measure';
 import type { Measured } from './passes/measured';
 import type { PassOf } from './passes/measured';
 import { figure, type Sum } from './passes/sum';
-import { apply, entry, Refusal, type Rig, type SimpleCommand } from './rig';
+import { apply, type Command, entry, Refusal, type Rig, type SimpleCommand } from './rig';
 import { cut } from './rig/text';
 import { type PutAside, withoutAside } from './rules/aside';
 import { type Cause, causesOf } from './rules/causes';
@@ -86,6 +86,30 @@ export function* analysing(rig: Rig): Generator<number, Analysis, void> {
 export const reanalyse = (before: Analysis, rig: Rig): Analysis =>
   new AnalysedRig(measure(rig, before));
 
+/** An edit that was tried, and the rig with it. */
+interface Edited {
+  readonly command: Command;
+  readonly after: Analysis;
+}
+
+/** So many edits of an analysis are kept with what came of them: whoever asks about one has mostly just tried it. */
+const MOST_EDITED = 8;
+
+const EDITED = new WeakMap<Analysis, Edited[]>();
+
+/**
+ * The rig after an edit. The same edit, the very object, asked about again is not worked out again.
+ * @throws Refusal where the rig does not take it
+ */
+export const edited = (analysis: Analysis, command: Command): Analysis => {
+  const kept = EDITED.get(analysis) ?? [];
+  const known = kept.find((one) => one.command === command);
+  if (known) return known.after;
+  const after = reanalyse(analysis, apply(analysis.rig, command));
+  EDITED.set(analysis, [...kept.slice(1 - MOST_EDITED), { command, after }]);
+  return after;
+};
+
 /** What presses and what is put aside: an edit may cure either. */
 export const everyFinding = ({ findings, aside }: Analysis): Finding[] => [
   ...findings,
@@ -125,7 +149,7 @@ const tryFix = (analysis: Analysis, finding: Finding, given: Fix): Tried | null 
   const pressing = (findings: readonly Finding[]): number =>
     findings.filter(({ level }) => LEVELS.indexOf(level) <= LEVELS.indexOf(finding.level)).length;
   try {
-    const after = reanalyse(analysis, apply(analysis.rig, fix.command));
+    const after = edited(analysis, fix.command);
     const { findings } = after;
     const rank = (level: Level | undefined): number =>
       level === undefined ? LEVELS.length : LEVELS.indexOf(level);
@@ -143,13 +167,8 @@ const tryFix = (analysis: Analysis, finding: Finding, given: Fix): Tried | null 
 
 const WORDS: Readonly<Record<Level, string>> = { stop: 'stop', warn: 'warning', note: 'note' };
 
-/**
- * The remedies of a finding, as edits. Each is tried before it is offered: the finding has to go. One that
- * brings a stop, or something worse than what it cures, or only another finding in its place, comes last
- * and says what. A way out for want of a better is left out where there is one. One that moves things
- * about a room may bring nothing but notes, because a room is full of other things.
- */
-export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
+/** The remedies of a finding, each tried. */
+const triedFixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
   const rule = ruleByCode.get(finding.code);
   const tried = (rule?.fixes?.(analysis, finding) ?? []).flatMap((fix) => {
     const one = tryFix(analysis, finding, fix);
@@ -183,6 +202,22 @@ export const fixesOf = (analysis: Analysis, finding: Finding): Fix[] => {
   ];
 };
 
+const FIXES = new WeakMap<Analysis, WeakMap<Finding, readonly Fix[]>>();
+
+/**
+ * The remedies of a finding, as edits. Each is tried before it is offered: the finding has to go. One that
+ * brings a stop, or something worse than what it cures, or only another finding in its place, comes last
+ * and says what. A way out for want of a better is left out where there is one. One that moves things
+ * about a room may bring nothing but notes, because a room is full of other things.
+ */
+export const fixesOf = (analysis: Analysis, finding: Finding): readonly Fix[] => {
+  const kept = FIXES.get(analysis) ?? new WeakMap<Finding, readonly Fix[]>();
+  FIXES.set(analysis, kept);
+  const fixes = kept.get(finding) ?? triedFixesOf(analysis, finding);
+  kept.set(finding, fixes);
+  return fixes;
+};
+
 /** More commands than this no batch may hold. */
 const MOST_COMMANDS = 500;
 
@@ -204,7 +239,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
     first ??= fix.label;
     commands.push(...simpleOf(fix));
     if (commands.length > MOST_COMMANDS) return null;
-    now = reanalyse(now, apply(now.rig, fix.command));
+    now = edited(now, fix.command);
   }
   if (first === undefined) return null;
   const label = `${first}, and ${places.length - 1} more like it`;
@@ -212,7 +247,7 @@ const everywhere = (analysis: Analysis, { places }: Cause): Fix | null => {
 };
 
 /** The remedies of a cause: of all its places at once where that can be, and of its first. */
-export const fixesOfCause = (analysis: Analysis, cause: Cause): Fix[] => {
+export const fixesOfCause = (analysis: Analysis, cause: Cause): readonly Fix[] => {
   const all = cause.places.length > 1 ? everywhere(analysis, cause) : null;
   return [...(all ? [all] : []), ...fixesOf(analysis, cause.finding)];
 };

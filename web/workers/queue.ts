@@ -18,7 +18,7 @@ export interface Task<T> {
   readonly ask: (tasks: Remote<EngineTasks>) => Promise<T>;
   /** Whether it is looked at just now: what is seen goes first */
   readonly isSeen: () => boolean;
-  /** A search that takes long is ended when it is cancelled; what is soon done runs on unheard */
+  /** A search that takes long is ended when it is cancelled; what is soon done is asked to stop, and may run on unheard */
   readonly isLong: boolean;
 }
 
@@ -70,7 +70,12 @@ export class EngineQueue {
     const place = this.waiting.indexOf(entry);
     if (place >= 0) this.waiting.splice(place, 1);
     entry.fail(cancelled());
-    if (this.running !== entry || !entry.task.isLong) return;
+    if (this.running !== entry) return;
+    if (!entry.task.isLong) {
+      // What stops on the way makes room for what is wanted now; whether it has heard is of no account.
+      Promise.resolve(this.engine?.tasks.stop()).catch(() => undefined);
+      return;
+    }
     this.drop();
     this.running = null;
     this.next();

@@ -34,8 +34,8 @@ import {
   whatToBuy,
   type Mains,
   type Stock,
-  nextStep,
   type NextStep,
+  seekingNextStep,
   type Placing,
   placeAll,
   plugAll,
@@ -71,9 +71,16 @@ import {
 } from './answers';
 import { type RigChanges, withChanges } from './rig-changes';
 
+/** Lets a word from the page come in. */
+const breathe = (): Promise<void> =>
+  new Promise((done) => {
+    setTimeout(done, 0);
+  });
+
 /** The engine beside the page: it follows the page's rig and works out what takes long. */
 export class EngineTasks {
   private analysis: Analysis | null = null;
+  private isStopped = false;
 
   /** A rig from answers. @param mains what the studio stands on @param stock what the studio has */
   build(answers: Answers, mains: Mains | null, stock: Stock, onProgress?: Progress): Built {
@@ -241,9 +248,22 @@ export class EngineTasks {
     }
   }
 
-  /** What to do next; null where nothing presses, or nothing on offer helps. */
-  nextStep(onProgress?: Progress): NextStep | null {
-    return nextStep(this.present(), onProgress);
+  /** What to do next; null where nothing presses, nothing on offer helps, or it was stopped on the way. */
+  async nextStep(onProgress?: Progress): Promise<NextStep | null> {
+    this.isStopped = false;
+    const seeking = seekingNextStep(this.present());
+    for (;;) {
+      const step = seeking.next();
+      if (step.done) return step.value;
+      onProgress?.(step.value.tried, step.value.of);
+      await breathe();
+      if (this.isStopped) return null;
+    }
+  }
+
+  /** What is being worked out is wanted no more. What runs in one go ends by itself. */
+  stop(): void {
+    this.isStopped = true;
   }
 
   private present(): Analysis {

@@ -27,6 +27,8 @@ interface Wanted<T> {
   readonly isSeen?: () => boolean;
   /** Whether it may take so long that cancelling must end it */
   readonly isLong?: boolean;
+  /** So long the rig must be left as it is before it is begun. @unit ms */
+  readonly restMs?: number;
   /** Called once with the value, where it is to be used at once and not shown */
   readonly onFound?: ((value: T) => void) | undefined;
 }
@@ -50,6 +52,7 @@ export const useTask = <T>({
   ask,
   isSeen,
   isLong = false,
+  restMs = 0,
   onFound,
 }: Wanted<T>): TaskState<T> => {
   const queue = useContext(EngineContext);
@@ -68,30 +71,39 @@ export const useTask = <T>({
       isOver = at.state !== 'working';
       setKept({ analysis, key, at });
     };
-    queue
-      .run(
-        {
-          rig: analysis.rig,
-          ask: (tasks) =>
-            wanted.current.ask(
-              tasks,
-              proxy((tried: number, of: number) => tell({ state: 'working', tried, of })),
-            ),
-          isSeen: () => wanted.current.isSeen?.() ?? true,
-          isLong,
-        },
-        cancelling.signal,
-      )
-      .then(
-        (value) => {
-          tell({ state: 'done', value });
-          if (!cancelling.signal.aborted) wanted.current.onFound?.(value);
-        },
-        (error: unknown) =>
-          tell({ state: 'failed', says: error instanceof Error ? error.message : String(error) }),
-      );
-    return () => cancelling.abort();
-  }, [queue, analysis, key, isLong]);
+    const begin = () =>
+      queue
+        .run(
+          {
+            rig: analysis.rig,
+            ask: (tasks) =>
+              wanted.current.ask(
+                tasks,
+                proxy((tried: number, of: number) => tell({ state: 'working', tried, of })),
+              ),
+            isSeen: () => wanted.current.isSeen?.() ?? true,
+            isLong,
+          },
+          cancelling.signal,
+        )
+        .then(
+          (value) => {
+            tell({ state: 'done', value });
+            if (!cancelling.signal.aborted) wanted.current.onFound?.(value);
+          },
+          (error: unknown) =>
+            tell({ state: 'failed', says: error instanceof Error ? error.message : String(error) }),
+        );
+    if (restMs === 0) {
+      begin();
+      return () => cancelling.abort();
+    }
+    const resting = setTimeout(begin, restMs);
+    return () => {
+      clearTimeout(resting);
+      cancelling.abort();
+    };
+  }, [queue, analysis, key, isLong, restMs]);
   if (key === null) return IDLE;
   return kept?.analysis === analysis && kept.key === key ? kept.at : BEGUN;
 };

@@ -10,7 +10,7 @@ import {
   setForVoice,
   voices,
 } from '@echo-loom/core';
-import { expose, wrap } from 'comlink';
+import { expose, proxy, wrap } from 'comlink';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
@@ -92,14 +92,14 @@ describe('the engine’s tasks', () => {
       voices(analysis).map((_, place) => `${place} of ${voices(analysis).length}`),
     );
   });
-  it('hand over only data', () => {
+  it('hand over only data', async () => {
     const [stage] = voices(analysis);
     if (!stage) throw new Error('the demo has voices');
     for (const answer of [
       tasks.settingsFor(stage.index),
       tasks.remedies(stage.index),
       tasks.sizeStudy(2160),
-      tasks.nextStep(),
+      await tasks.nextStep(),
       forNightTide().allFree([]),
     ])
       expect(structuredClone(answer)).toEqual(answer);
@@ -190,6 +190,29 @@ describe('the queue', () => {
     expect(engines[0]?.ended).toBe(true);
     await expect(queue.run(offers(), alive())).resolves.toBeDefined();
     expect(engines).toHaveLength(2);
+  });
+  it('stops what breathes on the way when it is no longer wanted, and keeps the engine', async () => {
+    const cancelling = new AbortController();
+    const tried: number[] = [];
+    let of = 0;
+    const seeking = queue.run(
+      {
+        ...offers(),
+        ask: (tasks) =>
+          tasks.nextStep(
+            proxy((at: number, all: number) => {
+              tried.push(at);
+              of = all;
+              cancelling.abort();
+            }),
+          ),
+      },
+      cancelling.signal,
+    );
+    await expect(seeking).rejects.toThrow('No longer wanted');
+    await expect(queue.run(offers(), alive())).resolves.toBeDefined();
+    expect(tried.length).toBeLessThan(of);
+    expect(engines).toHaveLength(1);
   });
   it('tells what went wrong, and goes on', async () => {
     const broken = queue.run({ ...offers(), ask: (tasks) => tasks.remedies(-1) }, alive());

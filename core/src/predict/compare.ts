@@ -1,6 +1,6 @@
-import { reanalyse, type Analysis } from '../analyse';
+import { type Analysis, edited } from '../analyse';
 import { moneyOf } from '../passes/money';
-import { apply, type Command } from '../rig';
+import { type Command } from '../rig';
 import { type Finding, findingKey } from '../rules';
 
 /** How two states of a rig differ, for someone who has to choose between them. */
@@ -28,4 +28,4 @@ export const difference = (before: Analysis, after: Analysis): Difference => {
 
 /** What an edit would change, without making it. @throws Refusal */
 export const differenceOf = (before: Analysis, command: Command): Difference =>
-  difference(before, reanalyse(before, apply(before.rig, command)));
+  difference(before, edited(before, command));

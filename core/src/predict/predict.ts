@@ -1,11 +1,10 @@
 import type { Analysis, Verdict } from '../analyse';
-import { everyFinding, reanalyse } from '../analyse';
+import { everyFinding, edited } from '../analyse';
 import { sourceOf, type Stage } from '../graph';
 import type { Measured } from '../passes/measured';
 import { microphonesInRoom } from '../passes/room';
 import { isConversion } from '../passes/sound/gains';
 import { voiceFigures } from '../passes/sound/voice-figures';
-import { apply } from '../rig';
 import { type Finding, findingKey, type Fix, hasToDoWith } from '../rules';
 
 /** A figure before and after a fix. */
@@ -99,7 +98,7 @@ const roomEffects = (before: Analysis, after: Analysis, finding: Finding): Effec
 
 /** Tries a fix. @throws Refusal where the rig has changed so that it no longer applies */
 export const predict = (analysis: Analysis, finding: Finding, fix: Fix): Prediction => {
-  const after = reanalyse(analysis, apply(analysis.rig, fix.command));
+  const after = edited(analysis, fix.command);
   const keysBefore = new Set(everyFinding(analysis).map(findingKey));
   const keysAfter = new Set(everyFinding(after).map(findingKey));
   return {

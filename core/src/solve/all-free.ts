@@ -1,6 +1,6 @@
-import { type Analysis, fixesOfCause, reanalyse, type Verdict } from '../analyse';
+import { type Analysis, fixesOfCause, edited, type Verdict } from '../analyse';
 import { type Fix, simpleOf } from '../edits/fix';
-import { apply, type SimpleCommand } from '../rig';
+import { type SimpleCommand } from '../rig';
 import { findingKey } from '../rules';
 import { isFree } from './free';
 
@@ -55,7 +55,7 @@ export const allFree = (
     const { fix, ...kept } = step;
     steps.push(kept);
     count += kept.commands.length;
-    now = reanalyse(now, apply(now.rig, fix.command));
+    now = edited(now, fix.command);
     onProgress?.(steps.length, analysis.causes.length);
   }
   return { steps, after: now.verdict };

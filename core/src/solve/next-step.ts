@@ -1,7 +1,7 @@
-import { type Analysis, fixesOfCause, reanalyse, type Verdict } from '../analyse';
+import { type Analysis, fixesOfCause, edited, type Verdict } from '../analyse';
 import type { Fix } from '../edits/fix';
 import { costOf } from '../passes/money';
-import { apply, Refusal } from '../rig';
+import { Refusal } from '../rig';
 import type { Cause } from '../rules/causes';
 import { findingKey } from '../rules';
 import { isFree } from './free';
@@ -29,7 +29,7 @@ const stepFor = (analysis: Analysis, cause: Cause): NextStep | null => {
   const fix = fixesOfCause(analysis, cause).find(({ isWorse }) => !isWorse);
   if (!fix) return null;
   try {
-    const { verdict } = reanalyse(analysis, apply(analysis.rig, fix.command));
+    const { verdict } = edited(analysis, fix.command);
     return {
       key: findingKey(cause.finding),
       fix,
@@ -52,26 +52,41 @@ const gainsMore = (one: NextStep, other: NextStep): boolean => {
   return one.cost < other.cost;
 };
 
+/** How far the search for the next step is. */
+export interface NextStepProgress {
+  readonly tried: number;
+  readonly of: number;
+}
+
 /**
  * What to do next: of the best remedies of the worst findings the one that takes away most for the least
  * money. While there are stops only they are looked at, then warnings; notes are nobody's next step.
- * @returns null where nothing presses, or nothing on offer helps
+ * @returns null where nothing presses, or nothing on offer helps; yields before each cause it tries, so that whoever
+ * draws the steps may stop
  */
-export const nextStep = (
+export function* seekingNextStep(
   analysis: Analysis,
-  onProgress?: (tried: number, of: number) => void,
-): NextStep | null => {
+): Generator<NextStepProgress, NextStep | null, void> {
   let best: NextStep | null = null;
   for (const level of ['stop', 'warn'] as const) {
     const causes = analysis.causes
       .filter(({ finding }) => finding.level === level)
       .slice(0, MOST_CAUSES);
-    for (const [index, cause] of causes.entries()) {
-      onProgress?.(index, causes.length);
+    for (const [tried, cause] of causes.entries()) {
+      yield { tried, of: causes.length };
       const step = stepFor(analysis, cause);
       if (step && (!best || gainsMore(step, best))) best = step;
     }
     if (best) return best;
   }
   return null;
+}
+
+/** The same at once. */
+export const nextStep = (analysis: Analysis): NextStep | null => {
+  const seeking = seekingNextStep(analysis);
+  for (;;) {
+    const step = seeking.next();
+    if (step.done) return step.value;
+  }
 };

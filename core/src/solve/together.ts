@@ -1,7 +1,7 @@
-import { type Analysis, everyFinding, fixesOfCause, reanalyse, type Verdict } from '../analyse';
+import { type Analysis, everyFinding, fixesOfCause, edited, type Verdict } from '../analyse';
 import { type Fix, simpleOf } from '../edits/fix';
 import { costOf } from '../passes/money';
-import { apply, Refusal, type SimpleCommand } from '../rig';
+import { Refusal, type SimpleCommand } from '../rig';
 import { type Finding, findingKey } from '../rules';
 
 /** A remedy that somebody has chosen, and the finding it was offered for. */
@@ -38,7 +38,7 @@ const MOST_COMMANDS = 500;
 
 const tried = (analysis: Analysis, fix: Fix): Analysis | null => {
   try {
-    return reanalyse(analysis, apply(analysis.rig, fix.command));
+    return edited(analysis, fix.command);
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;

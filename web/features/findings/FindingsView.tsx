@@ -43,7 +43,8 @@ const Card = memo(({ rigId, analysis, cause }: CardProps) => {
   const router = useRouter();
   const item = itemOf(analysis, finding);
   return (
-    <Box>
+    // Neither laid out nor painted while it is off the screen: there are dozens, and each grows as its remedies come.
+    <Box contentVisibility="auto" containIntrinsicSize="auto 15rem">
       <FindingCard analysis={analysis} finding={finding} cause={cause} />
       {item && (
         <Button

@@ -20,6 +20,9 @@ export const gainText = (step: Step, money: (amount: number) => string): string 
     .filter((part) => part !== null)
     .join(', ');
 
+/** Whoever makes one edit after another is not told what to do next in between. @unit ms */
+const REST_MS = 600;
+
 /** The one edit that gains most now, and the way to it; computed beside the page after each edit. */
 export const NextStep = ({ rigId }: { readonly rigId: string }) => {
   const analysis = useRig((state) => state.analysis);
@@ -31,6 +34,7 @@ export const NextStep = ({ rigId }: { readonly rigId: string }) => {
     ask: (tasks, onProgress) => tasks.nextStep(onProgress),
     // Whatever somebody looks at goes first.
     isSeen: () => false,
+    restMs: REST_MS,
   });
   if (at.state === 'idle') return null;
   if (at.state !== 'done')
