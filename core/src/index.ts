@@ -290,7 +290,7 @@ export { type Placing, placeAll } from './solve/placing/place';
 export { plugAll, type Plugging } from './solve/plugging';
 export { type AllFree, allFree, type FreeStep } from './solve/all-free';
 export { type Doing, doingOf, DOINGS } from './solve/doing';
-export { type NextStep, nextStep, seekingNextStep } from './solve/next-step';
+export { type NextStep, seekingNextStep } from './solve/next-step';
 export { type SizeStudy, studySize } from './solve/size-study';
 export { type Chosen, type TakenStep, together, type Together } from './solve/together';
 export { deliveredBitsPerPixel, formatName, isFormatText, parseFormat, rateName } from './units';

@@ -18,7 +18,7 @@ export interface Task<T> {
   readonly ask: (tasks: Remote<EngineTasks>) => Promise<T>;
   /** Whether it is looked at just now: what is seen goes first */
   readonly isSeen: () => boolean;
-  /** A search that takes long is ended when it is cancelled; what is soon done is asked to stop, and may run on unheard */
+  /** A long search is ended when it is cancelled; what is soon done is asked to stop, and may run on unheard */
   readonly isLong: boolean;
 }
 

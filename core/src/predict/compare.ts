@@ -1,6 +1,6 @@
 import { type Analysis, edited } from '../analyse';
 import { moneyOf } from '../passes/money';
-import { type Command } from '../rig';
+import type { Command } from '../rig';
 import { type Finding, findingKey } from '../rules';
 
 /** How two states of a rig differ, for someone who has to choose between them. */

@@ -1,6 +1,6 @@
 import { type Analysis, fixesOfCause, edited, type Verdict } from '../analyse';
 import { type Fix, simpleOf } from '../edits/fix';
-import { type SimpleCommand } from '../rig';
+import type { SimpleCommand } from '../rig';
 import { findingKey } from '../rules';
 import { isFree } from './free';
 
