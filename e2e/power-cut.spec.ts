@@ -25,8 +25,13 @@ test('an edit that was said to be saved survives kill -9, and PostgreSQL may sto
     page.getByText('The database does not answer. Your edits are kept in this browser'),
   ).toBeVisible();
   expect((await page.request.get(`${application.url}/api/health`)).status()).toBe(503);
+  const other = await page.context().newPage();
+  expect((await other.goto(`${application.url}/things`))?.status()).toBe(503);
+  await expect(other.getByRole('heading', { name: 'The database does not answer.' })).toBeVisible();
   Application.startDatabase();
   await saved(page);
+  // Whoever waits there is let in without doing anything.
+  await expect(other.getByRole('heading', { name: 'Things', exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Place', { exact: true })).toHaveCount(4);
   await application.kill();

@@ -1,6 +1,8 @@
-import { type Analysis, analyse, fixesOfCause, reanalyse } from './analyse';
+import { type Analysis, analyse, edited, fixesOfCause } from './analyse';
+import type { Fix } from './edits/fix';
 import { costOf } from './passes/money';
-import { apply, type Rig } from './rig';
+import type { Rig } from './rig';
+import { findingKey } from './rules';
 
 /** What came of taking the best remedy of the first finding that has one, again and again. */
 export interface Pressed {
@@ -19,11 +21,14 @@ export interface Pressed {
 /** More presses than this no rig of the tests needs. */
 const MOST_PRESSES = 150;
 
-/** The first remedy on offer that makes nothing worse. */
-const bestOf = (analysis: Analysis) => {
+/** The first remedy on offer that makes nothing worse. @param without causes that are not asked; those that have none join */
+const bestOf = (analysis: Analysis, without: Set<string>): Fix | null => {
   for (const cause of analysis.causes) {
+    const key = findingKey(cause.finding);
+    if (without.has(key)) continue;
     const fix = fixesOfCause(analysis, cause).find(({ isWorse }) => !isWorse);
     if (fix) return fix;
+    without.add(key);
   }
   return null;
 };
@@ -36,10 +41,16 @@ export const pressAll = (rig: Rig): Pressed => {
   const worse: string[] = [];
   let now = before;
   let money = 0;
+  // What had nothing on offer is asked again only when nothing else has.
+  const hopeless = new Set<string>();
   for (;;) {
-    const fix = bestOf(now);
+    let fix = bestOf(now, hopeless);
+    if (!fix) {
+      hopeless.clear();
+      fix = bestOf(now, hopeless);
+    }
     if (!fix) return { before, after: now, presses, money, isCircle: false, worse };
-    const next = reanalyse(now, apply(now.rig, fix.command));
+    const next = edited(now, fix.command);
     presses.push(fix.label);
     money += costOf(now.rig, fix.command) ?? 0;
     const stops = ({ findings }: Analysis): number =>

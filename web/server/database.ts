@@ -71,6 +71,15 @@ export const healthPool = (): pg.Pool => {
   return connections.health;
 };
 
+/** Whether the database answers, within two seconds. */
+export const isDatabaseThere = (): Promise<boolean> =>
+  healthPool()
+    .query('select 1')
+    .then(
+      () => true,
+      () => false,
+    );
+
 /** A single connection without limits, for work that takes as long as it takes. @returns connected; to be ended */
 export const connectAlone = async (): Promise<pg.Client> => {
   const client = new pg.Client({

@@ -38,20 +38,27 @@ export const allFree = (
   const steps: FreeStep[] = [];
   let now = analysis;
   let count = 0;
+  // What had nothing free is asked again only when nothing else has: an edit seldom changes that.
+  const hopeless = new Set<string>();
   const next = (): (FreeStep & { readonly fix: Fix }) | null => {
     for (const cause of now.causes) {
       const key = findingKey(cause.finding);
-      if (leaveOut.includes(key)) continue;
+      if (leaveOut.includes(key) || hopeless.has(key)) continue;
       const fix = fixesOfCause(now, cause).find(
         (one) => !one.isWorse && !one.isLast && isFree(now.rig, one),
       );
       const commands = fix ? simpleOf(fix) : [];
       if (fix && commands.length > 0 && count + commands.length <= MOST_COMMANDS)
         return { fix, key, label: fix.label, title: cause.title, commands };
+      hopeless.add(key);
     }
     return null;
   };
-  for (let step = next(); step; step = next()) {
+  const again = (): ReturnType<typeof next> => {
+    hopeless.clear();
+    return next();
+  };
+  for (let step = next() ?? again(); step; step = next() ?? again()) {
     const { fix, ...kept } = step;
     steps.push(kept);
     count += kept.commands.length;
