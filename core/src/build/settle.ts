@@ -1,6 +1,6 @@
-import { type Analysis, fixesOfCause, reanalyse } from '../analyse';
+import { type Analysis, edited, fixesOfCause } from '../analyse';
 import { costOf } from '../passes/money';
-import { apply, type Command, type SimpleCommand } from '../rig';
+import type { Command, SimpleCommand } from '../rig';
 import { findingKey } from '../rules';
 import type { Cause } from '../rules/causes';
 
@@ -45,7 +45,7 @@ const mended = (analysis: Analysis, cause: Cause): Analysis | undefined => {
     .map(({ command }) => ({ command, price: costOf(analysis.rig, command) }))
     .sort((a, b) => a.price - b.price);
   for (const { command } of cheapestFirst) {
-    const after = reanalyse(analysis, apply(analysis.rig, command));
+    const after = edited(analysis, command);
     if ([...pressingOf(after)].every((key) => before.has(key))) return after;
   }
   return undefined;
