@@ -21,7 +21,7 @@ export interface Pressed {
 /** More presses than this no rig of the tests needs. */
 const MOST_PRESSES = 150;
 
-/** The first remedy on offer that makes nothing worse. @param without causes that are not asked; those that have none join */
+/** The first remedy on offer that makes nothing worse. @param without causes that are not asked; what has none joins */
 const bestOf = (analysis: Analysis, without: Set<string>): Fix | null => {
   for (const cause of analysis.causes) {
     const key = findingKey(cause.finding);
