@@ -17,6 +17,7 @@ import {
 } from './parts';
 import type { FormatText } from './picture-parts';
 import { codings, encodings, formats, sourceFormats, UHD_60 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 /** A camera's own recording. */
 interface OwnCard {
@@ -106,7 +107,7 @@ export const emits = (more: Partial<PictureSource> = {}): { picture: PictureSour
  * @param list formats it sends @param initial the one it begins with
  */
 export const camera = (
-  id: string,
+  id: ClassId,
   name: string,
   about: string,
   list: readonly FormatText[],

@@ -11,9 +11,10 @@ import {
   encodings,
   readsRange,
 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 const capture = (
-  id: string,
+  id: ClassId,
   name: string,
   about: string,
   gbps: UsbPort['gbps'],

@@ -17,6 +17,7 @@ import {
   usbHost,
 } from './parts';
 import { CANVASES, formats, UHD_60 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 const COMPUTER_BUFFER = { ms: 10.7 } as const;
 
@@ -64,7 +65,7 @@ const returns = (usb: readonly string[], outputs: readonly string[]): Record<str
  * pictures, and a call.
  */
 export const computer = (
-  id: string,
+  id: ClassId,
   name: string,
   about: string,
   sockets: Readonly<Record<string, UsbPort>>,
@@ -218,7 +219,7 @@ export const computers: readonly Model[] = [
   ),
 ];
 
-const hub = (id: string, name: string, gbps: UsbPort['gbps'], sockets: number): Model =>
+const hub = (id: ClassId, name: string, gbps: UsbPort['gbps'], sockets: number): Model =>
   deviceClass(id, {
     name,
     kind: 'hub',

@@ -1,4 +1,5 @@
 import { entry, type Model, type Port, type SetDelay } from '../rig';
+import { typicalOf } from './typical-figures';
 
 /** Typical delays of kinds of devices that their models do not say: sources, spreads, and what can be set. */
 
@@ -42,8 +43,6 @@ const SOUND_IN: Readonly<Record<string, DelayRange>> = {
   recorder: { mostMs: 500, stepMs: 1 },
 };
 
-/** Mixers that compute and can hold their outputs back. */
-const MIXES_LATE: ReadonlySet<string> = new Set(['mixer-16', 'desk-network']);
 const MIX_OUT: DelayRange = { mostMs: 500, stepMs: 0.1 };
 const EMBEDDER: DelayRange = { mostMs: 340, stepMs: 1 };
 const COMPUTER: Readonly<Record<SetDelay['signal'], DelayRange>> = {
@@ -66,10 +65,12 @@ export const delayRange = (
     return isUsb || (port.family === 'network' && signal === 'sound') ? COMPUTER[signal] : null;
   }
   if (signal === 'picture') return null;
-  if (MIXES_LATE.has(classId ?? ''))
+  const delays = typicalOf(classId)?.delays;
+  if (delays === 'mixes out')
     return port.direction === 'out' && port.family === 'analogue' ? MIX_OUT : null;
   if (port.direction !== 'in' || port.family !== 'analogue') return null;
-  if (classId === 'embedder-sdi') return EMBEDDER;
-  if (kind === 'recorder' && !/picture/.test(classId ?? '')) return null;
+  if (delays === 'sound into picture') return EMBEDDER;
+  // A recorder of sound alone has nothing to hold it back for.
+  if (kind === 'recorder' && delays !== 'sound in') return null;
   return entry(SOUND_IN, kind) ?? null;
 };

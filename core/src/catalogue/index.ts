@@ -1,10 +1,17 @@
 import type { Kind, Model } from '../rig/devices/model';
 import { entry } from '../rig/order';
+import { preamps } from './preamps';
+import { directBoxes } from './direct-boxes';
+import { processors } from './processors';
+import { stageBoxes } from './stage-boxes';
+import { listening } from './listening';
+import { recorders } from './recorders';
+import { embedders } from './embedders';
+import { instruments } from './instruments';
 import { cameras } from './cameras';
 import { captures } from './captures';
 import { computers, hubs } from './computers';
 import { interfaces } from './interfaces';
-import { lifts } from './lifts';
 import { lights } from './lights';
 import { microphones } from './microphones';
 import { mixers } from './mixers';
@@ -14,9 +21,6 @@ import { players } from './players';
 import { programs } from './programs';
 import { picturePaths } from './picture-paths';
 import { screens } from './screens';
-import { shapers } from './shapers';
-import { soundMore } from './sound-more';
-import { soundSundries } from './sound-sundries';
 import { switchers } from './switchers';
 
 export * from '../rig/links/cables';
@@ -36,12 +40,16 @@ export const CATALOGUE: readonly Model[] = [
   ...switchers,
   ...captures,
   ...microphones,
-  ...lifts,
-  ...shapers,
+  ...instruments,
+  ...preamps,
+  ...directBoxes,
+  ...processors,
   ...interfaces,
   ...mixers,
-  ...soundSundries,
-  ...soundMore,
+  ...stageBoxes,
+  ...listening,
+  ...recorders,
+  ...embedders,
   ...networkSound,
   ...computers,
   ...hubs,

@@ -15,7 +15,10 @@ import {
   toggle,
   usbDevice,
 } from './parts';
-import { CONVERSION_DELAY } from './sound-sundries';
+import type { ClassId } from './typical-figures';
+
+/** Round trip through a converter and a driver's buffer of 256 samples at 48 kHz, one way. @unit ms */
+export const CONVERSION_DELAY = { ms: 6.3 } as const;
 
 interface InterfaceDraft {
   readonly name: string;
@@ -61,7 +64,7 @@ const instrumentIn = (name: string): AnaloguePort => ({
   maxInDbu: 12,
 });
 
-const soundInterface = (id: string, draft: InterfaceDraft): Model =>
+const soundInterface = (id: ClassId, draft: InterfaceDraft): Model =>
   deviceClass(id, {
     name: draft.name,
     kind: 'interface',

@@ -1,6 +1,7 @@
 import type { LightFigures } from '../rig/devices/light-figures';
 import type { Model } from '../rig/devices/model';
 import { amount, deviceClass, toggle } from './parts';
+import type { ClassId } from './typical-figures';
 
 /**
  * Fixtures. Illuminance on the axis at 1 m, bare, as data sheets of each class give it: within a class
@@ -25,7 +26,7 @@ const DAYLIGHT = 5600;
 const ALL_WAYS: LightFigures['control'] = ['knob', 'app', 'remote'];
 
 const fixture = (
-  id: string,
+  id: ClassId,
   { name, about, is, lux, beam, size, kelvin, more = {}, batteryMin }: Draft,
 ): Model => {
   const [leastK, mostK] = typeof kelvin === 'number' ? [kelvin, kelvin] : kelvin;

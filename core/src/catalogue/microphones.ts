@@ -3,6 +3,7 @@ import type { Pattern } from '../rig/devices/sound-model';
 import { choice, deviceClass, gain, mouthDistance, route, usbDevice } from './parts';
 import { stereoPair } from './stereo-pair';
 import { wireless } from './wireless';
+import type { ClassId } from './typical-figures';
 
 const patternChoice = (patterns: readonly [Pattern, ...Pattern[]]) =>
   choice(
@@ -31,7 +32,7 @@ interface Capsule {
   readonly spread: readonly [number, number];
 }
 
-export const wired = (id: string, capsule: Capsule): Model =>
+export const wired = (id: ClassId, capsule: Capsule): Model =>
   deviceClass(id, {
     name: capsule.name,
     kind: 'microphone',

@@ -15,10 +15,11 @@ import {
   toggle,
   usbDevice,
 } from './parts';
-import { CONVERSION_DELAY } from './sound-sundries';
+import { CONVERSION_DELAY } from './interfaces';
+import type { ClassId } from './typical-figures';
 
 export const mixer = (
-  id: string,
+  id: ClassId,
   name: string,
   about: string,
   microphones: number,

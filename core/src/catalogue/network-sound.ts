@@ -1,6 +1,16 @@
 import type { Model, Route } from '../rig/devices/model';
 import type { Port } from '../rig/devices/ports';
-import { AT_ONCE, deviceClass, each, gain, idsOf, lineOut, phonesOut, route } from './parts';
+import {
+  AT_ONCE,
+  deviceClass,
+  each,
+  gain,
+  idsOf,
+  lineOut,
+  phonesOut,
+  route,
+  usbDevice,
+} from './parts';
 
 const networkPort = (
   name: string,
@@ -138,6 +148,27 @@ export const networkSound: readonly Model[] = [
         emits: { sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -66 } },
         ends: { sound: 'needed' },
       },
+    },
+  }),
+  deviceClass('card-network-sound', {
+    name: 'Network sound in the computer',
+    kind: 'interface',
+    step: 'take in',
+    about: 'A card that gives a computer the sound of the network, and puts the computer’s on it.',
+    ports: {
+      network: {
+        family: 'network',
+        direction: 'both',
+        name: 'Network',
+        connector: 'rj45',
+        gbps: 1,
+        soundChannels: 64,
+      },
+      usb: usbDevice(10, 'usb-c', 'To the computer'),
+    },
+    routes: {
+      in: route('network', 'usb', { ms: 1.5 }, { sound: {} }),
+      out: route('usb', 'network', { ms: 1.5 }, { sound: {} }),
     },
   }),
 ];

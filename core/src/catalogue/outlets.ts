@@ -21,9 +21,10 @@ import {
   sourceFormats,
   UHD_30,
 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 const destination = (
-  id: string,
+  id: ClassId,
   name: string,
   kind: Model['kind'],
   about: string,
@@ -58,7 +59,7 @@ const FROM_GUEST: NonNullable<Port['emits']> = {
   sound: { type: 'digital', levelDbfs: -20, crestDb: 14, noiseDbfs: -66 },
 };
 
-const call = (id: string, name: string, about: string, records = false): Model =>
+const call = (id: ClassId, name: string, about: string, records = false): Model =>
   deviceClass(id, {
     name,
     kind: 'call',

@@ -2,7 +2,7 @@ import type { CameraFigures, Mixes, Storage, Work } from '../rig/devices/device-
 import type { Control, Model, Route } from '../rig/devices/model';
 import type { AnaloguePort, PicturePort, Port, UsbPort } from '../rig/devices/ports';
 import type { SoundRoute } from '../rig/devices/sound-model';
-import { TYPICAL_PRICES } from './prices';
+import { type ClassId, TYPICAL } from './typical-figures';
 
 /**
  * Shorthand for writing device classes as data. Each function returns one port, control or route
@@ -28,9 +28,9 @@ export interface ClassDraft extends Pick<Model, 'name' | 'kind' | 'step' | 'abou
   readonly smallSocket?: true;
 }
 
-export const deviceClass = (id: string, draft: ClassDraft): Model => ({
+export const deviceClass = (id: ClassId, draft: ClassDraft): Model => ({
   classId: id,
-  typicalPrice: TYPICAL_PRICES[id] ?? null,
+  typicalPrice: TYPICAL[id].price,
   name: draft.name,
   kind: draft.kind,
   step: draft.step,

@@ -1,8 +1,9 @@
 import type { Model, Route } from '../rig/devices/model';
 import { AT_ONCE, choice, deviceClass, each, hdmi, idsOf, route, sdi } from './parts';
 import { accepting, formats, HD_60, UHD_30 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
-const splitter = (id: string, name: string, about: string, outputs: number, gbps = 14.4): Model =>
+const splitter = (id: ClassId, name: string, about: string, outputs: number, gbps = 14.4): Model =>
   deviceClass(id, {
     name,
     kind: 'splitter',

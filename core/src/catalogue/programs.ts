@@ -1,6 +1,7 @@
 import type { Kind, Model } from '../rig/devices/model';
 import { deviceClass, software } from './parts';
 import { sourceFormats, UHD_60 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 /**
  * What a computer makes itself: programs on it that are sources. They have no body and cost nothing
@@ -20,7 +21,7 @@ interface Sound {
 }
 
 const program = (
-  id: string,
+  id: ClassId,
   name: string,
   about: string,
   { picture, sound, kind = 'player' }: { picture: boolean; sound: Sound | null; kind?: Kind },

@@ -1,9 +1,10 @@
 import type { Model } from '../rig/devices/model';
 import { deviceClass, hdmi, sdi, usbDevice } from './parts';
 import { accepting, type FormatText, HD_60, sourceFormats, UHD_60 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 const screen = (
-  id: string,
+  id: ClassId,
   name: string,
   kind: Model['kind'],
   about: string,

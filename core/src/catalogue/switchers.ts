@@ -16,6 +16,7 @@ import {
   usbDevice,
 } from './parts';
 import { accepting, encodings, formats, type FormatText, HD_60, UHD_60 } from './picture-parts';
+import type { ClassId } from './typical-figures';
 
 interface SwitcherDraft {
   readonly inputs: number;
@@ -50,7 +51,7 @@ const houseFormats = (list: readonly FormatText[]): Control => {
     : told;
 };
 
-const switcher = (id: string, name: string, about: string, draft: SwitcherDraft): Model => {
+const switcher = (id: ClassId, name: string, about: string, draft: SwitcherDraft): Model => {
   const inputs = idsOf(draft.inputs, 'in');
   const outs = [
     'programme',

@@ -1,9 +1,10 @@
 import type { Model } from '../rig/devices/model';
 
 import { deviceClass, gain, mouthDistance, route, software, toggle } from './parts';
+import type { ClassId } from './typical-figures';
 
 /** @param records whether it also writes a file of its own */
-const transmitter = (id: string, name: string, about: string, records: boolean): Model => {
+const transmitter = (id: ClassId, name: string, about: string, records: boolean): Model => {
   const ein = [{ gainDb: 40, dbu: -122 }];
   return deviceClass(id, {
     name,

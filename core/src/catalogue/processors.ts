@@ -1,5 +1,16 @@
-import type { Model } from '../rig/devices/model';
-import { amount, AT_ONCE, deviceClass, gain, lineOut, route, toggle } from './parts';
+import type { Model, Route } from '../rig/devices/model';
+import {
+  amount,
+  AT_ONCE,
+  deviceClass,
+  each,
+  gain,
+  idsOf,
+  lineIn,
+  lineOut,
+  route,
+  toggle,
+} from './parts';
 
 const dynamicsControls = {
   compress: toggle('Compressor in'),
@@ -36,7 +47,8 @@ const dynamics = {
   },
 };
 
-export const shapers: readonly Model[] = [
+/** What shapes sound: for one voice, and before loudspeakers. */
+export const processors: readonly Model[] = [
   deviceClass('channel-processor', {
     name: 'Channel processor',
     kind: 'channel-processor',
@@ -93,6 +105,28 @@ export const shapers: readonly Model[] = [
       pad: toggle('Pad, 20 dB'),
       phantom: toggle('Phantom power'),
       ...dynamicsControls,
+    },
+  }),
+  deviceClass('loudspeaker-processor', {
+    name: 'Loudspeaker processor',
+    kind: 'channel-processor',
+    step: 'hear and see',
+    about: 'Two lines in, four to loudspeakers, each with its level and its delay.',
+    ports: {
+      ...each(2, 'in', (n) => lineIn(`Input ${n}`, 22, 'xlr')),
+      ...each(4, 'out', (n) => lineOut(`Output ${n}`, 20, 'xlr')),
+    },
+    routes: each<Route>(4, 'out', (n) =>
+      route(
+        idsOf(2, 'in'),
+        `out-${n}`,
+        { control: `delay-${n}` },
+        { sound: { gain: { control: `level-${n}` }, outputNoiseDbu: -90 } },
+      ),
+    ),
+    controls: {
+      ...each(4, 'level', (n) => gain(`Level ${n}`, -60, 6, 0, 0.5)),
+      ...each(4, 'delay', (n) => amount(`Delay ${n}`, 'ms', 1, 600, 1, 0.1)),
     },
   }),
 ];

@@ -1,80 +1,8 @@
 import type { Model } from '../rig/devices/model';
-import { AT_ONCE, deviceClass, gain, lineOut, route, toggle } from './parts';
+import { AT_ONCE, deviceClass, route } from './parts';
 
-/** Things that lift a weak signal before anything else touches it. */
-export const lifts: readonly Model[] = [
-  deviceClass('booster-inline', {
-    name: 'Inline booster, 25 dB',
-    kind: 'booster',
-    step: 'lift',
-    about:
-      'Fixed clean gain at the end of the microphone cable. Runs on phantom power and passes none on.',
-    ports: {
-      in: {
-        family: 'analogue',
-        direction: 'in',
-        name: 'Input',
-        connector: 'xlr',
-        nominal: 'microphone',
-        balanced: true,
-        inputOhms: 3000,
-        maxInDbu: -16,
-      },
-      out: {
-        family: 'analogue',
-        direction: 'out',
-        name: 'Output',
-        connector: 'xlr',
-        nominal: 'microphone',
-        balanced: true,
-        sourceOhms: 150,
-        maxOutDbu: 9,
-        phantomNeedMa: 3,
-      },
-    },
-    routes: {
-      boost: route('in', 'out', AT_ONCE, { sound: { gain: { db: 25 }, ownNoiseDbu: -129.5 } }),
-    },
-    spread: {
-      'routes.boost.sound.gain.db': [18, 28],
-      'routes.boost.sound.ownNoiseDbu': [-130.5, -127],
-    },
-  }),
-  deviceClass('preamp-one', {
-    name: 'Microphone preamp, one channel',
-    kind: 'preamp',
-    step: 'lift',
-    about: 'High clean gain and a line output.',
-    ports: {
-      in: {
-        family: 'analogue',
-        direction: 'in',
-        name: 'Input',
-        connector: 'xlr',
-        nominal: 'microphone',
-        balanced: true,
-        inputOhms: 3000,
-        maxInDbu: 18,
-        phantomSupply: { control: 'phantom', maxMa: 10 },
-      },
-      out: lineOut('Output', 24, 'xlr', 100),
-    },
-    routes: {
-      lift: route('in', 'out', AT_ONCE, {
-        sound: {
-          gain: { control: 'gain' },
-          pad: { control: 'pad', db: -20 },
-          ein: [{ gainDb: 70, dbu: -128.5 }],
-          outputNoiseDbu: -92,
-        },
-      }),
-    },
-    controls: {
-      gain: gain('Gain', 0, 70, 40),
-      pad: toggle('Pad, 20 dB'),
-      phantom: toggle('Phantom power'),
-    },
-  }),
+/** Direct boxes, pads and splitters on the way of a microphone or an instrument. */
+export const directBoxes: readonly Model[] = [
   deviceClass('direct-box-active', {
     name: 'Direct box, active',
     kind: 'direct-box',
