@@ -4,7 +4,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { moneyOf } from '@echo-loom/core';
 import { useMoney } from '@/features/rig/Studio';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
-import { FigureLine } from '@/features/sheet/Section';
+import { FigureLine } from '@/features/words/Section';
 import { NumberField } from '@/ui/NumberField';
 
 /** What the rig costs so far, against the budget. */

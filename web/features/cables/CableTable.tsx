@@ -3,7 +3,7 @@
 import { Box, Table, Text } from '@chakra-ui/react';
 import { type Analysis, CHANGE_MIN, type Dressing, DRESSINGS, laid } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { LedBy } from './LedBy';

@@ -3,7 +3,7 @@
 import { Box, Button, Table, Text } from '@chakra-ui/react';
 import { CABLE_IDS, CABLES, freeId, inOrder, type OwnCable, type Rig } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 

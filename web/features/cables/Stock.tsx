@@ -11,7 +11,7 @@ import {
 } from '@echo-loom/core';
 import { useMemo } from 'react';
 import { useMoney } from '@/features/rig/Studio';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { saveFile } from '@/ui/saveFile';
 import { InTheBox } from './InTheBox';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { itemOf, useLoomView } from '@/features/loom/view';
+import { itemOf, useLoomView } from '@/features/chosen/view';
 import { useRig } from '@/features/rig/RigProvider';
 import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import {

@@ -4,12 +4,12 @@ import { BarLabels, FindingMarks, RecordingMarks } from './LoomLabels';
 import { worstOf } from './marks';
 import { NodeBox } from './NodeBox';
 import type { LoomNode, LoomStrand } from '@/layout/parts';
-import type { Reading } from './readings';
+import type { Reading } from '@/features/chosen/readings';
 import { ReadingTag } from './ReadingTag';
 import type { Shown } from '@/layout/parts';
 import { RowNames } from './StickyNames';
 import type { Tile } from './tiles';
-import { type Item, sameItem } from './view';
+import { type Item, sameItem } from '@/features/chosen/view';
 
 const NO_STAGES: readonly Stage[] = [];
 

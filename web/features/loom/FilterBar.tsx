@@ -3,8 +3,8 @@
 import { Button, Checkbox, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, inOrder } from '@echo-loom/core';
 import { FilterChoice } from '@/ui/FilterChoice';
-import { isFiltered, NO_FILTER } from './filter';
-import { useLoomView } from './view';
+import { isFiltered, NO_FILTER } from '@/features/chosen/filter';
+import { useLoomView } from '@/features/chosen/view';
 
 interface Props {
   readonly analysis: Analysis;

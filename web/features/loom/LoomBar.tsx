@@ -4,7 +4,7 @@ import { Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { memo } from 'react';
 import { ReadingChoice } from './ReadingChoice';
 import type { Grouping } from '@/layout/rows';
-import { useLoomView } from './view';
+import { useLoomView } from '@/features/chosen/view';
 
 interface Props {
   readonly grouping: Grouping;

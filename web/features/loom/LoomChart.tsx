@@ -7,12 +7,12 @@ import styles from './loom.module.css';
 import { ChartTile, isStrandDim } from './ChartTile';
 import { ARROWS, isArrow, keyOf, recordingDevices, worstByItem } from './marks';
 import type { LoomLayout } from '@/layout/parts';
-import { type Reading, stagesByLink } from './readings';
+import { type Reading, stagesByLink } from '@/features/chosen/readings';
 import type { Shown } from '@/layout/parts';
 import { GroupNames } from './StickyNames';
 import { Strands } from './Strands';
 import { type Tile, tilesOf } from './tiles';
-import { type Item, sameItem, useLoomView } from './view';
+import { type Item, sameItem, useLoomView } from '@/features/chosen/view';
 import { DRAW_ALL, meets, useAside, useWindow } from './visible';
 import { walk } from './walk';
 

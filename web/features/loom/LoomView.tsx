@@ -2,8 +2,8 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
-import { AddDevice } from '@/features/menu/AddDevice';
-import { Connect } from '@/features/menu/Connect';
+import { AddDevice } from '@/features/adding/AddDevice';
+import { Connect } from '@/features/adding/Connect';
 import { PointingDialogs } from '@/features/pointing/PointingDialogs';
 import { PointingLayer } from '@/features/pointing/PointingLayer';
 import { useDrag } from '@/features/pointing/useDrag';
@@ -14,15 +14,15 @@ import { FilterBar } from './FilterBar';
 import { LoomBar } from './LoomBar';
 import { LoomChart } from './LoomChart';
 import { OnPaper } from './paper/OnPaper';
-import { READING_UNITS } from './readings';
-import { isFiltered } from './filter';
+import { READING_UNITS } from '@/features/chosen/readings';
+import { isFiltered } from '@/features/chosen/filter';
 import { shownBy } from './shown';
 import { useFindingSteps } from './useFindingSteps';
 import { useLoomKeys } from './useLoomKeys';
 import { useLayout } from './useLayout';
 import { useThread } from './useThread';
 import { useZoom } from './useZoom';
-import { useLoomView, type Item } from './view';
+import { useLoomView, type Item } from '@/features/chosen/view';
 import { WayLine } from './WayLine';
 
 /** The home view of a rig: a chart to read, from source to destination, with its findings in their places. */

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import styles from './loom.module.css';
 import { keyOf, LEVEL_WORDS } from './marks';
 import type { LoomNode } from '@/layout/parts';
-import type { Item } from './view';
+import type { Item } from '@/features/chosen/view';
 
 interface Props {
   readonly at: LoomNode;

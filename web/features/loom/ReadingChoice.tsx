@@ -1,8 +1,8 @@
 'use client';
 
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { READINGS } from './readings';
-import { useLoomView } from './view';
+import { READINGS } from '@/features/chosen/readings';
+import { useLoomView } from '@/features/chosen/view';
 
 /** What the figures on the threads say. */
 export const ReadingChoice = () => {

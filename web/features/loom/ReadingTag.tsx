@@ -3,9 +3,9 @@ import { memo } from 'react';
 import styles from './loom.module.css';
 import { keyOf, LEVEL_WORDS } from './marks';
 import type { LoomStrand } from '@/layout/parts';
-import { type Reading, readingText } from './readings';
+import { type Reading, readingText } from '@/features/chosen/readings';
 import { READING_WIDTH } from '@/layout/sizes';
-import type { Item } from './view';
+import type { Item } from '@/features/chosen/view';
 
 /** Letters beyond which a reading is written smaller, so that it fits its place. */
 const LONG_READING = 7;

@@ -2,8 +2,8 @@
 
 import { Button, Flex, IconButton, Text } from '@chakra-ui/react';
 import type { Analysis, Thread } from '@echo-loom/core';
-import type { Reading } from './readings';
-import type { Item } from './view';
+import type { Reading } from '@/features/chosen/readings';
+import type { Item } from '@/features/chosen/view';
 import { wayLine } from './ways';
 
 interface Props {

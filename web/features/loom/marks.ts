@@ -1,5 +1,5 @@
 import type { Analysis, Level } from '@echo-loom/core';
-import { type Item, itemOf } from './view';
+import { type Item, itemOf } from '@/features/chosen/view';
 
 export const ARROWS = {
   ArrowLeft: 'left',

@@ -3,7 +3,7 @@ import { harbourHall } from '../../../demo/harbour-hall';
 import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
 import { worstByItem } from './marks';
-import { type LoomFilter, NO_FILTER } from './filter';
+import { type LoomFilter, NO_FILTER } from '@/features/chosen/filter';
 import { itemsOf, shownBy } from './shown';
 import { litBy, threadsThrough, wayLine } from './ways';
 

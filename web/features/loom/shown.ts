@@ -6,7 +6,7 @@ import {
   type Thread,
 } from '@echo-loom/core';
 import type { Shown } from '@/layout/parts';
-import { isFiltered, type LoomFilter } from './filter';
+import { isFiltered, type LoomFilter } from '@/features/chosen/filter';
 import { worstByItem } from './marks';
 
 /** The devices and cables of a thread, from its source to its end. */

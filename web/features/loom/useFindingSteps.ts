@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { type Item, itemOf, sameItem, useLoomView } from './view';
+import { type Item, itemOf, sameItem, useLoomView } from '@/features/chosen/view';
 
 /** Steps from one marked place of the loom to the next, worst first and round again. */
 export const useFindingSteps = (go: (item: Item) => void): ((by: 1 | -1) => void) => {

@@ -1,7 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import { READINGS } from './readings';
+import { READINGS } from '@/features/chosen/readings';
 import type { useZoom } from './useZoom';
-import { useLoomView } from './view';
+import { useLoomView } from '@/features/chosen/view';
 
 interface Keys {
   readonly zooming: ReturnType<typeof useZoom>;

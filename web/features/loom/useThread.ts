@@ -2,7 +2,7 @@ import type { Analysis, Thread } from '@echo-loom/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { keyOf } from './marks';
 import type { Shown } from '@/layout/parts';
-import type { Item } from './view';
+import type { Item } from '@/features/chosen/view';
 import { litBy, threadsThrough } from './ways';
 
 interface Chosen {

@@ -1,6 +1,6 @@
 import { type RefObject, useCallback, useEffect, useState } from 'react';
 import type { LoomLayout } from '@/layout/parts';
-import { useLoomView } from './view';
+import { useLoomView } from '@/features/chosen/view';
 
 /** One press of a key or button. */
 const ZOOM_STEP = 1.2;

@@ -1,5 +1,5 @@
 import type { LoomLayout } from '@/layout/parts';
-import type { Item } from './view';
+import type { Item } from '@/features/chosen/view';
 
 type Direction = 'left' | 'right' | 'up' | 'down';
 

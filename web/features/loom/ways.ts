@@ -1,8 +1,8 @@
 import { type Analysis, stagesOf, type Thread } from '@echo-loom/core';
-import { type Reading, readingOfStage } from './readings';
+import { type Reading, readingOfStage } from '@/features/chosen/readings';
 import type { Shown } from '@/layout/parts';
 import { itemsOf } from './shown';
-import type { Item } from './view';
+import type { Item } from '@/features/chosen/view';
 
 /** The threads a device or a cable is on, in the order of their sources. */
 export const threadsThrough = (analysis: Analysis, item: Item): Thread[] =>

@@ -3,7 +3,7 @@
 import { Box, Button, Table } from '@chakra-ui/react';
 import { type Analysis, freeId, inOrder, type Walkway } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';
 

@@ -11,8 +11,8 @@ import {
   type SimpleCommand,
 } from '@echo-loom/core';
 import { useRef, useState } from 'react';
-import { useLoomView } from '@/features/loom/view';
-import { stepGroups } from '@/features/menu/steps';
+import { useLoomView } from '@/features/chosen/view';
+import { stepGroups } from '@/features/adding/steps';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { PickList, type PickGroup } from '@/ui/PickList';

@@ -6,7 +6,7 @@ import {
   type Spliced,
   takeOut,
 } from '@echo-loom/core';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import type { RigSession } from '@/session/state';
 import { type Held, type Target, usePointing } from './pointing';
 

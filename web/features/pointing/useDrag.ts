@@ -1,6 +1,6 @@
 import { joinings } from '@echo-loom/core';
 import { type RefObject, useEffect } from 'react';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import type { LoomLayout } from '@/layout/parts';
 import { drop } from './drop';

@@ -10,9 +10,9 @@ import {
   inOrder,
 } from '@echo-loom/core';
 import { useState } from 'react';
-import { HadCell } from '@/features/rig/HadCell';
+import { HadCell } from '@/features/things/HadCell';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';

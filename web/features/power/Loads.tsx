@@ -9,9 +9,9 @@ import {
   inOrder,
   type Load,
 } from '@echo-loom/core';
-import { HadCell } from '@/features/rig/HadCell';
+import { HadCell } from '@/features/things/HadCell';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NameField } from '@/ui/NameField';
 import { NumberField } from '@/ui/NumberField';

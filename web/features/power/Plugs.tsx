@@ -3,7 +3,7 @@
 import { Box, Table, Text } from '@chakra-ui/react';
 import { type Analysis, inOrder, isOnBattery, supplyOf } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NOWHERE } from './fed';
 

@@ -11,7 +11,7 @@ import {
   upsMinutes,
   nameOfThing,
 } from '@echo-loom/core';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 
 const figure = (value: number, digits = 0): string => value.toFixed(digits);
 

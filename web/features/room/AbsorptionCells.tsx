@@ -4,7 +4,7 @@ import { Table } from '@chakra-ui/react';
 import { type Absorption, BANDS_HZ, type Boundary } from '@echo-loom/core';
 import { memo } from 'react';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell } from '@/features/sound/SpotCells';
+import { cell } from '@/ui/SpotCells';
 import { NumberField } from '@/ui/NumberField';
 
 /** Bands as they are read: 125, 250, 500, 1k, 2k, 4k. */

@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
 import { figure, type Point, type Shell } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { NumberField } from '@/ui/NumberField';
 
 /** Least and largest of a direction. */

@@ -4,14 +4,14 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { CABLES, entry, explain, figure, mate, type Analysis, type CableId } from '@echo-loom/core';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { SumList } from '@/features/findings/SumList';
-import { findingsOn, useLoomView } from '@/features/loom/view';
+import { findingsOn, useLoomView } from '@/features/chosen/view';
 import { usePointing } from '@/features/pointing/pointing';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 import { carriedOver } from './carried';
 import { Carries } from './Carries';
-import { FigureLine, Section } from './Section';
+import { FigureLine, Section } from '@/features/words/Section';
 
 interface Props {
   readonly analysis: Analysis;

@@ -16,7 +16,7 @@ import {
   type Stage,
   voiceFigures,
 } from '@echo-loom/core';
-import { FigureLine } from './Section';
+import { FigureLine } from '@/features/words/Section';
 
 const unitText = (value: number | null, unit: string, digits = 1): string =>
   value === null ? 'cannot tell' : `${figure(value, digits)} ${unit}`;

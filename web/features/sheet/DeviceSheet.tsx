@@ -4,7 +4,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { inOrder, takeOut, type Analysis } from '@echo-loom/core';
 import { FindingCard } from '@/features/findings/FindingCard';
 import { CompareButton } from '@/features/library/Compare';
-import { findingsOn, useLoomView } from '@/features/loom/view';
+import { findingsOn, useLoomView } from '@/features/chosen/view';
 import { takeOutOfThread } from '@/features/pointing/drop';
 import { usePointing } from '@/features/pointing/pointing';
 import { useRigSession } from '@/features/rig/RigProvider';
@@ -18,7 +18,7 @@ import { BehindNote } from '@/features/library/BehindNote';
 import { Ownership } from './Ownership';
 import { Ports } from './Ports';
 import { Reminders } from './Reminders';
-import { Section } from './Section';
+import { Section } from '@/features/words/Section';
 
 interface Props {
   readonly analysis: Analysis;

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type Analysis, type DeviceNode, isFree, isSocketHeld, spareOf } from '@echo-loom/core';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 
 interface Props {
   readonly analysis: Analysis;

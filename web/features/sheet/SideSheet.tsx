@@ -3,7 +3,7 @@
 import { Box, CloseButton, Flex } from '@chakra-ui/react';
 import type { Analysis } from '@echo-loom/core';
 import { memo, useEffect, useRef } from 'react';
-import { useLoomView, type Item } from '@/features/loom/view';
+import { useLoomView, type Item } from '@/features/chosen/view';
 import { CableSheet } from './CableSheet';
 import { DeviceSheet } from './DeviceSheet';
 

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { type Item, useLoomView } from '@/features/loom/view';
+import { type Item, useLoomView } from '@/features/chosen/view';
 import { field } from '@/ui/in-browser-for-tests';
 import { openSheet, typeOver } from './sheet-for-tests';
 

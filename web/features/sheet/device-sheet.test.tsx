@@ -2,7 +2,7 @@
 import { rigToJson } from '@echo-loom/core';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { type Item, useLoomView } from '@/features/loom/view';
+import { type Item, useLoomView } from '@/features/chosen/view';
 import { field } from '@/ui/in-browser-for-tests';
 import { openSheet, typeOver } from './sheet-for-tests';
 

@@ -1,7 +1,7 @@
 import type { Rig } from '@echo-loom/core';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { type Item, useLoomView } from '@/features/loom/view';
+import { type Item, useLoomView } from '@/features/chosen/view';
 import { demo, drawWithRig } from '@/features/rig/rig-for-tests';
 import { useRig } from '@/features/rig/RigProvider';
 import { SideSheet } from './SideSheet';

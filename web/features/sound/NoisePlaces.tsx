@@ -8,7 +8,7 @@ import { Box, Button, Checkbox, Flex, IconButton, Table, Text } from '@chakra-ui
 import { freeId, inOrder, noiseReadingSchema, type NoiseSource, type Rig } from '@echo-loom/core';
 import { X } from 'lucide-react';
 import { memo } from 'react';
-import { cell, head } from './SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 
 const READINGS = [
   { value: 'in the room', label: 'In the room' },

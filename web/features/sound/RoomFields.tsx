@@ -8,8 +8,8 @@ import { Box, Flex, Table, Text } from '@chakra-ui/react';
 import { type Analysis, builtRoom, figure, inOrder, readFrom, type Rig } from '@echo-loom/core';
 import { memo } from 'react';
 import { NoisePlaces } from './NoisePlaces';
-import type { SpotCellsProps } from './SpotCells';
-import { cell, head, SpotCells } from './SpotCells';
+import type { SpotCellsProps } from '@/ui/SpotCells';
+import { cell, head, SpotCells } from '@/ui/SpotCells';
 
 interface PlaceRowProps extends SpotCellsProps {
   readonly id: string;

@@ -5,7 +5,7 @@ import type { Analysis, DeviceNode } from '@echo-loom/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { ARROWS, isArrow, LEVEL_WORDS } from '@/features/loom/marks';
-import type { Reading } from '@/features/loom/readings';
+import type { Reading } from '@/features/chosen/readings';
 import { LevelMark } from '@/ui/LevelMark';
 import { arrivalText, type Matrix, speaking } from './matrix';
 import styles from './matrix.module.css';

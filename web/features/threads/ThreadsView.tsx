@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { FilterBar } from '@/features/loom/FilterBar';
 import { ReadingChoice } from '@/features/loom/ReadingChoice';
 import { threadsBy } from '@/features/loom/shown';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { WayLine } from '@/features/loom/WayLine';
 import { useRig, useRigId } from '@/features/rig/RigProvider';
 import { saveFile, saveTable } from '@/ui/saveFile';

@@ -4,7 +4,7 @@ import { nightTide } from '../../../demo/night-tide';
 import { secondFiring } from '../../../demo/second-firing';
 import { arrivalText, exported, leastHeadroomDb, levelOf, matrixOf, wayText } from './matrix';
 import { worstByItem } from '@/features/loom/marks';
-import { READINGS } from '@/features/loom/readings';
+import { READINGS } from '@/features/chosen/readings';
 
 const DEMOS: readonly (readonly [string, Rig])[] = [
   ['Night Tide', nightTide()],

@@ -12,7 +12,7 @@ import {
   supplyOf,
 } from '@echo-loom/core';
 import { worstByItem, worstOf } from '@/features/loom/marks';
-import { type Reading, readingOfStage } from '@/features/loom/readings';
+import { type Reading, readingOfStage } from '@/features/chosen/readings';
 import { itemsOf } from '@/features/loom/shown';
 
 /** Threads as a table of sources and destinations, and as a list by destination. */

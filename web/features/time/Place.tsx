@@ -11,7 +11,7 @@ import {
   type Pair,
 } from '@echo-loom/core';
 import { useRigSession } from '@/features/rig/RigProvider';
-import { cell, head } from '@/features/sound/SpotCells';
+import { cell, head } from '@/ui/SpotCells';
 import { NumberField } from '@/ui/NumberField';
 import { today } from '@/ui/today';
 import { WIDE } from '@/ui/wide';

@@ -1,7 +1,7 @@
 import type { Analysis, Level } from '@echo-loom/core';
 import { worstByItem, worstOf } from '../marks';
 import type { LoomLayout, LoomNode, LoomStrand } from '@/layout/parts';
-import { type Reading, readingText, stagesByLink } from '../readings';
+import { type Reading, readingText, stagesByLink } from '@/features/chosen/readings';
 import { READING_WIDTH } from '@/layout/sizes';
 import { pathOf } from '../thread-path';
 import { LEVEL_SHAPES } from '@/ui/LevelMark';

@@ -9,7 +9,7 @@ import { ChoiceField } from '@/ui/ChoiceField';
 import { Modal } from '@/ui/Modal';
 import { saveFile } from '@/ui/saveFile';
 import type { LoomLayout } from '@/layout/parts';
-import type { Reading } from '../readings';
+import type { Reading } from '@/features/chosen/readings';
 import { LoomDrawing } from './LoomDrawing';
 import { PaperSheets } from './PaperSheets';
 import { svgText } from './svgText';

@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { today } from '@/ui/today';
 import type { LoomLayout } from '@/layout/parts';
-import { type Reading, READING_UNITS } from '../readings';
+import { type Reading, READING_UNITS } from '@/features/chosen/readings';
 import { LoomDrawing } from './LoomDrawing';
 import { HEAD_MM, JOIN_MM, MARGIN_MM, type Sheet, type Sheets } from './sheets';
 import { LEGEND, ThreadLine } from './ThreadLine';

@@ -4,8 +4,8 @@ import { Link as ChakraLink, Text } from '@chakra-ui/react';
 import type { NextStep as Step } from '@echo-loom/core';
 import Link from 'next/link';
 import { useTask } from '@/workers/useTask';
-import { useMoney } from './Studio';
-import { useRig } from './RigProvider';
+import { useMoney } from '@/features/rig/Studio';
+import { useRig } from '@/features/rig/RigProvider';
 
 const counted = (count: number, one: string): string | null =>
   count === 0 ? null : `${count} ${one}${count === 1 ? '' : 's'} gone`;

@@ -3,7 +3,7 @@ import type { Area, Level } from '@echo-loom/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { LevelMark } from '@/ui/LevelMark';
-import { GROUPS, VIEWS } from './views';
+import { GROUPS, VIEWS } from '@/features/rig/views';
 
 /** The worst level of each view; the worst findings stand first in what it is told of. */
 export const worstLevels = (

@@ -12,7 +12,7 @@ import {
 } from '@echo-loom/core';
 import { useRef, useState } from 'react';
 import { useOwnModels } from '@/features/library/useOwnModels';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { type PickGroup, PickList } from '@/ui/PickList';

@@ -4,8 +4,8 @@ import type { Analysis, Studio } from '@echo-loom/core';
 import type { ReactNode } from 'react';
 import type { Opened } from '@/session/log';
 import { Frame } from './Frame';
-import { RigProvider } from './RigProvider';
-import { StudioProvider } from './Studio';
+import { RigProvider } from '@/features/rig/RigProvider';
+import { StudioProvider } from '@/features/rig/Studio';
 
 export { firstAnalysis } from './opening';
 

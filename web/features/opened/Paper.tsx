@@ -9,8 +9,8 @@ import { useState, useSyncExternalStore } from 'react';
 import { LevelMark } from '@/ui/LevelMark';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
-import { useFrameKeys } from './hotkeys';
-import { type Press, usePressed } from './pressed';
+import { useFrameKeys } from '@/features/rig/hotkeys';
+import { type Press, usePressed } from '@/features/rig/pressed';
 import { Drawer, Spine, viewAt, worstLevels } from './Spine';
 
 /** What the server knows of a rig without opening it. */

@@ -2,7 +2,7 @@
 
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Explained } from '@/features/words/Explained';
+import { Explained } from './Explained';
 
 interface Props {
   readonly title: string;

@@ -3,16 +3,16 @@
 import { Flex, Text } from '@chakra-ui/react';
 import type { Level } from '@echo-loom/core';
 import { type ReactNode, Suspense, useCallback, useEffect, useState } from 'react';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { CommandMenu } from '@/features/menu/CommandMenu';
 import { KeysSheet } from '@/features/menu/KeysSheet';
 import { WordsSheet } from '@/features/words/WordsSheet';
 import type { RigState } from '@/session/state';
 import { handKeysOver } from './early-keys';
-import { useFrameKeys } from './hotkeys';
+import { useFrameKeys } from '@/features/rig/hotkeys';
 import { Notices } from './Notices';
-import { type Press, usePressed } from './pressed';
-import { useRig, useRigSession } from './RigProvider';
+import { type Press, usePressed } from '@/features/rig/pressed';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import { Drawer, Spine, worstLevels } from './Spine';
 import { TopLine } from './TopLine';
 

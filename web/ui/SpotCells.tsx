@@ -1,6 +1,6 @@
 'use client';
 
-import { NumberField } from '@/ui/NumberField';
+import { NumberField } from './NumberField';
 import { Table } from '@chakra-ui/react';
 import type { Spot } from '@echo-loom/core';
 

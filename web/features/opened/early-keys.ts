@@ -1,4 +1,4 @@
-import { type Key, usePressed } from './pressed';
+import { type Key, usePressed } from '@/features/rig/pressed';
 
 /** Letters and digits: what a view may answer to, and no browser does. */
 const isOfView = ({ key, ctrlKey, metaKey, altKey, target }: KeyboardEvent): boolean =>

@@ -3,11 +3,11 @@
 import { Button, Flex, IconButton, Text } from '@chakra-ui/react';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
 import Link from 'next/link';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
 import { NextStep } from './NextStep';
-import { useRig, useRigSession } from './RigProvider';
+import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import type { SaveState } from '@/session/state';
 
 const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = {

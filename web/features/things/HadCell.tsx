@@ -1,7 +1,7 @@
 import { Table } from '@chakra-ui/react';
 import { type Had, OWNERSHIPS } from '@echo-loom/core';
 import { oneOf, OWNERSHIP } from '@/features/brief/words';
-import { cell } from '@/features/sound/SpotCells';
+import { cell } from '@/ui/SpotCells';
 import { ChoiceField } from '@/ui/ChoiceField';
 import { NumberField } from '@/ui/NumberField';
 

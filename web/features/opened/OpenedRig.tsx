@@ -4,7 +4,7 @@ import type { Analysis } from '@echo-loom/core';
 import { useEffect, useState } from 'react';
 import { keepKeys, keepNoKeys } from './early-keys';
 import { Paper, type RigFacts } from './Paper';
-import { usePressed } from './pressed';
+import { usePressed } from '@/features/rig/pressed';
 import type { Room as RoomOf, RoomProps } from './Room';
 
 interface Ready {

@@ -4,7 +4,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { SetAside } from '@/session/outbox';
 import { saveFile } from '@/ui/saveFile';
-import { useRig, useRigId, useRigSession } from './RigProvider';
+import { useRig, useRigId, useRigSession } from '@/features/rig/RigProvider';
 
 interface NoticeProps {
   readonly children: ReactNode;

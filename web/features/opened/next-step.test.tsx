@@ -3,7 +3,7 @@ import { blankRig, findingKey, type NextStep as Step } from '@echo-loom/core';
 import { screen } from '@testing-library/react';
 import { FindingsView } from '@/features/findings/FindingsView';
 import { gainText, NextStep } from './NextStep';
-import { demo, drawWithRig } from './rig-for-tests';
+import { demo, drawWithRig } from '@/features/rig/rig-for-tests';
 
 const step = (stopsGone: number, warnsGone: number, cost: number): Step => ({
   key: '',

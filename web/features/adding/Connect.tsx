@@ -3,7 +3,7 @@
 import { Button, Text } from '@chakra-ui/react';
 import { freeId, inOrder, suggestedCable, type Analysis, type PortNode } from '@echo-loom/core';
 import { useRef, useState } from 'react';
-import { useLoomView } from '@/features/loom/view';
+import { useLoomView } from '@/features/chosen/view';
 import { useRigSession } from '@/features/rig/RigProvider';
 import { Modal } from '@/ui/Modal';
 import { PickList, type PickGroup } from '@/ui/PickList';
