@@ -1,5 +1,5 @@
 import type { DeviceNode } from '../../graph';
-import { notChosen, waitingThreads } from '../programme/selecting';
+import { notChosen, waitingThreads } from '../selecting';
 import type { CoverageAnswer } from './line';
 import { delivers, type Index, nameIn } from './threads';
 

@@ -4,7 +4,7 @@ import { voiceSources } from '../coverage/threads';
 import type { Measured } from '../measured';
 import { deviceName } from '../names';
 import { pass } from '../pass';
-import { notChosen, waitingThreads } from './selecting';
+import { notChosen, waitingThreads } from '../selecting';
 
 /** Why a scene cannot be made: which resource is short, and where. */
 export interface Short {

@@ -1,7 +1,7 @@
 import type { Fix } from '../../edits/fix';
 import type { Measured } from '../../passes/measured';
 import { programmeEnd, sceneMade, waitingInto } from '../../passes/programme/scenes';
-import { notChosen } from '../../passes/programme/selecting';
+import { notChosen } from '../../passes/selecting';
 import { entry, type Scene } from '../../rig';
 import { pictureRule } from '../rule-of';
 import { aboutScene, shortOf } from './scene-short';

@@ -1,5 +1,5 @@
 import type { Measured } from '../../passes/measured';
-import { notChosen, waitingThreads } from '../../passes/programme/selecting';
+import { notChosen, waitingThreads } from '../../passes/selecting';
 import { at } from '../about';
 import type { Rule } from '../rule';
 

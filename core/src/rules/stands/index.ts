@@ -4,7 +4,7 @@ import { overPeople, unfixed } from './overhead';
 import { overloaded } from './overloaded';
 import { rackDeep, rackDouble, rackHot, topHeavy } from './rack';
 import { tips } from './tips';
-import { supportUnplaced } from '../place/unplaced';
+import { supportUnplaced } from './unplaced';
 import type { Rule } from '../rule';
 
 /** Rules of what carries devices, in the order in which they are told. */

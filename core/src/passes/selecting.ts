@@ -1,7 +1,7 @@
-import { isOpen, stagesOf, type Thread, trace } from '../../graph';
-import { entry, type Route, type Scene, settingOf } from '../../rig';
-import type { Measured } from '../measured';
-import { pass } from '../pass';
+import { isOpen, stagesOf, type Thread, trace } from '../graph';
+import { entry, type Route, type Scene, settingOf } from '../rig';
+import type { Measured } from './measured';
+import { pass } from './pass';
 
 /** Selectors let one input through at a time: the others are not chosen, and not dead. */
 
