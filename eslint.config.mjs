@@ -11,6 +11,12 @@ const forWeb = (entries) =>
     settings: { ...entry.settings, next: { rootDir: 'web' }, react: { version: '19' } },
   }));
 
+/** What people read. `a?.name` is a chain around the same. */
+const READ =
+  ':matches(MemberExpression[property.name=/^(name|title|label)$/], ' +
+  'ChainExpression[expression.property.name=/^(name|title|label)$/])';
+const BY_ID = 'Identity is by id or by data: names, titles and labels are what people read.';
+
 export default ts.config(
   {
     ignores: [
@@ -79,6 +85,31 @@ export default ts.config(
         'error',
         { object: 'Math', property: 'random', message: 'core has no randomness.' },
         { object: 'Date', property: 'now', message: 'core has no clock.' },
+      ],
+    },
+  },
+  {
+    // Judging, searching, keeping: what two things are called says nothing of whether they are one. (What is usual, in
+    // core/src/rig, and what a page offers in lists are known by their names.)
+    files: ['core/src/**/*.ts', 'web/{server,session,workers,layout}/**/*.ts'],
+    ignores: ['core/src/rig/**', '**/*.test.ts', '**/*-for-{cases,tests}.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'BinaryExpression[operator=/^[!=]==$/]' +
+            `:not([left.type="Literal"], [right.type="Literal"], [right.type="Identifier"][right.name="undefined"]) > ${READ}`,
+          message: BY_ID,
+        },
+        {
+          selector: `CallExpression[callee.property.name=/^(startsWith|endsWith|includes|match|test)$/] > ${READ}`,
+          message: BY_ID,
+        },
+        {
+          selector: `CallExpression > MemberExpression[property.name=/^(startsWith|endsWith|includes|match)$/] > ${READ}`,
+          message: BY_ID,
+        },
       ],
     },
   },

@@ -1,4 +1,4 @@
-import { stagesOf, type Thread } from './graph';
+import { type DeviceNode, stagesOf, type Thread } from './graph';
 import { measure, MeasuredRig } from './passes/measure';
 import type { Measured } from './passes/measured';
 import type { PassOf } from './passes/measured';
@@ -293,9 +293,9 @@ export const sumText = (sum: Sum): string => {
 
 /** Threads that end at a destination, for reading a rig as sentences. */
 export const threadText = (analysis: Analysis, thread: Thread): string => {
-  const names: string[] = [];
-  for (const stage of stagesOf(thread.last))
-    if (names.at(-1) !== analysis.device(stage.at.device).name)
-      names.push(analysis.device(stage.at.device).name);
+  const onTheWay: DeviceNode[] = [];
+  for (const { at } of stagesOf(thread.last))
+    if (onTheWay.at(-1) !== at.device) onTheWay.push(at.device);
+  const names = onTheWay.map((node) => analysis.device(node).name);
   return `${names.join(' → ')}${analysis.delay[thread.last.index]?.unknown ? ' (delay not all known)' : ''}`;
 };

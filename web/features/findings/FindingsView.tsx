@@ -43,8 +43,8 @@ const Card = memo(({ rigId, analysis, cause }: CardProps) => {
   const router = useRouter();
   const item = itemOf(analysis, finding);
   return (
-    // Neither laid out nor painted while it is off the screen: there are dozens, and each grows as its remedies come.
-    <Box contentVisibility="auto" containIntrinsicSize="auto 15rem">
+    // Laid out for itself: there are dozens, and each grows as its remedies come.
+    <Box contain="layout style">
       <FindingCard analysis={analysis} finding={finding} cause={cause} />
       {item && (
         <Button

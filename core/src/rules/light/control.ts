@@ -1,3 +1,4 @@
+import deepEqual from 'fast-deep-equal';
 import { nameOfThing } from '../../passes/names';
 import { lampSources, type LightSource } from '../../passes/light';
 import type { Measured } from '../../passes/measured';
@@ -51,7 +52,7 @@ export const controlApart = eachLightRule<LightSource>(
       const common = commonAnswer(measured);
       const answers = lamp?.answers ?? null;
       if (!wantsOnePlace(measured) || answers === null) return null;
-      if (common !== null && answers.by === common.by && answers.name === common.name) return null;
+      if (deepEqual(answers, common)) return null;
       return {
         level: 'warn',
         title: `${name} answers to ${answers.name}`,
@@ -63,8 +64,8 @@ export const controlApart = eachLightRule<LightSource>(
     },
     sums: (_lamp, measured) => {
       const common = commonAnswer(measured);
-      const same = reached(measured).filter(
-        ({ lamp }) => lamp?.answers?.by === common?.by && lamp?.answers?.name === common?.name,
+      const same = reached(measured).filter(({ lamp }) =>
+        deepEqual(lamp?.answers ?? null, common),
       ).length;
       return [
         sum(

@@ -1,3 +1,4 @@
+import deepEqual from 'fast-deep-equal';
 import { framedBy } from '../../passes/framing';
 import { nameOfThing } from '../../passes/names';
 import { dimTo, hangLamp, moveLamp, turnTo } from '../../edits/light';
@@ -186,7 +187,7 @@ const worn = (measured: Measured, task: LightTask): LightCure[] =>
     if (!lamp || !figures?.takesModifiers || !task.lamps.some(({ id }) => id === source.id))
       return [];
     const others = [null, ...USUAL_MODIFIERS].filter(
-      (modifier) => modifier?.name !== lamp.modifier?.name && modifier !== lamp.modifier,
+      (modifier) => !deepEqual(modifier, lamp.modifier ?? null),
     );
     for (const modifier of others) {
       const other = withLamp(measured, task, {

@@ -66,6 +66,8 @@ const together = (all: readonly Standing[]): LightTask | null => {
 
 /** The look that is kept for a set: the one of that name it has already, or a new one. */
 const lookFor = (rig: Rig, setId: string, name: string): string =>
+  // Keeping a look under a name that is there writes over it, here as by hand.
+  // eslint-disable-next-line no-restricted-syntax
   inOrder(rig.looks).find(([, look]) => look.setId === setId && look.name === name)?.[0] ??
   freeId(`look-${setId}`, rig.looks);
 
