@@ -3,7 +3,6 @@
 import { Box, Button, Flex, Heading, IconButton, Text } from '@chakra-ui/react';
 import type { Area, Level, Verdict } from '@echo-loom/core';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useState, useSyncExternalStore } from 'react';
 import { LevelMark } from '@/ui/LevelMark';
@@ -12,6 +11,7 @@ import { VerdictLine } from '@/ui/VerdictLine';
 import { useFrameKeys } from '@/features/rig/hotkeys';
 import { type Press, usePressed } from '@/features/rig/pressed';
 import { Drawer, Spine, viewAt, worstLevels } from './Spine';
+import { HeaderLine } from './HeaderLine';
 
 /** What the server knows of a rig without opening it. */
 export interface RigFacts {
@@ -152,30 +152,13 @@ export const Paper = ({
   useFrameKeys(press);
   return (
     <Flex direction="column" height="100dvh" data-opening={rigId}>
-      <Flex
-        as="header"
-        align="center"
-        gap="3"
-        px="3"
-        minH="12"
-        borderBottomWidth="1px"
-        borderColor="rule"
-        wrap="wrap"
-      >
-        <Button asChild size="sm" variant="ghost" px="2" className="screen-only">
-          <Link href="/" prefetch={false}>
-            Shelf
-          </Link>
-        </Button>
-        <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">
-          {name}
-        </Text>
+      <HeaderLine name={name}>
         {known && <VerdictLine verdict={known.verdict} />}
         <Text fontSize="sm" color="ink.soft" role="status" className="screen-only">
           {then.length === 0 ? 'Opening…' : `Opening… then: ${then.join(', ')}`}
         </Text>
         <Buttons press={press} />
-      </Flex>
+      </HeaderLine>
       <Drawer isOpen={isOpen} onTurn={() => setOpen(!isOpen)} />
       <Flex flex="1" minH="0" position="relative">
         <Spine

@@ -2,13 +2,13 @@
 
 import { Button, Flex, IconButton, Text } from '@chakra-ui/react';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
-import Link from 'next/link';
 import { useLoomView } from '@/features/chosen/view';
 import { ThemeButton } from '@/ui/ThemeButton';
 import { VerdictLine } from '@/ui/VerdictLine';
 import { NextStep } from './NextStep';
 import { useRig, useRigSession } from '@/features/rig/RigProvider';
 import type { SaveState } from '@/session/state';
+import { HeaderLine } from './HeaderLine';
 
 const SAVE_WORDS: Readonly<Record<SaveState['state'], string>> = {
   saved: 'Saved',
@@ -98,25 +98,7 @@ export const TopLine = ({ rigId }: { readonly rigId: string }) => {
   const name = useRig((state) => state.rig.name);
   const open = useLoomView((view) => view.open);
   return (
-    <Flex
-      as="header"
-      align="center"
-      gap="3"
-      px="3"
-      minH="12"
-      borderBottomWidth="1px"
-      borderColor="rule"
-      wrap="wrap"
-      data-rig={rigId}
-    >
-      <Button asChild size="sm" variant="ghost" px="2" className="screen-only">
-        <Link href="/" prefetch={false}>
-          Shelf
-        </Link>
-      </Button>
-      <Text as="h1" fontWeight="600" fontSize="lg" truncate maxW="34ch">
-        {name}
-      </Text>
+    <HeaderLine name={name} openRigId={rigId}>
       <Findings />
       <Saved />
       <NextStep rigId={rigId} />
@@ -133,6 +115,6 @@ export const TopLine = ({ rigId }: { readonly rigId: string }) => {
           <CircleHelp size={16} />
         </IconButton>
       </Flex>
-    </Flex>
+    </HeaderLine>
   );
 };
